@@ -1,0 +1,302 @@
+#include "casebook/analysis.h"
+
+#include <algorithm>
+#include <set>
+
+namespace riflesso {
+namespace {
+
+std::string quoted(const std::string& s) { return "“" + s + "”"; }
+
+std::string count(std::size_t n, const std::string& one, const std::string& many) {
+    return std::to_string(n) + " " + (n == 1 ? one : many);
+}
+
+void measureReps(const CaseData& data, const Blueprint& blueprint, const KnownMotions& known, Analysis& a) {
+    for (const auto& [id, take] : data.takes) {
+        const auto it = known.find(id);
+        if (it != known.end()) {
+            a.motions[id] = it->second;
+            continue;
+        }
+        const auto marks = data.marks.find(id);
+        a.motions[id] = std::make_shared<const Motion>(
+            toMotion(marks == data.marks.end() ? TrackSet() : marks->second, timebaseOf(take)));
+    }
+    for (const auto& [id, rep] : data.reps) {
+        const auto take = data.takes.find(rep.take);
+        if (take == data.takes.end() || rep.positions.empty())
+            continue;
+        MeasuredRep m;
+        m.rep = std::to_string(id);
+        if (take->second.captureRate)
+            m.captureRate = Hertz(*take->second.captureRate);
+        for (const auto& measure : blueprint.measures)
+            m.values.push_back(evaluate(measure.definition, *a.motions[rep.take], rep.positions, setupOf(take->second)));
+        a.measured[id] = std::move(m);
+    }
+}
+
+bool hasValue(const MeasuredRep& rep) {
+    return std::any_of(rep.values.begin(), rep.values.end(), [](const MeasureValue& v) { return !v.refused; });
+}
+
+std::vector<MeasuredRep> pick(const Analysis& a, const std::vector<Id>& reps) {
+    std::vector<MeasuredRep> out;
+    for (Id id : reps)
+        out.push_back(a.measured.at(id));
+    return out;
+}
+
+void chooseReps(const CaseData& data, Analysis& a) {
+    for (const auto& [id, rep] : a.measured) {
+        const Take& take = data.takes.at(data.reps.at(id).take);
+        if (take.performer == Performer::model)
+            a.modelReps.push_back(id);
+        else if (hasValue(rep) && (!a.judgedDay || take.day > *a.judgedDay))
+            a.judgedDay = take.day;
+    }
+    for (const auto& [id, rep] : a.measured) {
+        const Take& take = data.takes.at(data.reps.at(id).take);
+        if (take.performer == Performer::athlete && a.judgedDay && take.day == *a.judgedDay)
+            a.athleteReps.push_back(id);
+    }
+}
+
+void readPractice(const CaseData& data, const Blueprint& blueprint, Analysis& a) {
+    std::vector<const Block*> newest;
+    for (const auto& [id, block] : data.blocks)
+        newest.push_back(&block);
+    std::stable_sort(newest.begin(), newest.end(), [](const Block* x, const Block* y) {
+        return x->day != y->day ? x->day > y->day : x->id > y->id;
+    });
+    // The gate looks at the newest two blocks of a drill: enough reps to decide, recent enough to be true.
+    std::map<std::string, int> used;
+    for (const Block* b : newest) {
+        if (!blueprint.drill(b->drill) || used[b->drill] >= 2)
+            continue;
+        ++used[b->drill];
+        auto it = std::find_if(a.gates.begin(), a.gates.end(), [&](const DrillGate& g) { return g.drill == b->drill; });
+        if (it == a.gates.end()) {
+            a.gates.push_back({b->drill, b->stage, 0, 0, 0, {}});
+            it = std::prev(a.gates.end());
+        }
+        for (const auto& r : b->reps) {
+            (r.coachGood ? it->good : it->bad) += 1;
+            it->agreed += r.coachGood == r.athleteGood;
+        }
+    }
+    for (auto& g : a.gates)
+        g.gate = gate(g.good, g.bad);
+}
+
+void followFocus(const CaseData& data, const Blueprint& blueprint, Analysis& a) {
+    for (const auto& fault : a.judgement.focus) {
+        const Finding* f = a.finding(fault);
+        if (!f || f->evidence.empty())
+            continue;
+        FocusTrend t{fault, f->evidence.front(), {}, {}, {}};
+        if (const Deviation* d = a.deviation(t.measure))
+            t.band = d->band;
+        std::map<Day, std::vector<MeasuredRep>> byDay;
+        std::map<Day, Stage> stages;
+        for (const auto& [id, rep] : a.measured) {
+            const Take& take = data.takes.at(data.reps.at(id).take);
+            if (take.performer != Performer::athlete || blueprint.measure(t.measure)->definition.view != take.view)
+                continue;
+            byDay[take.day].push_back(rep);
+            stages[take.day] = take.stage;
+        }
+        for (const auto& [day, reps] : byDay)
+            if (const auto v = gather(t.measure, reps); v.reps > 0)
+                t.points.push_back({day, v.mean, v.u, v.reps, stages[day]});
+        if (t.points.size() >= 2)
+            t.change = changeBetween(t.points.front(), t.points.back(), t.band);
+        a.trends.push_back(std::move(t));
+    }
+}
+
+// What the athlete's newest session still needs, in working order. Only the first is shown on the case strip.
+NextStep nextStep(const CaseData& data, const Blueprint& blueprint, const Analysis& a) {
+    std::optional<Day> newest;
+    bool model = false;
+    for (const auto& [id, take] : data.takes) {
+        model = model || take.performer == Performer::model;
+        if (take.performer == Performer::athlete && (!newest || take.day > *newest))
+            newest = take.day;
+    }
+    if (data.brief.athlete.name.empty())
+        return {"Write down who the athlete is", Workspace::brief, 0, 0, {}};
+    if (!newest)
+        return {"Bring in a film of the athlete", Workspace::footage, 0, 0, {}};
+    for (const auto& [id, take] : data.takes) {
+        if (take.performer == Performer::athlete && take.day != *newest)
+            continue;
+        if (!take.captureRate)
+            return {"Set the capture rate of " + quoted(take.title), Workspace::footage, id, 0, {}};
+    }
+    for (const auto& [id, take] : data.takes) {
+        if (take.performer == Performer::athlete && take.day != *newest)
+            continue;
+        const auto wanted = positionsFor(blueprint, take.view);
+        const auto reps = repsOf(data, id);
+        if (reps.empty())
+            return {"Place the key positions of " + quoted(take.title), Workspace::marking, id, 0, {}};
+        for (const Rep* rep : reps) {
+            for (const auto& position : wanted)
+                if (!rep->positions.contains(position))
+                    return {"Place " + quoted(blueprint.position(position)->name) + " in rep " + std::to_string(rep->number) + " of " + quoted(take.title),
+                            Workspace::marking, id, rep->id, {}};
+            for (const auto& position : wanted)
+                if (const auto missing = missingAt(data, blueprint, *rep, position); !missing.empty())
+                    return {"Mark " + count(missing.size(), "point", "points") + " at " + quoted(blueprint.position(position)->name) + " of rep " +
+                                std::to_string(rep->number) + ", " + quoted(take.title),
+                            Workspace::marking, id, rep->id, rep->positions.at(position).frame};
+        }
+    }
+    if (!model)
+        return {"Bring in a model performance to compare with", Workspace::footage, 0, 0, {}};
+    for (const auto& g : a.gates)
+        if (g.gate.answer == GateAnswer::countMore)
+            return {"Count " + std::to_string(g.gate.more) + " more reps of " + quoted(blueprint.drill(g.drill)->name), Workspace::practice, 0, 0, {}};
+    if (!a.judgement.findings.empty())
+        return {"Read why " + quoted(blueprint.fault(a.judgement.findings.front().fault)->name) + " comes first", Workspace::findings, 0, 0, {}};
+    if (!a.judgement.undecided.empty())
+        return {"See what would decide " + quoted(blueprint.measure(a.judgement.undecided.front())->definition.name), Workspace::findings, 0, 0, {}};
+    return {"Hand over the report", Workspace::handover, 0, 0, {}};
+}
+
+void sayLacking(const CaseData& data, Analysis& a) {
+    auto& lack = a.lacking;
+    const auto& b = data.brief;
+    const int week = b.minutes[0] + b.minutes[1] + b.minutes[2] + b.minutes[3] + b.minutes[4] + b.minutes[5] + b.minutes[6];
+    lack[0] = b.athlete.name.empty() ? "athlete" : week == 0 ? "minutes" : b.guesses.empty() ? "guesses" : "";
+    std::size_t rates = 0, unmarked = 0;
+    for (const auto& [id, take] : data.takes) {
+        rates += !take.captureRate;
+        unmarked += repsOf(data, id).empty();
+    }
+    lack[1] = data.takes.empty() ? "a film" : rates ? count(rates, "capture rate", "capture rates") : "";
+    lack[2] = data.takes.empty() ? "a film" : unmarked ? count(unmarked, "take unmarked", "takes unmarked") : "";
+    lack[3] = a.modelReps.empty() ? "a model" : a.athleteReps.empty() ? "a marked rep" : "";
+    const bool judged = std::any_of(a.deviations.begin(), a.deviations.end(), [](const Deviation& d) { return d.judged; });
+    lack[4] = !judged ? "a measured rep" : a.judgement.undecided.empty() ? "" : count(a.judgement.undecided.size(), "undecided", "undecided");
+    lack[5] = a.plan.blocks.empty() ? "a focus" : "";
+    lack[6] = data.blocks.empty() ? "a block" : "";
+    lack[7] = a.trends.empty() || a.trends.front().points.size() < 2 ? "a second date" : "";
+    lack[8] = judged ? "" : "findings";
+}
+
+} // namespace
+
+const Deviation* Analysis::deviation(std::string_view measure) const {
+    const auto it = std::find_if(deviations.begin(), deviations.end(), [&](const Deviation& d) { return d.measure == measure; });
+    return it == deviations.end() ? nullptr : &*it;
+}
+
+const Finding* Analysis::finding(std::string_view fault) const {
+    const auto it = std::find_if(judgement.findings.begin(), judgement.findings.end(), [&](const Finding& f) { return f.fault == fault; });
+    return it == judgement.findings.end() ? nullptr : &*it;
+}
+
+ViewSetup setupOf(const Take& take) { return {take.view, take.facing, take.handedness}; }
+
+Timebase timebaseOf(const Take& take) {
+    std::optional<Hertz> rate;
+    if (take.captureRate)
+        rate = Hertz(*take.captureRate);
+    auto time = Timebase::make(take.times, rate);
+    return time ? *time : Timebase();
+}
+
+std::vector<const Rep*> repsOf(const CaseData& data, Id take) {
+    std::vector<const Rep*> out;
+    for (const auto& [id, rep] : data.reps)
+        if (rep.take == take)
+            out.push_back(&rep);
+    std::stable_sort(out.begin(), out.end(), [](const Rep* x, const Rep* y) { return x->number < y->number; });
+    return out;
+}
+
+std::vector<PositionId> positionsFor(const Blueprint& blueprint, View view) {
+    std::set<PositionId> used;
+    for (const auto& m : blueprint.measures)
+        if (m.definition.view == view) {
+            used.insert(m.definition.at);
+            if (m.definition.kind == MeasureKind::interval)
+                used.insert(m.definition.until);
+        }
+    std::vector<PositionId> out;
+    for (const auto& p : blueprint.positions)
+        if (used.contains(p.id))
+            out.push_back(p.id);
+    return out;
+}
+
+std::vector<LandmarkName> missingAt(const CaseData& data, const Blueprint& blueprint, const Rep& rep, const PositionId& position) {
+    std::vector<LandmarkName> out;
+    const auto take = data.takes.find(rep.take);
+    const auto placed = rep.positions.find(position);
+    if (take == data.takes.end() || placed == rep.positions.end())
+        return out;
+    const auto marks = data.marks.find(rep.take);
+    for (const auto& role : blueprint.rolesAt(position, take->second.view)) {
+        const LandmarkName name = resolveRole(role, take->second.handedness);
+        const bool there = marks != data.marks.end() && marks->second.contains(name) &&
+                           marks->second.at(name).contains(placed->second.frame);
+        if (!there)
+            out.push_back(name);
+    }
+    return out;
+}
+
+Stage stageReached(const Blueprint& blueprint, const std::string& fault, const std::vector<DrillGate>& gates) {
+    const Fault* f = blueprint.fault(fault);
+    Stage reached = Stage::shadow;
+    if (!f)
+        return reached;
+    for (const auto& g : gates) {
+        if (std::find(f->drills.begin(), f->drills.end(), g.drill) == f->drills.end())
+            continue;
+        Stage s = g.stage;
+        if (g.gate.answer == GateAnswer::stepUp && s != Stage::competition)
+            s = static_cast<Stage>(static_cast<int>(s) + 1);
+        else if (g.gate.answer == GateAnswer::stepDown && s != Stage::shadow)
+            s = static_cast<Stage>(static_cast<int>(s) - 1);
+        return s; // the newest practised drill of this fault decides
+    }
+    return reached;
+}
+
+Analysis analyse(const CaseData& data, const Blueprint& blueprint, Day today, const KnownMotions& known) {
+    Analysis a;
+    measureReps(data, blueprint, known, a);
+    chooseReps(data, a);
+    CompareOptions options;
+    options.school = data.brief.school;
+    a.deviations = compare(blueprint, pick(a, a.athleteReps), pick(a, a.modelReps), options);
+    a.judgement = judge(blueprint, a.deviations);
+    readPractice(data, blueprint, a);
+
+    CalendarInput calendar;
+    calendar.from = today;
+    calendar.minutes = data.brief.minutes;
+    calendar.competitions = data.brief.competitions;
+    calendar.wantsRebuild = data.brief.wantsRebuild;
+    if (!a.judgement.focus.empty())
+        calendar.reached = stageReached(blueprint, a.judgement.focus.front(), a.gates);
+    a.plan = prescribe(blueprint, a.judgement.focus, calendar);
+
+    followFocus(data, blueprint, a);
+    for (const auto& g : data.brief.guesses) {
+        GuessCheck c{g, {}};
+        if (const Deviation* d = a.deviation(g.measure); d && d->value.reps > 0)
+            c.perception = Perception{g.value, d->value.mean, d->value.u};
+        a.guesses.push_back(c);
+    }
+    a.next = nextStep(data, blueprint, a);
+    sayLacking(data, a);
+    return a;
+}
+
+} // namespace riflesso

@@ -1,0 +1,97 @@
+#pragma once
+/// \file
+/// The whole flow on one case: motion, measures, deviations, findings, plan, progress. A pure function of plain values;
+/// the desktop and the command line call the same one.
+
+#include "core/judge/judge.h"
+#include "core/motion/motion.h"
+#include "core/programme/calendar.h"
+#include "core/progress/gate.h"
+#include "core/progress/trend.h"
+#include "library/case_data.h"
+
+#include <map>
+#include <memory>
+#include <optional>
+#include <string>
+#include <vector>
+
+namespace riflesso {
+
+/// The nine workspaces in working order.
+enum class Workspace { brief, footage, marking, mirror, findings, programme, practice, progress, handover };
+inline constexpr int kWorkspaces = 9;
+
+/// The one thing to do next, in words, and where.
+struct NextStep {
+    std::string words;
+    Workspace where = Workspace::brief;
+    Id take = 0;
+    Id rep = 0;
+    std::optional<FrameIndex> frame;
+};
+
+/// A focus measure over time.
+struct FocusTrend {
+    std::string fault;
+    std::string measure;
+    Band band;
+    std::vector<TrendPoint> points; ///< by date
+    std::optional<Change> change;   ///< first to last, from two points on
+};
+
+/// A guess from the brief beside what was measured.
+struct GuessCheck {
+    Guess guess;
+    std::optional<Perception> perception; ///< empty while nothing is measured
+};
+
+/// The newest blocks of a drill and what their gate says.
+struct DrillGate {
+    std::string drill;
+    Stage stage = Stage::shadow;
+    int good = 0, bad = 0;
+    int agreed = 0; ///< reps on which athlete and coach agree
+    Gate gate;
+};
+
+struct Analysis {
+    std::map<Id, std::shared_ptr<const Motion>> motions;  ///< by take
+    std::map<Id, MeasuredRep> measured;                    ///< by rep
+    std::optional<Day> judgedDay;                          ///< the athlete's newest session with a measured rep
+    std::vector<Id> athleteReps, modelReps;                ///< the reps that were compared
+    std::vector<Deviation> deviations;
+    Judgement judgement;
+    Plan plan;
+    std::vector<DrillGate> gates; ///< newest practice first
+    std::vector<FocusTrend> trends;
+    std::vector<GuessCheck> guesses;
+    NextStep next;
+    std::array<std::string, kWorkspaces> lacking; ///< what each workspace still lacks; empty = nothing
+
+    [[nodiscard]] const Deviation* deviation(std::string_view measure) const;
+    [[nodiscard]] const Finding* finding(std::string_view fault) const;
+};
+
+/// Motions that need not be computed again, by take. The caller vouches that marks and times are the same.
+using KnownMotions = std::map<Id, std::shared_ptr<const Motion>>;
+
+/// \p today decides from which day the plan runs.
+Analysis analyse(const CaseData& data, const Blueprint& blueprint, Day today, const KnownMotions& known = {});
+
+ViewSetup setupOf(const Take& take);
+Timebase timebaseOf(const Take& take);
+
+/// The reps of a take by number.
+std::vector<const Rep*> repsOf(const CaseData& data, Id take);
+
+/// Key positions that the measures of a view read.
+std::vector<PositionId> positionsFor(const Blueprint& blueprint, View view);
+
+/// Landmarks (body names) still to be marked at a placed position of a rep, in guided order.
+std::vector<LandmarkName> missingAt(const CaseData& data, const Blueprint& blueprint, const Rep& rep, const PositionId& position);
+
+/// The stage that practice has reached for a fault.
+Stage stageReached(const Blueprint& blueprint, const std::string& fault, const std::vector<DrillGate>& gates);
+
+} // namespace riflesso

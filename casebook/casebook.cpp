@@ -1,0 +1,257 @@
+#include "casebook/casebook.h"
+
+#include <QtConcurrent/QtConcurrentRun>
+
+#include <algorithm>
+
+namespace riflesso {
+
+// One gesture on the undo stack. Steps of the same gesture merge by keeping the oldest `before` of each thing.
+class Casebook::Command : public QUndoCommand {
+public:
+    Command(Casebook& book, const QString& what, std::vector<Edit> edits, int gesture)
+        : QUndoCommand(what), m_book(book), m_edits(std::move(edits)), m_gesture(gesture) {}
+
+    void redo() override { carryOut(m_edits); }
+    void undo() override {
+        std::vector<Edit> back;
+        for (auto it = m_edits.rbegin(); it != m_edits.rend(); ++it)
+            back.push_back(reversed(*it));
+        carryOut(back);
+    }
+    int id() const override { return m_gesture == 0 ? -1 : 1; }
+    bool mergeWith(const QUndoCommand* other) override {
+        const auto* next = dynamic_cast<const Command*>(other);
+        if (!next || next->m_gesture != m_gesture)
+            return false;
+        m_edits.insert(m_edits.end(), next->m_edits.begin(), next->m_edits.end());
+        return true;
+    }
+    [[nodiscard]] bool done() const { return m_done; }
+
+private:
+    void carryOut(const std::vector<Edit>& edits) {
+        m_done = m_book.commit(edits);
+        if (!m_done)
+            setObsolete(true); // what could not be saved is not kept as if it had been
+    }
+
+    Casebook& m_book;
+    std::vector<Edit> m_edits;
+    int m_gesture;
+    bool m_done = false;
+};
+
+Casebook::Casebook(std::shared_ptr<Library> library, CaseData data, Blueprint blueprint, Day today)
+    : m_library(std::move(library)), m_data(std::move(data)), m_blueprint(std::move(blueprint)), m_today(today) {
+    connect(&m_watcher, &QFutureWatcherBase::finished, this, &Casebook::finishAnalysis);
+    m_dirty = true;
+    startAnalysis();
+}
+
+Casebook::~Casebook() { m_watcher.waitForFinished(); }
+
+Result<std::unique_ptr<Casebook>> Casebook::open(std::shared_ptr<Library> library, Id caseId, Blueprint blueprint, Day today) {
+    auto data = library->load(caseId);
+    if (!data)
+        return data.error();
+    return std::unique_ptr<Casebook>(new Casebook(std::move(library), std::move(*data), std::move(blueprint), today));
+}
+
+bool Casebook::perform(const QString& what, std::vector<Edit> edits, int gesture) {
+    if (edits.empty())
+        return true;
+    // push() may delete a command that failed at once, so success is read off the stack's own words.
+    bool ok = false;
+    const auto connection = connect(this, &Casebook::changed, this, [&ok] { ok = true; });
+    m_undo.push(new Command(*this, what, std::move(edits), gesture));
+    disconnect(connection);
+    return ok;
+}
+
+bool Casebook::commit(const std::vector<Edit>& edits) {
+    if (const auto s = m_library->apply(m_data.id, edits); !s) {
+        emit failed(QString::fromStdString(s.error().text()));
+        return false;
+    }
+    ChangeSet changes;
+    const auto note = [](std::vector<Id>& list, Id id) {
+        if (std::find(list.begin(), list.end(), id) == list.end())
+            list.push_back(id);
+    };
+    for (const auto& edit : edits) {
+        if (std::holds_alternative<BriefEdit>(edit)) {
+            changes.brief = true;
+        } else if (const auto* take = std::get_if<TakeEdit>(&edit)) {
+            note(changes.takes, take->key);
+            ++m_revision[take->key];
+        } else if (const auto* rep = std::get_if<RepEdit>(&edit)) {
+            note(changes.reps, rep->after ? rep->after->take : rep->before->take);
+        } else if (std::holds_alternative<BlockEdit>(edit)) {
+            changes.blocks = true;
+        } else if (const auto* mark = std::get_if<MarkEdit>(&edit)) {
+            note(changes.marks, mark->key.take);
+            ++m_revision[mark->key.take];
+        }
+        applyTo(m_data, edit);
+    }
+    for (Id id : changes.takes)
+        m_motions.erase(id);
+    for (Id id : changes.marks)
+        m_motions.erase(id);
+    m_dirty = true;
+    emit changed(changes);
+    startAnalysis();
+    return true;
+}
+
+void Casebook::startAnalysis() {
+    if (m_running || !m_dirty)
+        return;
+    m_dirty = false;
+    m_running = true;
+    m_runningRevision = m_revision;
+    // The worker needs marks only of takes whose motion is not known; leaving the rest out keeps the copy small.
+    CaseData copy = m_data;
+    for (const auto& [id, motion] : m_motions)
+        copy.marks.erase(id);
+    // missingAt() looks at marks: keep those on key positions of the takes left out.
+    for (const auto& [id, rep] : m_data.reps) {
+        if (!m_motions.contains(rep.take) || !m_data.marks.contains(rep.take))
+            continue;
+        for (const auto& [landmark, track] : m_data.marks.at(rep.take))
+            for (const auto& [position, placed] : rep.positions)
+                if (const auto mark = track.find(placed.frame); mark != track.end())
+                    copy.marks[rep.take][landmark][placed.frame] = mark->second;
+    }
+    m_watcher.setFuture(QtConcurrent::run([copy = std::move(copy), blueprint = m_blueprint, today = m_today, known = m_motions] {
+        return std::make_shared<Analysis>(analyse(copy, blueprint, today, known));
+    }));
+}
+
+void Casebook::finishAnalysis() {
+    if (!m_running)
+        return;
+    m_running = false;
+    m_analysis = std::move(*m_watcher.result());
+    for (const auto& [id, motion] : m_analysis.motions)
+        if (m_revision[id] == m_runningRevision[id])
+            m_motions[id] = motion;
+    if (m_dirty)
+        startAnalysis(); // what changed meanwhile
+    else
+        emit analysed();
+}
+
+const Analysis& Casebook::analysisNow() {
+    while (analysing()) {
+        startAnalysis();
+        m_watcher.waitForFinished();
+        finishAnalysis();
+    }
+    return m_analysis;
+}
+
+bool Casebook::setBrief(const Brief& brief) {
+    if (brief == m_data.brief)
+        return true;
+    return perform(tr("change the brief"), {BriefEdit{{}, m_data.brief, brief}});
+}
+
+Id Casebook::addTake(Take take) {
+    take.id = m_library->freshId();
+    return perform(tr("add the film %1").arg(QString::fromStdString(take.title)), {TakeEdit{take.id, std::nullopt, take}}) ? take.id : 0;
+}
+
+bool Casebook::setTake(const Take& take, const QString& what) {
+    const auto it = m_data.takes.find(take.id);
+    if (it == m_data.takes.end())
+        return false;
+    if (it->second == take)
+        return true;
+    return perform(what, {TakeEdit{take.id, it->second, take}});
+}
+
+bool Casebook::removeTake(Id take) {
+    const auto it = m_data.takes.find(take);
+    if (it == m_data.takes.end())
+        return false;
+    std::vector<Edit> edits;
+    if (const auto marks = m_data.marks.find(take); marks != m_data.marks.end())
+        for (const auto& [landmark, track] : marks->second)
+            for (const auto& [frame, mark] : track)
+                edits.push_back(MarkEdit{{take, frame, landmark}, mark, std::nullopt});
+    for (const auto& [id, rep] : m_data.reps)
+        if (rep.take == take)
+            edits.push_back(RepEdit{id, rep, std::nullopt});
+    edits.push_back(TakeEdit{take, it->second, std::nullopt});
+    return perform(tr("remove the film %1").arg(QString::fromStdString(it->second.title)), std::move(edits));
+}
+
+Id Casebook::addRep(Id take) {
+    int number = 1;
+    for (const Rep* r : repsOf(m_data, take))
+        number = std::max(number, r->number + 1);
+    const Rep rep{m_library->freshId(), take, number, {}};
+    return perform(tr("add rep %1").arg(number), {RepEdit{rep.id, std::nullopt, rep}}) ? rep.id : 0;
+}
+
+bool Casebook::removeRep(Id rep) {
+    const auto it = m_data.reps.find(rep);
+    return it != m_data.reps.end() && perform(tr("remove rep %1").arg(it->second.number), {RepEdit{rep, it->second, std::nullopt}});
+}
+
+bool Casebook::placePosition(Id rep, const PositionId& position, FrameIndex frame) {
+    const auto it = m_data.reps.find(rep);
+    const auto* p = m_blueprint.position(position);
+    if (it == m_data.reps.end() || !p)
+        return false;
+    Rep after = it->second;
+    after.positions[position] = {frame, std::nullopt};
+    if (after == it->second)
+        return true;
+    return perform(tr("place %1").arg(QString::fromStdString(p->name)), {RepEdit{rep, it->second, after}});
+}
+
+bool Casebook::clearPosition(Id rep, const PositionId& position) {
+    const auto it = m_data.reps.find(rep);
+    if (it == m_data.reps.end() || !it->second.positions.contains(position))
+        return false;
+    Rep after = it->second;
+    after.positions.erase(position);
+    return perform(tr("take a key position away"), {RepEdit{rep, it->second, after}});
+}
+
+bool Casebook::setMark(const MarkKey& key, const Mark& mark, int gesture) {
+    std::optional<Mark> before;
+    if (const auto take = m_data.marks.find(key.take); take != m_data.marks.end())
+        if (const auto track = take->second.find(key.landmark); track != take->second.end())
+            if (const auto it = track->second.find(key.frame); it != track->second.end())
+                before = it->second;
+    if (before && *before == mark)
+        return true;
+    const QString landmark = QString::fromStdString(spoken(key.landmark));
+    return perform(before ? tr("move the %1").arg(landmark) : tr("mark the %1").arg(landmark), {MarkEdit{key, before, mark}}, gesture);
+}
+
+bool Casebook::removeMark(const MarkKey& key) {
+    const auto take = m_data.marks.find(key.take);
+    if (take == m_data.marks.end() || !take->second.contains(key.landmark) || !take->second.at(key.landmark).contains(key.frame))
+        return false;
+    return perform(tr("take the mark of the %1 away").arg(QString::fromStdString(spoken(key.landmark))),
+                   {MarkEdit{key, take->second.at(key.landmark).at(key.frame), std::nullopt}});
+}
+
+Id Casebook::addBlock(Block block) {
+    block.id = m_library->freshId();
+    return perform(tr("log a block"), {BlockEdit{block.id, std::nullopt, block}}) ? block.id : 0;
+}
+
+bool Casebook::setBlock(const Block& block) {
+    const auto it = m_data.blocks.find(block.id);
+    if (it == m_data.blocks.end())
+        return false;
+    return it->second == block || perform(tr("log a rep"), {BlockEdit{block.id, it->second, block}});
+}
+
+} // namespace riflesso

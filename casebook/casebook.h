@@ -1,0 +1,93 @@
+#pragma once
+/// \file
+/// The open case: the only door to its data. Changes are commands with undo and redo; views listen and never write.
+
+#include "casebook/analysis.h"
+#include "core/motion/result.h"
+#include "library/library.h"
+
+#include <QFutureWatcher>
+#include <QObject>
+#include <QString>
+#include <QUndoStack>
+
+#include <map>
+#include <memory>
+#include <vector>
+
+namespace riflesso {
+
+/// What a change touched; views look at this and refresh only what they show.
+struct ChangeSet {
+    bool brief = false;
+    bool blocks = false;
+    std::vector<Id> takes; ///< the take itself, made or removed too
+    std::vector<Id> reps;  ///< takes whose reps or key positions changed
+    std::vector<Id> marks; ///< takes whose marks changed
+};
+
+/// Lives on the interface thread. Every command is committed to the library before it returns; when that fails nothing
+/// is changed, `failed` says why, and the command returns false. The analysis runs on a worker with a copy of the data.
+class Casebook : public QObject {
+    Q_OBJECT
+public:
+    static Result<std::unique_ptr<Casebook>> open(std::shared_ptr<Library> library, Id caseId, Blueprint blueprint, Day today);
+    ~Casebook() override;
+
+    [[nodiscard]] const CaseData& data() const { return m_data; }
+    [[nodiscard]] const Blueprint& blueprint() const { return m_blueprint; }
+    [[nodiscard]] Library& library() const { return *m_library; }
+    [[nodiscard]] Day today() const { return m_today; }
+    [[nodiscard]] QUndoStack& undoStack() { return m_undo; }
+    /// The newest finished analysis; empty values until the first is done.
+    [[nodiscard]] const Analysis& analysis() const { return m_analysis; }
+    /// True while a newer analysis is on its way.
+    [[nodiscard]] bool analysing() const { return m_running || m_dirty; }
+    /// Waits for it; for the command line and tests.
+    const Analysis& analysisNow();
+
+    // Commands -------------------------------------------------------------------------------------------------------
+    bool setBrief(const Brief& brief);
+    /// Gives the take an id. 0 when it failed.
+    Id addTake(Take take);
+    bool setTake(const Take& take, const QString& what);
+    /// Takes its reps and marks with it. The film stays where it is.
+    bool removeTake(Id take);
+    Id addRep(Id take);
+    bool removeRep(Id rep);
+    bool placePosition(Id rep, const PositionId& position, FrameIndex frame);
+    bool clearPosition(Id rep, const PositionId& position);
+    /// Steps of one drag or of repeated nudges with the same \p gesture (not 0) are one undo step.
+    bool setMark(const MarkKey& key, const Mark& mark, int gesture = 0);
+    bool removeMark(const MarkKey& key);
+    Id addBlock(Block block);
+    bool setBlock(const Block& block);
+    /// Many edits as one undo step, as an import makes them.
+    bool perform(const QString& what, std::vector<Edit> edits, int gesture = 0);
+
+signals:
+    void changed(const riflesso::ChangeSet& what);
+    void analysed();
+    void failed(const QString& message);
+
+private:
+    class Command;
+    Casebook(std::shared_ptr<Library> library, CaseData data, Blueprint blueprint, Day today);
+    bool commit(const std::vector<Edit>& edits);
+    void startAnalysis();
+    void finishAnalysis();
+
+    std::shared_ptr<Library> m_library;
+    CaseData m_data;
+    Blueprint m_blueprint;
+    Day m_today;
+    QUndoStack m_undo;
+    Analysis m_analysis;
+    KnownMotions m_motions; // of takes whose marks have not changed since
+    QFutureWatcher<std::shared_ptr<Analysis>> m_watcher;
+    std::map<Id, int> m_revision, m_runningRevision; // by take
+    bool m_running = false;
+    bool m_dirty = false;
+};
+
+} // namespace riflesso

@@ -1,0 +1,172 @@
+#include "casebook/drawing.h"
+
+#include <QFontMetricsF>
+#include <QPainterPath>
+#include <QTransform>
+
+#include <algorithm>
+#include <cmath>
+
+namespace riflesso {
+
+Hues huesFor(bool dark) {
+    if (dark)
+        return {QColor("#f29b63"), QColor("#74bfe0"), QColor("#ffb27d"), QColor("#8fd6f5")};
+    return {QColor("#a8481a"), QColor("#1b6587"), QColor("#ffb27d"), QColor("#8fd6f5")};
+}
+
+std::map<LandmarkName, QPointF> pointsAt(const CaseData& data, const Analysis& analysis, Id take, FrameIndex frame) {
+    std::map<LandmarkName, QPointF> points;
+    if (const auto motion = analysis.motions.find(take); motion != analysis.motions.end())
+        for (const auto& [name, track] : motion->second->tracks())
+            if (const auto s = motion->second->at(name, frame))
+                points[name] = {s->at.x, s->at.y};
+    if (const auto marks = data.marks.find(take); marks != data.marks.end())
+        for (const auto& [name, track] : marks->second)
+            if (const auto m = track.find(frame); m != track.end() && !points.contains(name))
+                points[name] = {m->second.at.x, m->second.at.y};
+    return points;
+}
+
+QRectF bodyBox(const std::map<LandmarkName, QPointF>& points, QSizeF picture, double aspect) {
+    QRectF box;
+    for (const auto& [name, p] : points) {
+        if (name.find("left_") != 0 && name.find("right_") != 0 && name != "head" && name != "neck")
+            continue; // an implement may reach far out; the body is what is compared
+        box = box.isNull() ? QRectF(p, QSizeF(1, 1)) : box.united(QRectF(p, QSizeF(1, 1)));
+    }
+    if (points.size() < 3 || box.height() < 20) {
+        const double w = std::min(picture.width(), picture.height() * aspect);
+        return {(picture.width() - w) / 2, 0, w, w / aspect};
+    }
+    const double margin = box.height() * 0.16 + 12;
+    box.adjust(-margin, -margin, margin, margin * 0.7);
+    const double h = std::max(box.height(), box.width() / aspect);
+    const QPointF c = box.center();
+    return {c.x() - h * aspect / 2, c.y() - h / 2, h * aspect, h};
+}
+
+void drawFigure(QPainter& painter, const std::map<LandmarkName, QPointF>& points, const QTransform& toTarget, Facing facing, QColor colour, double width) {
+    painter.save();
+    painter.setRenderHint(QPainter::Antialiasing);
+    // Facing left one sees the left side first.
+    const std::string far = facing == Facing::left ? "right_" : "left_";
+    const auto isFar = [&](const LandmarkName& n) { return facing != Facing::camera && n.rfind(far, 0) == 0; };
+    for (const bool farSide : {true, false})
+        for (const auto& [from, to] : standardBones()) {
+            const auto a = points.find(from), b = points.find(to);
+            if (a == points.end() || b == points.end() || (isFar(from) && isFar(to)) != farSide)
+                continue;
+            const QPointF p = toTarget.map(a->second), q = toTarget.map(b->second);
+            QColor under(0, 0, 0, 120);
+            painter.setPen(QPen(under, (farSide ? 0.5 : 1.0) * width + 1.5, Qt::SolidLine, Qt::RoundCap));
+            painter.drawLine(p, q);
+            painter.setPen(QPen(colour, (farSide ? 0.5 : 1.0) * width, Qt::SolidLine, Qt::RoundCap));
+            painter.drawLine(p, q);
+        }
+    const auto tip = points.find("foil_tip");
+    const auto hand = std::find_if(points.begin(), points.end(), [&](const auto& p) { return p.first == "right_hand" || p.first == "right_wrist"; });
+    if (tip != points.end() && hand != points.end()) {
+        painter.setPen(QPen(colour, width * 0.5, Qt::DashLine));
+        painter.drawLine(toTarget.map(hand->second), toTarget.map(tip->second));
+    }
+    painter.setPen(QPen(QColor(0, 0, 0, 150), 1));
+    painter.setBrush(colour);
+    for (const auto& [name, p] : points) {
+        const double r = isFar(name) ? width * 0.7 : width * 1.05;
+        painter.drawEllipse(toTarget.map(p), r, r);
+    }
+    painter.restore();
+}
+
+void drawWedge(QPainter& painter, QPointF a, QPointF vertex, QPointF c, QColor colour, const QString& text) {
+    painter.save();
+    painter.setRenderHint(QPainter::Antialiasing);
+    const auto angle = [&](QPointF p) { return std::atan2(-(p.y() - vertex.y()), p.x() - vertex.x()) * 180.0 / M_PI; };
+    const double start = angle(a);
+    double sweep = angle(c) - start;
+    while (sweep > 180)
+        sweep -= 360;
+    while (sweep < -180)
+        sweep += 360;
+    const double radius = std::min({std::hypot(a.x() - vertex.x(), a.y() - vertex.y()), std::hypot(c.x() - vertex.x(), c.y() - vertex.y()), 46.0}) * 0.6;
+    QPainterPath path(vertex);
+    path.arcTo(QRectF(vertex.x() - radius, vertex.y() - radius, 2 * radius, 2 * radius), start, sweep);
+    path.closeSubpath();
+    QColor fill = colour;
+    fill.setAlpha(90);
+    painter.setBrush(fill);
+    painter.setPen(QPen(colour, 1.5));
+    painter.drawPath(path);
+    // The value stands on the outer side of the joint.
+    const double out = (start + sweep / 2 + 180) * M_PI / 180.0;
+    const QFontMetricsF metrics(painter.font());
+    const QSizeF size(metrics.horizontalAdvance(text) + 10, metrics.height() + 2);
+    const QPointF at = vertex + QPointF(std::cos(out), -std::sin(out)) * (16 + size.width() / 2);
+    const QRectF plate(at.x() - size.width() / 2, at.y() - size.height() / 2, size.width(), size.height());
+    painter.setPen(Qt::NoPen);
+    painter.setBrush(QColor(12, 16, 20, 205));
+    painter.drawRoundedRect(plate, 4, 4);
+    painter.setPen(Qt::white);
+    painter.drawText(plate, Qt::AlignCenter, text);
+    painter.restore();
+}
+
+void drawStill(QPainter& painter, const QRectF& target, const QImage& picture, const QRectF& source,
+               const std::map<LandmarkName, QPointF>& points, Facing facing, QColor colour) {
+    painter.save();
+    painter.setClipRect(target);
+    painter.fillRect(target, QColor("#20262b"));
+    if (!picture.isNull()) {
+        painter.setRenderHint(QPainter::SmoothPixmapTransform);
+        // The crop may reach over the picture's edge: draw the whole picture where it belongs, clipped.
+        QTransform t;
+        t.translate(target.x(), target.y());
+        t.scale(target.width() / source.width(), target.height() / source.height());
+        t.translate(-source.x(), -source.y());
+        painter.drawImage(t.mapRect(QRectF(picture.rect())), picture);
+        drawFigure(painter, points, t, facing, colour, 2.4);
+    }
+    painter.restore();
+}
+
+void drawDeviationMark(QPainter& painter, QPointF centre, double size, const Deviation& deviation, bool time, QColor colour) {
+    if (!deviation.judged)
+        return;
+    painter.save();
+    painter.setRenderHint(QPainter::Antialiasing);
+    const bool inside = deviation.verdict.decision == Decision::inside;
+    const double value = deviation.value.mean;
+    double side = deviation.verdict.severity;
+    if (side == 0.0) // inside or at the edge: which half of the band
+        side = std::isfinite(deviation.band.lo) && std::isfinite(deviation.band.hi) && value < (deviation.band.lo + deviation.band.hi) / 2 ? -0.1 : 0.1;
+    const double s = size * (inside ? 0.75 : 0.8 + 0.15 * std::min(3.0, std::abs(side)));
+    QPainterPath shape;
+    if (inside) {
+        shape.addEllipse(centre, s * 0.5, s * 0.5);
+    } else if (time) { // leaning: a slanted bar, to the left for early, to the right for late
+        const double lean = side < 0 ? -s * 0.45 : s * 0.45;
+        shape.moveTo(centre + QPointF(lean - s * 0.2, -s * 0.6));
+        shape.lineTo(centre + QPointF(lean + s * 0.2, -s * 0.6));
+        shape.lineTo(centre + QPointF(-lean + s * 0.2, s * 0.6));
+        shape.lineTo(centre + QPointF(-lean - s * 0.2, s * 0.6));
+        shape.closeSubpath();
+    } else { // a drop, point up for too much, down for too little
+        const double up = side > 0 ? -1 : 1;
+        shape.moveTo(centre + QPointF(0, up * s * 0.7));
+        shape.quadTo(centre + QPointF(s * 0.75, -up * s * 0.25), centre + QPointF(0, -up * s * 0.5));
+        shape.quadTo(centre + QPointF(-s * 0.75, -up * s * 0.25), centre + QPointF(0, up * s * 0.7));
+    }
+    painter.setPen(QPen(colour, 1.4));
+    painter.setBrush(Qt::NoBrush);
+    if (deviation.verdict.decision == Decision::outside)
+        painter.setBrush(colour);
+    painter.drawPath(shape);
+    if (deviation.verdict.decision == Decision::undecided) {
+        painter.setClipRect(QRectF(centre.x() - s, centre.y(), 2 * s, s));
+        painter.fillPath(shape, colour);
+    }
+    painter.restore();
+}
+
+} // namespace riflesso

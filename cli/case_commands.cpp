@@ -1,0 +1,254 @@
+#include "cli/commands.h"
+
+#include "casebook/casebook.h"
+#include "casebook/shipped.h"
+#include "demo/demo_library.h"
+#include "handover/report.h"
+#include "handover/words.h"
+
+#include <nlohmann/json.hpp>
+
+#include <QDate>
+#include <QStandardPaths>
+
+#include <cmath>
+#include <cstdio>
+
+namespace riflesso::cli {
+namespace {
+
+using nlohmann::json;
+
+Result<Day> todayOf(const CaseArguments& a) {
+    const std::string text = a.today.empty() ? QDate::currentDate().toString(Qt::ISODate).toStdString() : a.today;
+    const auto day = dayFromIso(text);
+    if (!day)
+        return Error{"--today must be a date like 2026-11-23, not \"" + text + "\"", {}, {}, {}};
+    return *day;
+}
+
+Result<std::unique_ptr<Casebook>> openCase(const CaseArguments& a) {
+    const auto today = todayOf(a);
+    if (!today)
+        return today.error();
+    auto library = Library::open(a.library);
+    if (!library)
+        return library.error();
+    const auto cases = (*library)->cases();
+    if (!cases)
+        return cases.error();
+    if (cases->empty())
+        return Error{"the library has no case yet", a.library, {}, {}};
+    const CaseSummary* found = nullptr;
+    for (const auto& c : *cases)
+        if (!found && (a.caseId == 0 || c.id == a.caseId))
+            found = &c;
+    if (!found)
+        return Error{"there is no case " + std::to_string(a.caseId) + " in this library", a.library, {}, {}};
+    auto blueprint = shippedBlueprint(found->blueprintId);
+    if (!blueprint)
+        return blueprint.error();
+    return Casebook::open(std::shared_ptr<Library>(std::move(*library)), found->id, std::move(*blueprint), *today);
+}
+
+// A number or null: JSON knows no infinity.
+json finite(double v) { return std::isfinite(v) ? json(rounded(v)) : json(nullptr); }
+
+json deviationJson(const Casebook& book, const Deviation& d) {
+    const auto& m = *book.blueprint().measure(d.measure);
+    json j = {{"measure", d.measure}, {"name", m.definition.name}, {"unit", unitOf(m.definition)}};
+    if (d.value.reps > 0) {
+        j["value"] = rounded(d.value.mean);
+        j["u"] = rounded(d.value.u);
+        j["reps"] = d.value.reps;
+    }
+    if (!d.judged) {
+        j["state"] = "not judged";
+        j["reason"] = d.reason;
+        if (!d.adviceText.empty())
+            j["advice"] = d.adviceText;
+        return j;
+    }
+    j["state"] = kDecisionNames[static_cast<std::size_t>(d.verdict.decision)];
+    j["band"] = {finite(d.band.lo), finite(d.band.hi)};
+    j["source"] = kTargetSourceNames[static_cast<std::size_t>(d.source)];
+    j["severity"] = rounded(d.verdict.severity);
+    j["p_low"] = rounded(d.verdict.pLow);
+    j["p_in"] = rounded(d.verdict.pIn);
+    j["p_high"] = rounded(d.verdict.pHigh);
+    j["reps_outside"] = d.repsOutside;
+    if (d.value.interval)
+        j["interval95"] = {rounded(d.value.interval->lo), rounded(d.value.interval->hi)};
+    if (!d.adviceText.empty())
+        j["advice"] = d.adviceText;
+    return j;
+}
+
+json findingJson(const Finding& f) {
+    json downstream = json::array();
+    for (const auto& d : f.downstream)
+        downstream.push_back({{"fault", d.fault}, {"strength", rounded(d.strength)}});
+    const auto& p = f.parts;
+    return {{"fault", f.fault},
+            {"score", rounded(p.score())},
+            {"parts",
+             {{"own_severity", rounded(p.ownSeverity)},
+              {"consequences", rounded(p.consequences)},
+              {"probability", rounded(p.probability)},
+              {"trainability", rounded(p.trainability)},
+              {"earliness", rounded(p.earliness)},
+              {"safety", p.safety}}},
+            {"evidence", f.evidence},
+            {"downstream", downstream}};
+}
+
+} // namespace
+
+Status demo(const CaseArguments& a) {
+    const auto today = todayOf(a);
+    if (!today)
+        return today.error();
+    DemoOptions options;
+    options.today = *today;
+    options.films = a.films.empty()
+                        ? std::filesystem::path(QStandardPaths::writableLocation(QStandardPaths::GenericCacheLocation).toStdString()) / "riflesso" / "films"
+                        : std::filesystem::path(a.films);
+    int lastPercent = -1;
+    options.progress = [&](const std::string& what, double share) {
+        const int percent = static_cast<int>(share * 100);
+        if (percent / 5 != lastPercent / 5) {
+            std::fprintf(stderr, "%3d %%  %s\n", percent, what.c_str());
+            lastPercent = percent;
+        }
+        return true;
+    };
+    if (const auto s = makeDemoLibrary(a.library, options); !s)
+        return s;
+    std::printf("The demo library is ready: %s\n", a.library.c_str());
+    return Done{};
+}
+
+Status measure(const CaseArguments& a) {
+    const auto book = openCase(a);
+    if (!book)
+        return book.error();
+    const Analysis& result = (*book)->analysisNow();
+    json list = json::array();
+    for (const auto& [id, rep] : result.measured) {
+        const Rep& r = (*book)->data().reps.at(id);
+        const Take& take = (*book)->data().takes.at(r.take);
+        if (!a.json)
+            std::printf("%s, rep %d\n", take.title.c_str(), r.number);
+        for (const auto& v : rep.values) {
+            const auto& definition = (*book)->blueprint().measure(v.measure)->definition;
+            if (definition.view != take.view)
+                continue;
+            json frames = json::array();
+            for (FrameIndex f : v.frames)
+                frames.push_back(f.value);
+            json j = {{"take", take.title}, {"performer", kPerformerNames[static_cast<std::size_t>(take.performer)]}, {"rep", r.number},
+                      {"measure", v.measure}, {"unit", unitOf(definition)}, {"state", v.refused ? "refused" : "measured"}};
+            if (v.refused) {
+                j["reason"] = v.reason;
+            } else {
+                j["value"] = rounded(v.value);
+                j["u"] = rounded(v.u);
+                j["u_marks"] = rounded(v.uMarks);
+                j["u_time"] = rounded(v.uTime);
+                j["frames"] = frames;
+                if (!v.reason.empty())
+                    j["caution"] = v.reason;
+            }
+            if (!a.json)
+                std::printf("  %-46s %s\n", definition.name.c_str(),
+                            v.refused ? ("refused: " + v.reason).c_str() : valueWords(definition, v.value, v.u).c_str());
+            list.push_back(std::move(j));
+        }
+    }
+    if (a.json)
+        std::printf("%s\n", json{{"values", list}}.dump(1).c_str());
+    return Done{};
+}
+
+Status compare(const CaseArguments& a) {
+    const auto book = openCase(a);
+    if (!book)
+        return book.error();
+    const Analysis& result = (*book)->analysisNow();
+    json list = json::array();
+    for (const auto& d : result.deviations) {
+        list.push_back(deviationJson(**book, d));
+        if (!a.json)
+            std::printf("%s\n", deviationWords((*book)->blueprint(), d).c_str());
+    }
+    if (a.json)
+        std::printf("%s\n", json{{"judged_day", result.judgedDay ? json(isoDate(*result.judgedDay)) : json(nullptr)}, {"deviations", list}}.dump(1).c_str());
+    return Done{};
+}
+
+Status findings(const CaseArguments& a) {
+    const auto book = openCase(a);
+    if (!book)
+        return book.error();
+    const Analysis& result = (*book)->analysisNow();
+    if (!a.json) {
+        std::printf("%s", findingsWords(**book).c_str());
+        return Done{};
+    }
+    const auto& j = result.judgement;
+    json strengths = json::array(), found = json::array(), possible = json::array(), undecided = json::array(), guesses = json::array();
+    for (const auto& s : j.strengths)
+        strengths.push_back({{"measure", s.measure}, {"margin", rounded(s.margin)}});
+    for (const auto& f : j.findings)
+        found.push_back(findingJson(f));
+    for (const auto& f : j.possible)
+        possible.push_back(findingJson(f));
+    for (const auto& m : j.undecided)
+        undecided.push_back({{"measure", m}, {"advice", result.deviation(m)->adviceText}});
+    for (const auto& g : result.guesses) {
+        json one = {{"measure", g.guess.measure}, {"guess", g.guess.value}};
+        if (g.perception) {
+            one["measured"] = rounded(g.perception->measured);
+            one["gap"] = rounded(g.perception->gap());
+        }
+        guesses.push_back(std::move(one));
+    }
+    std::printf("%s\n", json{{"strengths", strengths}, {"findings", found}, {"possible", possible}, {"undecided", undecided},
+                             {"focus", j.focus}, {"expected_to_follow", j.expectedToFollow}, {"guesses", guesses}, {"next", result.next.words}}
+                            .dump(1).c_str());
+    return Done{};
+}
+
+Status plan(const CaseArguments& a) {
+    const auto book = openCase(a);
+    if (!book)
+        return book.error();
+    const Analysis& result = (*book)->analysisNow();
+    if (!a.json) {
+        std::printf("%s", planWords(**book).c_str());
+        return Done{};
+    }
+    json blocks = json::array(), gates = json::array();
+    for (const auto& b : result.plan.blocks)
+        blocks.push_back({{"day", isoDate(b.day)}, {"drill", b.drill}, {"fault", b.fault}, {"minutes", b.minutes}, {"home", b.home}, {"rules", b.rules}});
+    for (const auto& g : result.gates)
+        gates.push_back({{"drill", g.drill}, {"good", g.good}, {"bad", g.bad}, {"words", g.gate.words}});
+    std::printf("%s\n", json{{"focus", result.judgement.focus}, {"ladder", result.plan.ladder}, {"blocks", blocks}, {"notes", result.plan.notes},
+                             {"infeasible", result.plan.infeasible}, {"gates", gates}}
+                            .dump(1).c_str());
+    return Done{};
+}
+
+Status report(const CaseArguments& a) {
+    const auto book = openCase(a);
+    if (!book)
+        return book.error();
+    (*book)->analysisNow();
+    const auto content = gatherReport(**book);
+    if (const auto s = writeReport(content, a.out); !s)
+        return s;
+    std::printf("report.pdf and report.html are in %s\n", a.out.c_str());
+    return Done{};
+}
+
+} // namespace riflesso::cli

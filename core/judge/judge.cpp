@@ -1,0 +1,165 @@
+#include "core/judge/judge.h"
+
+#include <algorithm>
+#include <cmath>
+#include <cstdio>
+#include <map>
+
+namespace riflesso {
+namespace {
+
+std::string fixed(double v, int digits = 2) {
+    char buffer[32];
+    std::snprintf(buffer, sizeof buffer, "%.*f", digits, v);
+    return buffer;
+}
+
+struct Suspect {
+    const Fault* fault;
+    double probability = 0.0;
+    double severity = 0.0;
+    std::vector<std::string> evidence;
+};
+
+Suspect suspect(const Fault& fault, const std::map<std::string, const Deviation*>& byMeasure) {
+    Suspect s{&fault, 0.0, 0.0, {}};
+    double innocent = 1.0;
+    std::vector<std::pair<double, std::string>> evidence;
+    for (const auto& indicator : fault.indicators) {
+        const auto it = byMeasure.find(indicator.measure);
+        if (it == byMeasure.end() || !it->second->judged)
+            continue;
+        const Verdict& v = it->second->verdict;
+        const bool low = indicator.direction == Deviance::low;
+        const double p = indicator.weight * (low ? v.pLow : v.pHigh);
+        innocent *= 1.0 - p;
+        const double own = low ? std::max(0.0, -v.severity) : std::max(0.0, v.severity);
+        s.severity = std::max(s.severity, own);
+        if (p > 0.05)
+            evidence.emplace_back(p * (0.1 + own), indicator.measure);
+    }
+    s.probability = 1.0 - innocent;
+    std::stable_sort(evidence.begin(), evidence.end(), [](const auto& a, const auto& b) { return a.first > b.first; });
+    for (auto& [weight, measure] : evidence)
+        s.evidence.push_back(measure);
+    return s;
+}
+
+} // namespace
+
+double pathStrength(const Blueprint& blueprint, const std::string& cause, const std::string& consequence) {
+    // Walk up from the consequence; blueprints are validated to have no loops, the depth guards the rest.
+    struct Walker {
+        const Blueprint& b;
+        const std::string& target;
+        double best(const std::string& at, int depth) const {
+            if (at == target)
+                return 1.0;
+            const Fault* f = b.fault(at);
+            double strongest = 0.0;
+            if (!f || depth == 0)
+                return strongest;
+            for (const auto& c : f->causes)
+                strongest = std::max(strongest, c.strength * best(c.fault, depth - 1));
+            return strongest;
+        }
+    };
+    return cause == consequence ? 0.0
+                                : Walker{blueprint, cause}.best(consequence, static_cast<int>(blueprint.faults.size()));
+}
+
+Judgement judge(const Blueprint& blueprint, const std::vector<Deviation>& deviations, const JudgeOptions& options) {
+    std::map<std::string, const Deviation*> byMeasure;
+    for (const auto& d : deviations)
+        byMeasure[d.measure] = &d;
+
+    std::vector<Suspect> active, doubtful;
+    for (const auto& fault : blueprint.faults) {
+        Suspect s = suspect(fault, byMeasure);
+        if (s.probability >= options.findingFrom)
+            active.push_back(std::move(s));
+        else if (s.probability >= options.possibleFrom)
+            doubtful.push_back(std::move(s));
+    }
+
+    const auto toFinding = [&](const Suspect& s) {
+        Finding f;
+        f.fault = s.fault->id;
+        f.evidence = s.evidence;
+        f.parts.ownSeverity = s.severity;
+        f.parts.probability = s.probability;
+        f.parts.trainability = s.fault->trainability;
+        f.parts.safety = s.fault->safety;
+        const int last = static_cast<int>(blueprint.positions.size()) - 1;
+        const int order = std::max(0, blueprint.positionOrder(s.fault->phase));
+        f.parts.earliness = last > 0 ? 1.0 - (1.0 - options.latest) * order / last : 1.0;
+        for (const auto& other : active) {
+            const double strength = pathStrength(blueprint, f.fault, other.fault->id);
+            if (strength <= 0.0)
+                continue;
+            const bool direct = std::any_of(other.fault->causes.begin(), other.fault->causes.end(),
+                                            [&](const Cause& c) { return c.fault == f.fault; });
+            f.downstream.push_back({other.fault->id, strength, direct});
+            f.parts.consequences += options.lambda * other.severity * strength;
+        }
+        std::stable_sort(f.downstream.begin(), f.downstream.end(),
+                         [](const auto& a, const auto& b) { return a.strength > b.strength; });
+        const auto& p = f.parts;
+        f.reason = (p.safety ? std::string("safety first; ") : std::string()) + "severity " + fixed(p.ownSeverity) +
+                   " + consequences " + fixed(p.consequences) + ", times certainty " + fixed(p.probability) +
+                   ", trainability " + fixed(p.trainability) + ", earliness " + fixed(p.earliness) + " = " +
+                   fixed(p.score());
+        return f;
+    };
+
+    Judgement j;
+    for (const auto& s : active)
+        j.findings.push_back(toFinding(s));
+    for (const auto& s : doubtful)
+        j.possible.push_back(toFinding(s));
+    const auto byPriority = [](const Finding& a, const Finding& b) {
+        if (a.parts.safety != b.parts.safety)
+            return a.parts.safety;
+        return a.parts.score() > b.parts.score();
+    };
+    std::stable_sort(j.findings.begin(), j.findings.end(), byPriority);
+    std::stable_sort(j.possible.begin(), j.possible.end(), byPriority);
+
+    if (!j.findings.empty()) {
+        const Finding& first = j.findings.front();
+        j.focus.push_back(first.fault);
+        for (const auto& d : first.downstream)
+            j.expectedToFollow.push_back(d.fault);
+        for (const auto& f : j.findings) {
+            const bool related = f.fault == first.fault || pathStrength(blueprint, first.fault, f.fault) > 0.0 ||
+                                 pathStrength(blueprint, f.fault, first.fault) > 0.0;
+            if (related)
+                continue;
+            j.focus.push_back(f.fault);
+            for (const auto& d : f.downstream)
+                if (std::find(j.expectedToFollow.begin(), j.expectedToFollow.end(), d.fault) == j.expectedToFollow.end())
+                    j.expectedToFollow.push_back(d.fault);
+            break;
+        }
+    }
+
+    for (const auto& d : deviations) {
+        if (!d.judged)
+            continue;
+        if (d.verdict.decision == Decision::undecided)
+            j.undecided.push_back(d.measure);
+        else if (d.verdict.decision == Decision::inside)
+            if (const double m = margin(d.value.mean, d.band); m >= options.strengthMargin)
+                j.strengths.push_back({d.measure, m});
+    }
+    // Early positions first: what carries the rest is praised first.
+    std::stable_sort(j.strengths.begin(), j.strengths.end(), [&](const Strength& a, const Strength& b) {
+        return blueprint.positionOrder(blueprint.measure(a.measure)->definition.at) <
+               blueprint.positionOrder(blueprint.measure(b.measure)->definition.at);
+    });
+    if (j.strengths.size() > options.mostStrengths)
+        j.strengths.resize(options.mostStrengths);
+    return j;
+}
+
+} // namespace riflesso

@@ -1,0 +1,90 @@
+#pragma once
+/// \file
+/// What a measure is, as data. Blueprints hold these; evaluate.h computes them.
+
+#include "core/motion/landmark.h"
+
+#include <array>
+#include <optional>
+#include <string>
+#include <string_view>
+#include <vector>
+
+namespace riflesso {
+
+enum class MeasureKind { angle, lean, ratio, offset, interval, order };
+inline constexpr std::array<std::string_view, 6> kMeasureKindNames = {"angle",  "lean",     "ratio",
+                                                                      "offset", "interval", "order"};
+
+/// From where the camera looks at the athlete.
+enum class View { side, front };
+inline constexpr std::array<std::string_view, 2> kViewNames = {"side", "front"};
+
+/// Where the athlete's "forward" points in the picture. In a front view it is towards the camera.
+enum class Facing { left, right, camera };
+inline constexpr std::array<std::string_view, 3> kFacingNames = {"left", "right", "camera"};
+
+/// Directions of the athlete's world as they appear in the picture. `forward` needs a side view, `across` (positive
+/// towards the athlete's lead side) a front view; `up` needs either.
+enum class Direction { forward, up, across };
+inline constexpr std::array<std::string_view, 3> kDirectionNames = {"forward", "up", "across"};
+
+enum class AngleReading { included, flexion }; ///< flexion = 180° − included
+inline constexpr std::array<std::string_view, 2> kAngleReadingNames = {"included", "flexion"};
+
+/// Index of \p text in a table of names.
+template <typename Enum, std::size_t N>
+std::optional<Enum> enumFromName(const std::array<std::string_view, N>& names, std::string_view text) {
+    for (std::size_t i = 0; i < N; ++i)
+        if (names[i] == text)
+            return static_cast<Enum>(i);
+    return std::nullopt;
+}
+template <typename Enum, std::size_t N>
+std::string enumName(const std::array<std::string_view, N>& names, Enum value) {
+    return std::string(names[static_cast<std::size_t>(value)]);
+}
+
+/// A point of a measure: one landmark, or the middle of two. Names are roles (`lead_hip`) or body names (`left_hip`).
+struct PointSpec {
+    std::vector<std::string> landmarks; ///< one or two
+    friend bool operator==(const PointSpec&, const PointSpec&) = default;
+};
+
+/// Reads "lead_hip" or "lead_hip+rear_hip". Empty when a name is malformed.
+std::optional<PointSpec> pointFromText(std::string_view text);
+
+using PositionId = std::string;
+
+/// A defined quantity.
+///
+/// | kind     | points            | value                                                            | unit |
+/// |----------|-------------------|------------------------------------------------------------------|------|
+/// | angle    | a, vertex, c      | angle between vertex→a and vertex→c, 0..180 (included or flexion) | deg |
+/// | lean     | low, high         | low→high against vertical, + = towards `direction` (forward, across) | deg |
+/// | ratio    | a, b, c, d        | distance(a, b) / distance(c, d)                                   | 1    |
+/// | offset   | of, from          | (of − from) along `direction`, in lengths of the `per` segment    | per  |
+/// | order    | leader, follower  | like offset: + when the leader leads along `direction`            | per  |
+/// | interval | none              | real time from position `at` to position `until`, + = later       | s    |
+struct MeasureDefinition {
+    std::string id;
+    std::string name;     ///< "rear knee at the landing"
+    std::string sentence; ///< for the athlete
+    MeasureKind kind = MeasureKind::angle;
+    std::vector<PointSpec> points;
+    AngleReading reading = AngleReading::included;
+    std::optional<Direction> direction;
+    std::vector<PointSpec> per; ///< none (pixels) or the two ends of the segment that is the unit of length
+    std::string perName;        ///< "lower legs", the unit on screens
+    View view = View::side;
+    PositionId at;
+    PositionId until; ///< interval only
+};
+
+/// What is wrong with the shape of a definition, in words; empty when it is sound.
+std::string problemOf(const MeasureDefinition& definition);
+
+/// "°", "s", "lower legs", "px" or "".
+std::string unitOf(const MeasureDefinition& definition);
+
+} // namespace riflesso

@@ -1,0 +1,70 @@
+#pragma once
+/// \file
+/// Measures from motion, each with its standard uncertainty.
+///
+/// Uncertainty is first order (GUM, JCGM 100:2008, 5.1.2): u² = Σ (∂f/∂xᵢ)² σᵢ² over the coordinates of the marks, with
+/// independent marks, plus (d value/dt)² × u(t)² of the key position's instant. Checked by Monte Carlo (JCGM 101:2008).
+
+#include "core/measure/definition.h"
+#include "core/measure/geometry.h"
+#include "core/motion/motion.h"
+
+#include <map>
+#include <optional>
+#include <string>
+#include <vector>
+
+namespace riflesso {
+
+/// A key position placed on a frame. `sigma`: standard error of its instant, s of real time; unset = period/√12.
+struct PlacedPosition {
+    FrameIndex frame;
+    std::optional<double> sigma;
+    friend bool operator==(const PlacedPosition&, const PlacedPosition&) = default;
+};
+using Positions = std::map<PositionId, PlacedPosition>;
+
+/// A value read off one frame, without the error of the instant.
+struct Reading {
+    double value = 0.0;
+    double u = 0.0; ///< from the marks
+    bool filled = false; ///< true when a gap-filled sample took part
+};
+
+/// A measure on one rep.
+struct MeasureValue {
+    std::string measure; ///< id
+    bool refused = false;
+    std::string reason; ///< why refused, or a caution about the value
+    double value = 0.0;
+    double u = 0.0;      ///< standard uncertainty, all parts
+    double uMarks = 0.0; ///< part of the marks
+    double uTime = 0.0;  ///< part of the key position's instant
+    double rate = 0.0;   ///< d value/dt, units per s of real time
+    std::vector<FrameIndex> frames; ///< the frames it was read from
+};
+
+/// Reads a measure of any kind but interval on one frame. Error: which landmark is missing, or what the view cannot show.
+Result<Reading> readAt(const MeasureDefinition& definition, const Motion& motion, FrameIndex frame,
+                       const ViewSetup& setup);
+
+/// Evaluates a definition on one rep. Never fails: a measure that cannot be taken is `refused` with its reason.
+MeasureValue evaluate(const MeasureDefinition& definition, const Motion& motion, const Positions& positions,
+                      const ViewSetup& setup);
+
+/// One sample of a measure over time.
+struct SeriesSample {
+    FrameIndex frame;
+    double time = 0.0; ///< real time, s
+    double value = 0.0;
+    double u = 0.0;
+    double rate = 0.0; ///< units per s; central difference over neighbours
+};
+
+/// The measure on each frame where it can be read. Kind interval gives an empty series.
+std::vector<SeriesSample> series(const MeasureDefinition& definition, const Motion& motion, const ViewSetup& setup);
+
+/// Landmarks (body names) that a definition reads.
+std::vector<LandmarkName> landmarksOf(const MeasureDefinition& definition, Side handedness);
+
+} // namespace riflesso

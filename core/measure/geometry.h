@@ -1,0 +1,32 @@
+#pragma once
+/// \file
+/// The plane geometry of measures. Points are pixels, x right, y DOWN.
+
+#include "core/measure/definition.h"
+#include "core/motion/units.h"
+
+#include <optional>
+
+namespace riflesso {
+
+/// How a take shows the athlete.
+struct ViewSetup {
+    View view = View::side;
+    Facing facing = Facing::right;
+    Side handedness = Side::right;
+};
+
+/// Unit vector of an athlete's direction in the picture; empty when this view cannot show it.
+/// A front view mirrors: a right-hander's lead side is on the picture's left.
+std::optional<Eigen::Vector2d> inPicture(Direction direction, const ViewSetup& setup);
+
+/// Angle at \p vertex, 0..180°. NaN when a leg has no length.
+Degrees includedAngle(Eigen::Vector2d a, Eigen::Vector2d vertex, Eigen::Vector2d c);
+
+/// Lean of low→high from the vertical, −180..180°, positive towards \p towards (a horizontal unit vector).
+Degrees leanFromVertical(Eigen::Vector2d low, Eigen::Vector2d high, Eigen::Vector2d towards);
+
+/// Component of (of − from) along a unit vector, px.
+double along(Eigen::Vector2d of, Eigen::Vector2d from, Eigen::Vector2d direction);
+
+} // namespace riflesso

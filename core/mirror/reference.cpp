@@ -1,0 +1,149 @@
+#include "core/mirror/reference.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace riflesso {
+namespace {
+
+// 95 % one-sided point of the normal distribution: the distance from an edge, in u, that decides.
+constexpr double kDecidingDistance = 1.645;
+
+std::string number(double v) {
+    std::string s = std::to_string(static_cast<long long>(std::ceil(v)));
+    return s;
+}
+
+struct Advised {
+    Advice advice;
+    std::string text;
+};
+
+Advised adviceFor(const Deviation& d, const std::vector<MeasuredRep>& reps) {
+    const double v = d.value.mean;
+    const double edge = std::min(std::abs(v - d.band.lo), std::abs(v - d.band.hi));
+    const double wanted = edge / kDecidingDistance; // the u that would decide
+    // Nearer to the edge than a tenth of the tolerance no instrument helps: it *is* at the edge.
+    if (wanted < 0.06 * d.band.scale)
+        return {Advice::atTheEdge, "it lies at the very edge of the band; treat it as just good enough"};
+    double marks = 0, time = 0;
+    for (const auto& [rep, value] : d.value.each) {
+        marks += value.uMarks * value.uMarks;
+        time += value.uTime * value.uTime;
+    }
+    const auto n = static_cast<double>(d.value.reps);
+    marks /= n;
+    time /= n;
+    const double between = d.value.reps > 1 ? std::max(0.0, d.value.sd * d.value.sd - marks - time) : 0.0;
+    const double needReps = std::ceil((marks + time + between) / (wanted * wanted));
+    if (time > marks && time > between) {
+        const double room = wanted * wanted * n - marks - between;
+        std::optional<Hertz> rate;
+        for (const auto& rep : reps)
+            if (rep.captureRate && (!rate || rep.captureRate->value < rate->value))
+                rate = rep.captureRate;
+        if (rate && room > 0) {
+            const double need = rate->value * std::sqrt(time / room);
+            return {Advice::fasterFilm, "this film is too slow to judge it: film at " + number(need / 10.0) + "0 Hz or more"};
+        }
+        return {Advice::fasterFilm, "this film is too slow to judge it: film at a higher capture rate"};
+    }
+    if (marks > between && d.value.reps >= 3)
+        return {Advice::markAgain, "mark its points again with more care, or the frames beside them too"};
+    return {Advice::moreReps, "mark more reps: about " + number(std::max(needReps, n + 1)) + " in all would decide it"};
+}
+
+} // namespace
+
+MeasuredValue gather(const std::string& measure, const std::vector<MeasuredRep>& reps) {
+    MeasuredValue out;
+    std::map<std::string, int> reasons;
+    std::vector<double> values;
+    double square = 0.0;
+    for (const auto& rep : reps)
+        for (const auto& v : rep.values) {
+            if (v.measure != measure)
+                continue;
+            if (v.refused) {
+                ++reasons[v.reason];
+                continue;
+            }
+            values.push_back(v.value);
+            square += v.u * v.u;
+            out.each.emplace_back(rep.rep, v);
+        }
+    if (const auto s = summarise(values)) {
+        out.reps = s->n;
+        out.mean = s->mean;
+        out.sd = s->sd;
+        out.u = std::sqrt(std::max(square / s->n, s->sd * s->sd) / s->n);
+        out.interval = meanInterval(*s);
+    } else {
+        int most = 0;
+        for (const auto& [reason, count] : reasons)
+            if (count > most) {
+                most = count;
+                out.refused = reason;
+            }
+        if (out.refused.empty())
+            out.refused = "no rep is marked";
+    }
+    return out;
+}
+
+Result<Band> bandOf(const BlueprintMeasure& measure, const Target& target, const std::vector<MeasuredRep>& model) {
+    if (target.source != TargetSource::model) {
+        const bool closed = std::isfinite(target.lo) && std::isfinite(target.hi);
+        return Band{target.lo, target.hi, closed ? (target.hi - target.lo) / 2.0 : target.floor};
+    }
+    const MeasuredValue m = gather(measure.definition.id, model);
+    if (m.reps == 0)
+        return Error{"the model has no value for it (" + m.refused + ")", measure.definition.id, {}, {}};
+    const double half = std::max(target.k * m.sd, target.floor);
+    return Band{m.mean - half, m.mean + half, half};
+}
+
+std::vector<Deviation> compare(const Blueprint& blueprint, const std::vector<MeasuredRep>& athlete,
+                               const std::vector<MeasuredRep>& model, const CompareOptions& options) {
+    std::vector<Deviation> out;
+    for (const auto& m : blueprint.measures) {
+        Deviation d;
+        d.measure = m.definition.id;
+        d.value = gather(d.measure, athlete);
+        const Target* target = targetFor(m, options.school);
+        if (!target) {
+            d.reason = "no target for this school";
+        } else {
+            d.source = target->source;
+            d.school = target->school;
+            d.note = target->note;
+            const auto band = bandOf(m, *target, model);
+            if (!band) {
+                d.reason = band.error().what;
+            } else {
+                d.band = *band;
+                d.judged = d.value.reps > 0;
+                d.reason = d.value.refused;
+            }
+        }
+        if (d.judged) {
+            d.verdict = decide(d.value.mean, d.value.u, d.band, options.decision);
+            for (const auto& [rep, v] : d.value.each)
+                if (v.value < d.band.lo || v.value > d.band.hi)
+                    ++d.repsOutside;
+            d.share = wilson(d.repsOutside, d.value.reps);
+            if (d.verdict.decision == Decision::undecided) {
+                const auto advised = adviceFor(d, athlete);
+                d.advice = advised.advice;
+                d.adviceText = advised.text;
+            }
+        } else if (d.value.reps == 0 && d.value.refused.find(" view") != std::string::npos) {
+            d.advice = Advice::otherView;
+            d.adviceText = "film it from the " + enumName(kViewNames, m.definition.view);
+        }
+        out.push_back(std::move(d));
+    }
+    return out;
+}
+
+} // namespace riflesso

@@ -1,0 +1,135 @@
+#include "core/motion/motion.h"
+
+#include "core/motion/smoothing.h"
+#include "core/motion/spline.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace riflesso {
+namespace {
+
+struct Run {
+    std::vector<FrameIndex> frames; // marked frames, increasing, no gap longer than allowed
+    std::vector<Mark> marks;
+};
+
+std::vector<Run> splitRuns(const Track& track, const Timebase& time, double longestGap) {
+    std::vector<Run> runs;
+    for (const auto& [frame, mark] : track) {
+        if (frame.value < 0 || frame.value >= time.frames())
+            continue;
+        const bool joins = !runs.empty() &&
+                           ((frame - runs.back().frames.back()) == 1 ||
+                            time.real(frame).value - time.real(runs.back().frames.back()).value <= longestGap + 1e-9);
+        if (!joins)
+            runs.emplace_back();
+        runs.back().frames.push_back(frame);
+        runs.back().marks.push_back(mark);
+    }
+    return runs;
+}
+
+// Samples on an even grid of real time, from uneven ones, by spline.
+std::vector<double> resample(const std::vector<double>& t, const std::vector<double>& v, double t0, double step, int n) {
+    const Spline spline(t, v);
+    std::vector<double> out(static_cast<std::size_t>(n));
+    for (int i = 0; i < n; ++i)
+        out[static_cast<std::size_t>(i)] = spline.at(t0 + i * step);
+    return out;
+}
+
+// Half-width of the window in which the filter's bias is looked for, in samples.
+constexpr int kBiasWindow = 6;
+
+void smoothRun(const Run& run, const Timebase& time, const MotionOptions& options, MotionTrack& out) {
+    const bool wanted = !std::holds_alternative<CutoffNone>(options.cutoff);
+    if (!wanted || static_cast<int>(run.frames.size()) < options.shortestRun) {
+        for (std::size_t i = 0; i < run.frames.size(); ++i)
+            out.samples[run.frames[i]] = {run.marks[i].at, run.marks[i].sigma, true};
+        return;
+    }
+    std::vector<double> t, x, y;
+    for (std::size_t i = 0; i < run.frames.size(); ++i) {
+        t.push_back(time.real(run.frames[i]).value);
+        x.push_back(run.marks[i].at.x);
+        y.push_back(run.marks[i].at.y);
+    }
+    const FrameIndex first = run.frames.front();
+    const FrameIndex last = run.frames.back();
+    const int n = last - first + 1;
+    const double step = (t.back() - t.front()) / (n - 1);
+    const Hertz rate(1.0 / step);
+    const auto gx = resample(t, x, t.front(), step, n);
+    const auto gy = resample(t, y, t.front(), step, n);
+
+    Hertz cutoff(rate.value);
+    if (const auto* fixed = std::get_if<Hertz>(&options.cutoff)) {
+        cutoff = *fixed;
+    } else if (const auto analysis = residualAnalysis({gx, gy}, rate)) {
+        cutoff = Hertz(std::clamp(analysis->chosen.value, options.slowest.value, options.fastest.value));
+    }
+    out.cutoffs.push_back(cutoff);
+    const auto sx = zeroLag(gx, cutoff, rate);
+    const auto sy = zeroLag(gy, cutoff, rate);
+    const NoiseGain gain = noiseGain(cutoff, rate);
+
+    std::vector<double> gridTimes(static_cast<std::size_t>(n));
+    for (int i = 0; i < n; ++i)
+        gridTimes[static_cast<std::size_t>(i)] = t.front() + i * step;
+    const Spline backX(gridTimes, sx), backY(gridTimes, sy);
+
+    std::size_t mark = 0;
+    for (int i = 0; i < n; ++i) {
+        const FrameIndex frame = first + i;
+        while (mark + 1 < run.frames.size() && run.frames[mark + 1] <= frame)
+            ++mark;
+        const bool seen = run.frames[mark] == frame;
+        double sigma = run.marks[mark].sigma;
+        if (!seen) // between two marks: the larger of both, and the filter may not take credit for averaging
+            sigma = std::max(sigma, run.marks[mark + 1].sigma);
+        double variance = sigma * sigma * gain.passed;
+        // What is left over beyond noise is movement that the filter cut off.
+        double sum = 0.0;
+        int count = 0;
+        for (int k = std::max(0, i - kBiasWindow); k <= std::min(n - 1, i + kBiasWindow); ++k) {
+            const auto kk = static_cast<std::size_t>(k);
+            sum += (gx[kk] - sx[kk]) * (gx[kk] - sx[kk]) + (gy[kk] - sy[kk]) * (gy[kk] - sy[kk]);
+            count += 2;
+        }
+        const double expected = sigma * sigma * gain.residual;
+        const double chance = expected * std::sqrt(2.0 / count); // one standard deviation of that mean square
+        variance += std::max(0.0, sum / count - expected - chance);
+        // At the very ends the filter leans on its padding and averages little.
+        if (i < 2 || i >= n - 2)
+            variance = std::max(variance, sigma * sigma * 0.7);
+        const double at = time.real(frame).value;
+        out.samples[frame] = {Pixel{backX.at(at), backY.at(at)}, seen ? std::sqrt(variance) : std::max(sigma, std::sqrt(variance)),
+                              seen};
+    }
+}
+
+} // namespace
+
+Motion::Motion(std::map<LandmarkName, MotionTrack> tracks, Timebase time)
+    : m_tracks(std::move(tracks)), m_time(std::move(time)) {}
+
+std::optional<MotionSample> Motion::at(const LandmarkName& landmark, FrameIndex frame) const {
+    const auto track = m_tracks.find(landmark);
+    if (track == m_tracks.end())
+        return std::nullopt;
+    const auto sample = track->second.samples.find(frame);
+    if (sample == track->second.samples.end())
+        return std::nullopt;
+    return sample->second;
+}
+
+Motion toMotion(const TrackSet& tracks, const Timebase& time, const MotionOptions& options) {
+    std::map<LandmarkName, MotionTrack> out;
+    for (const auto& [landmark, track] : tracks)
+        for (const Run& run : splitRuns(track, time, options.longestGap))
+            smoothRun(run, time, options, out[landmark]);
+    return {std::move(out), time};
+}
+
+} // namespace riflesso

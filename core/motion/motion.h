@@ -1,0 +1,63 @@
+#pragma once
+/// \file
+/// Motion: smoothed tracks that know their error at every frame.
+
+#include "core/motion/mark.h"
+#include "core/motion/timebase.h"
+
+#include <map>
+#include <optional>
+#include <variant>
+#include <vector>
+
+namespace riflesso {
+
+/// How to choose the effective cut-off of the smoothing.
+struct CutoffAuto {}; ///< residual analysis per landmark (Winter, ch. 3)
+struct CutoffNone {}; ///< marks as they are
+using Cutoff = std::variant<CutoffAuto, CutoffNone, Hertz>;
+
+struct MotionOptions {
+    Cutoff cutoff = CutoffAuto{};
+    /// Gaps up to this real time are filled by a spline; longer ones stay gaps. s.
+    double longestGap = 0.1;
+    /// Shortest run of samples that is smoothed; shorter ones (a few hand-marked key positions) are used as marked.
+    int shortestRun = 12;
+    /// Automatic cut-offs stay within these. Hz. From memory: 4 to 20 Hz covers joints and light implements.
+    Hertz slowest{4.0};
+    Hertz fastest{20.0};
+};
+
+/// A landmark's smoothed place on one frame. `sigma`: standard error of x and of y after smoothing, px, made of the noise
+/// that the filter lets pass and of what the filter is seen to cut off the movement itself.
+struct MotionSample {
+    Pixel at;
+    double sigma = 0.0;
+    bool seen = true; ///< false where a gap was filled
+};
+
+/// One landmark over time: samples by frame; missing frames are gaps.
+struct MotionTrack {
+    std::map<FrameIndex, MotionSample> samples;
+    std::vector<Hertz> cutoffs; ///< the effective cut-off of each smoothed run, in order of time
+};
+
+/// All landmarks of a take, smoothed. A plain value.
+class Motion {
+public:
+    Motion() = default;
+    Motion(std::map<LandmarkName, MotionTrack> tracks, Timebase time);
+
+    [[nodiscard]] std::optional<MotionSample> at(const LandmarkName& landmark, FrameIndex frame) const;
+    [[nodiscard]] const std::map<LandmarkName, MotionTrack>& tracks() const { return m_tracks; }
+    [[nodiscard]] const Timebase& time() const { return m_time; }
+
+private:
+    std::map<LandmarkName, MotionTrack> m_tracks;
+    Timebase m_time;
+};
+
+/// Marks to motion. Marks on frames outside the film are left out. Pure.
+Motion toMotion(const TrackSet& tracks, const Timebase& time, const MotionOptions& options = {});
+
+} // namespace riflesso

@@ -1,0 +1,58 @@
+#pragma once
+/// \file
+/// What can fail, fails in words. No exceptions cross a room's border.
+
+#include <optional>
+#include <string>
+#include <utility>
+#include <variant>
+
+namespace riflesso {
+
+/// An error as the user reads it: what happened, where, what is untouched, what to do. Only `what` is always there.
+struct Error {
+    std::string what;
+    std::string where;     ///< file, line, field or frame
+    std::string untouched; ///< what the failure did not change
+    std::string advice;    ///< what to do now
+
+    /// One line: "where: what; untouched; advice".
+    [[nodiscard]] std::string text() const {
+        std::string t = where.empty() ? what : where + ": " + what;
+        if (!untouched.empty())
+            t += "; " + untouched;
+        if (!advice.empty())
+            t += "; " + advice;
+        return t;
+    }
+};
+
+/// A value or an Error. `void` results use Result<Done>.
+template <typename T> class Result {
+public:
+    Result(T value) : m_state(std::move(value)) {}     // NOLINT: implicit on purpose, `return value;`
+    Result(Error error) : m_state(std::move(error)) {} // NOLINT: implicit on purpose, `return Error{...};`
+
+    [[nodiscard]] bool ok() const { return std::holds_alternative<T>(m_state); }
+    explicit operator bool() const { return ok(); }
+
+    /// Precondition for both: ok().
+    T& value() { return std::get<T>(m_state); }
+    const T& value() const { return std::get<T>(m_state); }
+    T& operator*() { return value(); }
+    const T& operator*() const { return value(); }
+    T* operator->() { return &value(); }
+    const T* operator->() const { return &value(); }
+
+    /// Precondition: !ok().
+    [[nodiscard]] const Error& error() const { return std::get<Error>(m_state); }
+
+private:
+    std::variant<T, Error> m_state;
+};
+
+/// The value of an operation that has nothing to say but that it was done.
+struct Done {};
+using Status = Result<Done>;
+
+} // namespace riflesso

@@ -1,0 +1,36 @@
+#include "core/progress/trend.h"
+
+#include <algorithm>
+#include <cmath>
+#include <cstdio>
+
+namespace riflesso {
+
+double distanceOutside(double value, const Band& band) {
+    return std::max({0.0, band.lo - value, value - band.hi});
+}
+
+Change changeBetween(const TrendPoint& before, const TrendPoint& after, const Band& band) {
+    Change c;
+    c.change = after.value - before.value;
+    c.mdc = 1.96 * std::hypot(before.u, after.u);
+    const double was = distanceOutside(before.value, band);
+    const double is = distanceOutside(after.value, band);
+    char numbers[96];
+    std::snprintf(numbers, sizeof numbers, "moved by %+.3g, the smallest change worth believing is %.2g", c.change, c.mdc);
+    if (std::abs(c.change) <= c.mdc) {
+        c.words = std::string("Within the marking error: ") + numbers + ".";
+    } else if (is < was) {
+        c.movement = Movement::towards;
+        c.words = std::string("Really better: ") + numbers + ".";
+    } else if (is > was) {
+        c.movement = Movement::away;
+        c.words = std::string("Really worse: ") + numbers + ".";
+    } else {
+        c.movement = Movement::towards;
+        c.words = std::string("Moved, and still inside the band: ") + numbers + ".";
+    }
+    return c;
+}
+
+} // namespace riflesso

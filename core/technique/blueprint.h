@@ -1,0 +1,135 @@
+#pragma once
+/// \file
+/// The blueprint: what good looks like, how to see it, what goes wrong, why, and what to do. A plain value; reading it
+/// from a file is the library's work.
+
+#include "core/measure/definition.h"
+
+#include <array>
+#include <limits>
+#include <optional>
+#include <string>
+#include <vector>
+
+namespace riflesso {
+
+/// A defined instant of a rep. Its place in the blueprint's list is its order and its key (1 to 9).
+struct KeyPosition {
+    PositionId id;
+    std::string name;  ///< "Front foot leaves"
+    std::string words; ///< how to recognise the frame
+};
+
+/// Where a target comes from.
+enum class TargetSource { model, literature, commonPractice, coach };
+inline constexpr std::array<std::string_view, 4> kTargetSourceNames = {"model", "literature", "common practice", "coach"};
+
+/// What good is, for one measure. From a model: mean ± k·SD of its reps, never narrower than ± floor.
+/// Otherwise lo..hi; an end left open is ±infinity, and `floor` is then the unit of severity.
+struct Target {
+    TargetSource source = TargetSource::model;
+    std::string school; ///< empty: common to all schools
+    std::string note;   ///< citation, or why
+    double k = 2.0;
+    double floor = 0.0;
+    double lo = -std::numeric_limits<double>::infinity();
+    double hi = std::numeric_limits<double>::infinity();
+};
+
+struct BlueprintMeasure {
+    MeasureDefinition definition;
+    std::vector<Target> targets;
+    std::string tooLow;  ///< what a value below the band means, in the coach's words
+    std::string tooHigh; ///< above
+};
+
+/// low: the measure is below its band; high: above.
+enum class Deviance { low, high };
+inline constexpr std::array<std::string_view, 2> kDevianceNames = {"low", "high"};
+
+struct Indicator {
+    std::string measure;
+    Deviance direction = Deviance::high;
+    double weight = 1.0; ///< 0..1
+};
+
+/// "This fault makes that one": cause → this, with a strength 0..1.
+struct Cause {
+    std::string fault;
+    double strength = 0.5;
+};
+
+struct Fault {
+    std::string id;
+    std::string name;
+    std::string why; ///< what it costs
+    PositionId phase; ///< the key position where it first shows
+    std::vector<Indicator> indicators;
+    std::vector<Cause> causes;
+    bool safety = false;
+    double trainability = 0.7; ///< 0..1: how readily it changes. Common practice, no source.
+    std::string caution;
+    std::string cue;
+    std::vector<std::string> drills; ///< ids
+};
+
+/// The ladder, easiest first.
+enum class Stage { shadow, slow, constrained, fixedFeed, variedFeed, open, scored, competition };
+inline constexpr std::array<std::string_view, 8> kStageNames = {"shadow",      "slow", "constrained", "fixed feed",
+                                                                "varied feed", "open", "scored",      "competition"};
+
+struct Dose {
+    int sets = 1;
+    int reps = 10;
+    double minutes = 5.0;
+};
+
+struct Drill {
+    std::string id;
+    std::string name;
+    std::string how;
+    Stage stage = Stage::shadow;
+    Dose dose;
+    std::string cue;
+    std::string contrast; ///< the wrong version to feel against the right one
+    std::string caution;
+    std::vector<std::string> equipment;
+    bool partner = false;
+    bool home = false; ///< can be done alone at home in two minutes
+    std::string speed; ///< "walking speed", "full"
+};
+
+struct School {
+    std::string id;
+    std::string name;
+    std::string words;
+};
+
+struct Blueprint {
+    std::string id;
+    std::string name;
+    int version = 1;
+    std::vector<std::string> cautions;
+    std::vector<KeyPosition> positions;
+    std::vector<std::string> landmarks; ///< roles, in the order in which the eye goes
+    std::vector<BlueprintMeasure> measures;
+    std::vector<Fault> faults;
+    std::vector<Drill> drills;
+    std::vector<School> schools;
+
+    [[nodiscard]] const BlueprintMeasure* measure(std::string_view id) const;
+    [[nodiscard]] const Fault* fault(std::string_view id) const;
+    [[nodiscard]] const Drill* drill(std::string_view id) const;
+    [[nodiscard]] const KeyPosition* position(std::string_view id) const;
+    /// Place of a key position in the order of the movement; -1 when unknown.
+    [[nodiscard]] int positionOrder(std::string_view id) const;
+    /// Roles that the measures of a view read at a position, in guided order.
+    [[nodiscard]] std::vector<std::string> rolesAt(std::string_view position, View view) const;
+    /// Roles that any measure of a view reads.
+    [[nodiscard]] std::vector<std::string> rolesFor(View view) const;
+};
+
+/// The target of a school: its own if there is one, else the one common to all; null when there is none.
+const Target* targetFor(const BlueprintMeasure& measure, std::string_view school);
+
+} // namespace riflesso

@@ -1,0 +1,146 @@
+#include "core/technique/validate.h"
+
+#include <algorithm>
+#include <functional>
+#include <map>
+#include <set>
+
+namespace riflesso {
+namespace {
+
+class Checker {
+public:
+    explicit Checker(const Blueprint& b) : m_b(b) {}
+
+    std::vector<BlueprintProblem> run() {
+        if (m_b.id.empty())
+            say("id", "is empty");
+        unique("positions", m_b.positions, [](const auto& p) { return p.id; });
+        unique("measures", m_b.measures, [](const auto& m) { return m.definition.id; });
+        unique("faults", m_b.faults, [](const auto& f) { return f.id; });
+        unique("drills", m_b.drills, [](const auto& d) { return d.id; });
+        unique("schools", m_b.schools, [](const auto& s) { return s.id; });
+        if (m_b.positions.size() < 2 || m_b.positions.size() > 10)
+            say("positions", "a technique has 2 to 10 key positions");
+        for (std::size_t i = 0; i < m_b.measures.size(); ++i)
+            measure(at("measures", i), m_b.measures[i]);
+        for (std::size_t i = 0; i < m_b.faults.size(); ++i)
+            fault(at("faults", i), m_b.faults[i]);
+        for (std::size_t i = 0; i < m_b.drills.size(); ++i)
+            if (const auto& d = m_b.drills[i].dose; d.sets < 1 || d.reps < 1 || !(d.minutes > 0))
+                say(at("drills", i) + ".dose", "sets, reps and minutes must be positive");
+        loops();
+        return std::move(m_problems);
+    }
+
+private:
+    static std::string at(const std::string& list, std::size_t i) { return list + "[" + std::to_string(i) + "]"; }
+    void say(std::string place, std::string what) { m_problems.push_back({std::move(place), std::move(what)}); }
+
+    template <typename T, typename Id> void unique(const std::string& list, const std::vector<T>& items, Id id) {
+        std::set<std::string> seen;
+        for (std::size_t i = 0; i < items.size(); ++i)
+            if (!seen.insert(id(items[i])).second)
+                say(at(list, i) + ".id", "\"" + id(items[i]) + "\" is used twice");
+    }
+
+    void measure(const std::string& place, const BlueprintMeasure& m) {
+        const auto& d = m.definition;
+        if (const auto p = problemOf(d); !p.empty())
+            say(place, p);
+        if (!m_b.position(d.at))
+            say(place + ".at", "no key position \"" + d.at + "\"");
+        if (d.kind == MeasureKind::interval && !m_b.position(d.until))
+            say(place + ".until", "no key position \"" + d.until + "\"");
+        for (const auto* specs : {&d.points, &d.per})
+            for (const auto& spec : *specs)
+                for (const auto& role : spec.landmarks)
+                    if (std::find(m_b.landmarks.begin(), m_b.landmarks.end(), role) == m_b.landmarks.end())
+                        say(place, "landmark \"" + role + "\" is not in the list of landmarks");
+        if (m.targets.empty())
+            say(place + ".targets", "a measure without a target cannot be judged");
+        for (std::size_t i = 0; i < m.targets.size(); ++i) {
+            const auto& t = m.targets[i];
+            const std::string where = at(place + ".targets", i);
+            if (!(t.lo < t.hi))
+                say(where, "lo must be below hi");
+            if (!(t.floor > 0.0))
+                say(where + ".floor", "must be positive");
+            if (!(t.k > 0.0))
+                say(where + ".k", "must be positive");
+            if (!t.school.empty() && std::none_of(m_b.schools.begin(), m_b.schools.end(),
+                                                  [&](const School& s) { return s.id == t.school; }))
+                say(where + ".school", "no school \"" + t.school + "\"");
+        }
+    }
+
+    void fault(const std::string& place, const Fault& f) {
+        if (!m_b.position(f.phase))
+            say(place + ".phase", "no key position \"" + f.phase + "\"");
+        if (f.indicators.empty())
+            say(place + ".indicators", "a fault without an indicator can never be found");
+        if (!(f.trainability > 0.0 && f.trainability <= 1.0))
+            say(place + ".trainability", "must be above 0 and at most 1");
+        for (std::size_t i = 0; i < f.indicators.size(); ++i) {
+            if (!m_b.measure(f.indicators[i].measure))
+                say(at(place + ".indicators", i), "no measure \"" + f.indicators[i].measure + "\"");
+            if (!(f.indicators[i].weight > 0.0 && f.indicators[i].weight <= 1.0))
+                say(at(place + ".indicators", i) + ".weight", "must be above 0 and at most 1");
+        }
+        for (std::size_t i = 0; i < f.causes.size(); ++i) {
+            if (!m_b.fault(f.causes[i].fault))
+                say(at(place + ".causes", i), "no fault \"" + f.causes[i].fault + "\"");
+            if (!(f.causes[i].strength > 0.0 && f.causes[i].strength <= 1.0))
+                say(at(place + ".causes", i) + ".strength", "must be above 0 and at most 1");
+        }
+        if (f.drills.empty())
+            say(place + ".drills", "a fault without a drill cannot be worked on");
+        for (std::size_t i = 0; i < f.drills.size(); ++i)
+            if (!m_b.drill(f.drills[i]))
+                say(at(place + ".drills", i), "no drill \"" + f.drills[i] + "\"");
+    }
+
+    // Depth-first over cause → fault; a fault met again on the way up closes a loop.
+    void loops() {
+        std::map<std::string, int> state; // 1 on the way, 2 done
+        std::vector<std::string> path;
+        bool found = false;
+        std::function<void(const Fault&)> visit = [&](const Fault& f) {
+            if (found)
+                return;
+            state[f.id] = 1;
+            path.push_back(f.id);
+            for (const auto& cause : f.causes) {
+                const auto* next = m_b.fault(cause.fault);
+                if (!next || found)
+                    continue;
+                if (state[next->id] == 1) {
+                    std::string loop = next->id;
+                    for (auto it = path.rbegin(); it != path.rend(); ++it) {
+                        loop += " → " + *it;
+                        if (*it == next->id)
+                            break;
+                    }
+                    say("faults", "causes run in a circle: " + loop);
+                    found = true;
+                } else if (state[next->id] == 0) {
+                    visit(*next);
+                }
+            }
+            path.pop_back();
+            state[f.id] = 2;
+        };
+        for (const auto& f : m_b.faults)
+            if (state[f.id] == 0)
+                visit(f);
+    }
+
+    const Blueprint& m_b;
+    std::vector<BlueprintProblem> m_problems;
+};
+
+} // namespace
+
+std::vector<BlueprintProblem> problemsOf(const Blueprint& blueprint) { return Checker(blueprint).run(); }
+
+} // namespace riflesso

@@ -1,0 +1,154 @@
+#include "footage/film_writer.h"
+
+extern "C" {
+#include <libavcodec/avcodec.h>
+#include <libavformat/avformat.h>
+#include <libavutil/opt.h>
+#include <libswscale/swscale.h>
+}
+
+#include <cmath>
+
+namespace riflesso {
+
+struct FilmWriter::Impl {
+    std::filesystem::path path, part;
+    AVFormatContext* format = nullptr;
+    AVCodecContext* codec = nullptr;
+    AVStream* stream = nullptr;
+    AVFrame* frame = nullptr;
+    AVPacket* packet = nullptr;
+    SwsContext* sws = nullptr;
+    std::int64_t next = 0;
+    bool finished = false;
+
+    ~Impl() {
+        sws_freeContext(sws);
+        av_packet_free(&packet);
+        av_frame_free(&frame);
+        avcodec_free_context(&codec);
+        if (format) {
+            if (format->pb)
+                avio_closep(&format->pb);
+            avformat_free_context(format);
+        }
+        if (!finished) {
+            std::error_code ec;
+            std::filesystem::remove(part, ec);
+        }
+    }
+
+    Error failed(const std::string& what) const {
+        return {what, path.filename().string(), "no file of this name was written or changed", "is the disk full or write-protected?"};
+    }
+
+    Status drain() {
+        while (true) {
+            const int r = avcodec_receive_packet(codec, packet);
+            if (r == AVERROR(EAGAIN) || r == AVERROR_EOF)
+                return Done{};
+            if (r < 0)
+                return failed("a picture could not be encoded");
+            av_packet_rescale_ts(packet, codec->time_base, stream->time_base);
+            packet->stream_index = stream->index;
+            if (av_interleaved_write_frame(format, packet) < 0)
+                return failed("the film could not be written");
+        }
+    }
+};
+
+FilmWriter::FilmWriter(std::unique_ptr<Impl> impl) : m_impl(std::move(impl)) {}
+FilmWriter::~FilmWriter() = default;
+
+Result<std::unique_ptr<FilmWriter>> FilmWriter::create(const std::filesystem::path& path, const FilmWriterOptions& o) {
+    av_log_set_level(AV_LOG_QUIET);
+    auto w = std::make_unique<Impl>();
+    w->path = path;
+    w->part = path;
+    w->part += ".part";
+    if (o.width <= 0 || o.height <= 0 || o.width % 2 || o.height % 2 || !(o.rate.value > 0))
+        return w->failed("width and height must be even and the rate positive");
+    const AVCodec* encoder = avcodec_find_encoder_by_name("libx264");
+    if (!encoder)
+        return w->failed("this computer's FFmpeg cannot write H.264");
+    if (avformat_alloc_output_context2(&w->format, nullptr, "mp4", w->part.c_str()) < 0)
+        return w->failed("no MP4 can be made");
+    w->codec = avcodec_alloc_context3(encoder);
+    w->codec->width = o.width;
+    w->codec->height = o.height;
+    w->codec->pix_fmt = AV_PIX_FMT_YUV420P;
+    w->codec->color_range = AVCOL_RANGE_MPEG;
+    w->codec->colorspace = AVCOL_SPC_BT709;
+    w->codec->time_base = av_inv_q(av_d2q(o.rate.value, 100000));
+    w->codec->framerate = av_d2q(o.rate.value, 100000);
+    w->codec->gop_size = o.keyFrameEvery;
+    w->codec->max_b_frames = o.bFrames;
+    w->codec->thread_count = 2;
+    av_opt_set(w->codec->priv_data, "preset", "veryfast", 0);
+    av_opt_set(w->codec->priv_data, "crf", std::to_string(o.quality).c_str(), 0);
+    if (w->format->oformat->flags & AVFMT_GLOBALHEADER)
+        w->codec->flags |= AV_CODEC_FLAG_GLOBAL_HEADER;
+    if (avcodec_open2(w->codec, encoder, nullptr) < 0)
+        return w->failed("the encoder does not start");
+    w->stream = avformat_new_stream(w->format, nullptr);
+    w->stream->time_base = w->codec->time_base;
+    avcodec_parameters_from_context(w->stream->codecpar, w->codec);
+    AVDictionary* options = nullptr;
+    if (o.captureRateTag) {
+        av_dict_set(&w->format->metadata, "com.android.capture.fps", std::to_string(o.captureRateTag->value).c_str(), 0);
+        av_dict_set(&options, "movflags", "use_metadata_tags", 0);
+    }
+    const bool opened = avio_open(&w->format->pb, w->part.c_str(), AVIO_FLAG_WRITE) >= 0 &&
+                        avformat_write_header(w->format, &options) >= 0;
+    av_dict_free(&options);
+    if (!opened)
+        return w->failed("the film could not be written");
+    w->frame = av_frame_alloc();
+    w->frame->format = w->codec->pix_fmt;
+    w->frame->width = o.width;
+    w->frame->height = o.height;
+    w->packet = av_packet_alloc();
+    w->sws = sws_getContext(o.width, o.height, AV_PIX_FMT_BGRA, o.width, o.height, AV_PIX_FMT_YUV420P, SWS_BILINEAR,
+                            nullptr, nullptr, nullptr);
+    if (!w->sws || av_frame_get_buffer(w->frame, 0) < 0)
+        return w->failed("there is not enough memory");
+    sws_setColorspaceDetails(w->sws, sws_getCoefficients(SWS_CS_DEFAULT), 1, sws_getCoefficients(SWS_CS_ITU709), 0, 0,
+                             1 << 16, 1 << 16);
+    return std::unique_ptr<FilmWriter>(new FilmWriter(std::move(w)));
+}
+
+Status FilmWriter::add(const Picture& picture, std::optional<int> ticks) {
+    auto& w = *m_impl;
+    if (picture.width != w.codec->width || picture.height != w.codec->height)
+        return w.failed("a picture has another size than the film");
+    if (ticks && *ticks < w.next)
+        return w.failed("pictures must be added in the order of time");
+    if (av_frame_make_writable(w.frame) < 0)
+        return w.failed("there is not enough memory");
+    const auto* data = reinterpret_cast<const std::uint8_t*>(picture.pixels.data());
+    const std::uint8_t* planes[4] = {data, nullptr, nullptr, nullptr};
+    const int strides[4] = {picture.width * 4, 0, 0, 0};
+    sws_scale(w.sws, planes, strides, 0, picture.height, w.frame->data, w.frame->linesize);
+    w.frame->pts = ticks ? *ticks : w.next;
+    w.next = w.frame->pts + 1;
+    if (avcodec_send_frame(w.codec, w.frame) < 0)
+        return w.failed("a picture could not be encoded");
+    return w.drain();
+}
+
+Status FilmWriter::finish() {
+    auto& w = *m_impl;
+    avcodec_send_frame(w.codec, nullptr);
+    if (auto s = w.drain(); !s)
+        return s;
+    if (av_write_trailer(w.format) < 0 || avio_closep(&w.format->pb) < 0)
+        return w.failed("the film could not be written to its end");
+    std::error_code ec;
+    std::filesystem::rename(w.part, w.path, ec);
+    if (ec)
+        return w.failed("the finished film could not be given its name (" + ec.message() + ")");
+    w.finished = true;
+    return Done{};
+}
+
+} // namespace riflesso

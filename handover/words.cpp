@@ -1,0 +1,218 @@
+#include "handover/words.h"
+
+#include <algorithm>
+#include <cmath>
+#include <cstdio>
+
+namespace riflesso {
+namespace {
+
+std::string fixed(double v, int digits) {
+    char buffer[64];
+    if (std::abs(v) < 0.5 * std::pow(10.0, -digits))
+        v = 0.0; // no "−0.0"
+    std::snprintf(buffer, sizeof buffer, "%.*f", digits, std::abs(v));
+    return (v < 0 ? "−" : "") + std::string(buffer);
+}
+
+int digitsFor(const MeasureDefinition& d, double u) {
+    switch (d.kind) {
+    case MeasureKind::angle:
+    case MeasureKind::lean:
+        return 1;
+    case MeasureKind::interval:
+        return 0;
+    default:
+        return u > 0.0 && u < 0.005 ? 3 : 2;
+    }
+}
+
+std::string withUnit(const MeasureDefinition& d, const std::string& number) {
+    const std::string unit = shownUnit(d);
+    return unit.empty() ? number : unit == "°" ? number + unit : number + " " + unit;
+}
+
+std::string bulleted(const std::vector<std::string>& lines) {
+    std::string out;
+    for (const auto& l : lines)
+        out += "  - " + l + "\n";
+    return out;
+}
+
+} // namespace
+
+double shownScale(const MeasureDefinition& d) { return d.kind == MeasureKind::interval ? 1000.0 : 1.0; }
+std::string shownUnit(const MeasureDefinition& d) { return d.kind == MeasureKind::interval ? "ms" : unitOf(d); }
+
+std::string numberWords(const MeasureDefinition& d, double value, double u) {
+    return withUnit(d, fixed(value * shownScale(d), digitsFor(d, u)));
+}
+
+std::string valueWords(const MeasureDefinition& d, double value, double u) {
+    const int digits = digitsFor(d, u);
+    return withUnit(d, fixed(value * shownScale(d), digits) + " ± " + fixed(u * shownScale(d), digits));
+}
+
+std::string bandWords(const MeasureDefinition& d, const Band& band) {
+    const bool lo = std::isfinite(band.lo), hi = std::isfinite(band.hi);
+    const int digits = d.kind == MeasureKind::angle || d.kind == MeasureKind::lean ? 0 : digitsFor(d, 0.0);
+    const auto n = [&](double v) { return fixed(v * shownScale(d), digits); };
+    if (lo && hi)
+        return withUnit(d, n(band.lo) + " to " + n(band.hi));
+    if (lo)
+        return "at least " + withUnit(d, n(band.lo));
+    if (hi)
+        return "at most " + withUnit(d, n(band.hi));
+    return "no limit";
+}
+
+std::string sourceWords(const Deviation& d) {
+    switch (d.source) {
+    case TargetSource::model:
+        return "from the model";
+    case TargetSource::literature:
+        return "from literature";
+    case TargetSource::commonPractice:
+        return "common practice";
+    case TargetSource::coach:
+        return "set by the coach";
+    }
+    return {};
+}
+
+std::string directionWords(const BlueprintMeasure& m, const Deviation& d) {
+    if (!d.judged)
+        return d.reason;
+    if (d.verdict.decision == Decision::inside)
+        return "inside the band";
+    const bool low = d.verdict.pLow > d.verdict.pHigh;
+    const std::string& phrase = low ? m.tooLow : m.tooHigh;
+    const std::string words = !phrase.empty() ? phrase : low ? "too little" : "too much";
+    return d.verdict.decision == Decision::outside ? words : "perhaps " + words;
+}
+
+std::string deviationWords(const Blueprint& blueprint, const Deviation& d) {
+    const auto& m = *blueprint.measure(d.measure);
+    std::string line = m.definition.name + ": ";
+    if (!d.judged)
+        return line + "not judged, " + d.reason + (d.adviceText.empty() ? "" : " (" + d.adviceText + ")");
+    line += valueWords(m.definition, d.value.mean, d.value.u) + ", band " + bandWords(m.definition, d.band) + " " + sourceWords(d) + ": ";
+    line += std::string(kDecisionNames[static_cast<std::size_t>(d.verdict.decision)]);
+    if (d.verdict.decision != Decision::inside)
+        line += ", " + directionWords(m, d);
+    if (d.value.reps > 1 && d.repsOutside > 0)
+        line += ", " + std::to_string(d.repsOutside) + " of " + std::to_string(d.value.reps) + " reps";
+    if (!d.adviceText.empty())
+        line += "; " + d.adviceText;
+    return line;
+}
+
+std::string whyWords(const Blueprint& blueprint, const Finding& f) {
+    std::string words = f.reason;
+    if (!f.downstream.empty()) {
+        words += "; it feeds ";
+        for (std::size_t i = 0; i < f.downstream.size(); ++i)
+            words += (i ? ", " : "") + blueprint.fault(f.downstream[i].fault)->name + " (" + fixed(f.downstream[i].strength, 2) + ")";
+    }
+    return words;
+}
+
+std::string guessWords(const Blueprint& blueprint, const GuessCheck& g) {
+    const BlueprintMeasure* m = blueprint.measure(g.guess.measure);
+    if (!m)
+        return {};
+    const auto& d = m->definition;
+    std::string words = d.name + ": felt " + numberWords(d, g.guess.value);
+    if (!g.perception)
+        return words + ", not measured yet";
+    words += ", film " + valueWords(d, g.perception->measured, g.perception->u);
+    words += g.perception->differs() ? ", " + numberWords(d, std::abs(g.perception->gap()), g.perception->u) + " apart" : ", seen truly";
+    return words;
+}
+
+std::string doseWords(const Dose& dose) {
+    return std::to_string(dose.sets) + (dose.sets == 1 ? " set of " : " sets of ") + std::to_string(dose.reps) + ", " +
+           fixed(dose.minutes, dose.minutes == std::floor(dose.minutes) ? 0 : 1) + " min";
+}
+
+std::string dayWords(Day day) {
+    static const char* const weekdays[] = {"Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"};
+    static const char* const months[] = {"Jan", "Feb", "Mar", "Apr", "May", "Jun", "Jul", "Aug", "Sep", "Oct", "Nov", "Dec"};
+    const std::chrono::year_month_day ymd(day);
+    return std::string(weekdays[weekdayOf(day)]) + " " + std::to_string(static_cast<unsigned>(ymd.day())) + " " +
+           months[static_cast<unsigned>(ymd.month()) - 1];
+}
+
+std::string findingsWords(const Casebook& book) {
+    const auto& b = book.blueprint();
+    const auto& a = book.analysis();
+    const auto& j = a.judgement;
+    std::string out = book.data().brief.athlete.name + ", " + b.name;
+    if (a.judgedDay)
+        out += ", film of " + isoDate(*a.judgedDay) + ", " + std::to_string(a.athleteReps.size()) + " reps";
+    out += "\n\nStrengths\n";
+    std::vector<std::string> lines;
+    for (const auto& s : j.strengths)
+        lines.push_back(deviationWords(b, *a.deviation(s.measure)));
+    out += lines.empty() ? "  none measured yet\n" : bulleted(lines);
+    out += "\nFindings, first things first\n";
+    if (j.findings.empty())
+        out += "  none\n";
+    for (std::size_t i = 0; i < j.findings.size(); ++i) {
+        const auto& f = j.findings[i];
+        const bool focus = std::find(j.focus.begin(), j.focus.end(), f.fault) != j.focus.end();
+        const bool follows = std::find(j.expectedToFollow.begin(), j.expectedToFollow.end(), f.fault) != j.expectedToFollow.end();
+        out += "  " + std::to_string(i + 1) + ". " + b.fault(f.fault)->name + (focus ? "  [work on this]" : follows ? "  [expected to follow]" : "  [later]") + "\n";
+        out += "     why: " + whyWords(b, f) + "\n";
+        for (const auto& m : f.evidence)
+            out += "     seen in: " + deviationWords(b, *a.deviation(m)) + "\n";
+    }
+    if (!j.possible.empty()) {
+        out += "\nPossible, not sure enough to work on\n";
+        for (const auto& f : j.possible)
+            out += "  - " + b.fault(f.fault)->name + " (P " + fixed(f.parts.probability, 2) + ")\n";
+    }
+    out += "\nCannot be decided from this film\n";
+    lines.clear();
+    for (const auto& d : a.deviations)
+        if (!d.judged || d.verdict.decision == Decision::undecided)
+            lines.push_back(deviationWords(b, d));
+    out += lines.empty() ? "  nothing\n" : bulleted(lines);
+    if (!a.guesses.empty()) {
+        out += "\nFelt and filmed\n";
+        lines.clear();
+        for (const auto& g : a.guesses)
+            lines.push_back(guessWords(b, g));
+        out += bulleted(lines);
+    }
+    return out + "\nNext: " + a.next.words + "\n";
+}
+
+std::string planWords(const Casebook& book) {
+    const auto& b = book.blueprint();
+    const auto& a = book.analysis();
+    std::string out = "Focus\n";
+    if (a.judgement.focus.empty())
+        out += "  none yet\n";
+    for (const auto& id : a.judgement.focus)
+        out += "  " + b.fault(id)->name + ": \"" + b.fault(id)->cue + "\"\n";
+    out += "\nDrills in order\n";
+    for (const auto& id : a.plan.ladder) {
+        const Drill& d = *b.drill(id);
+        out += "  " + std::string(kStageNames[static_cast<std::size_t>(d.stage)]) + ": " + d.name + ", " + doseWords(d.dose) + ", \"" + d.cue + "\"\n";
+        if (!d.caution.empty())
+            out += "      caution: " + d.caution + "\n";
+    }
+    out += "\nThe next two weeks\n";
+    for (const auto& block : a.plan.blocks)
+        out += "  " + dayWords(block.day) + "  " + fixed(block.minutes, 0) + " min  " + b.drill(block.drill)->name + (block.home ? " (at home)" : "") + "\n";
+    if (!a.plan.infeasible.empty())
+        out += "  " + a.plan.infeasible + "\n";
+    for (const auto& n : a.plan.notes)
+        out += "  " + n + "\n";
+    for (const auto& g : a.gates)
+        out += "\nGate of " + b.drill(g.drill)->name + ": " + g.gate.words;
+    return out + "\n";
+}
+
+} // namespace riflesso

@@ -1,0 +1,39 @@
+#pragma once
+/// \file
+/// Numbers and findings in words, the same on screens, on paper and on the command line.
+
+#include "casebook/casebook.h"
+
+#include <string>
+
+namespace riflesso {
+
+/// Times are shown in ms, everything else in its own unit.
+double shownScale(const MeasureDefinition& definition);
+std::string shownUnit(const MeasureDefinition& definition);
+
+/// "112.4°", "−152 ms", "1.21 shins"; as many digits as the uncertainty deserves (0 = a default).
+std::string numberWords(const MeasureDefinition& definition, double value, double u = 0.0);
+/// "112.4° ± 1.1°"
+std::string valueWords(const MeasureDefinition& definition, double value, double u);
+/// "102° to 118°", "at least 1.0", "at most 0"
+std::string bandWords(const MeasureDefinition& definition, const Band& band);
+/// "from the model", "common practice"
+std::string sourceWords(const Deviation& deviation);
+/// The coach's phrase for the direction of a deviation, or "inside the band".
+std::string directionWords(const BlueprintMeasure& measure, const Deviation& deviation);
+/// One line: name, value, band, decision.
+std::string deviationWords(const Blueprint& blueprint, const Deviation& deviation);
+/// The priority of a finding as a sentence a person can check: "severity 2.1 + …".
+std::string whyWords(const Blueprint& blueprint, const Finding& finding);
+/// "Guess 12°, film 24.1°: 12.1° apart. …"
+std::string guessWords(const Blueprint& blueprint, const GuessCheck& check);
+
+std::string findingsWords(const Casebook& book);
+std::string planWords(const Casebook& book);
+/// "3 sets of 6, 5 min"
+std::string doseWords(const Dose& dose);
+/// "Mon 24 Nov"
+std::string dayWords(Day day);
+
+} // namespace riflesso

@@ -1,0 +1,151 @@
+#include "library/blueprint_json.h"
+
+#include "core/technique/validate.h"
+#include "library/measure_json.h"
+
+#include <fstream>
+#include <sstream>
+
+namespace riflesso {
+namespace {
+
+Target readTarget(const JsonReader& j) {
+    Target t;
+    t.source = j["source"].word<TargetSource>(kTargetSourceNames);
+    t.school = j.textOr("school");
+    t.note = j.textOr("note");
+    t.k = j.numberOr("k", 2.0);
+    t.floor = j["floor"].number();
+    t.lo = j.numberOr("lo", t.lo);
+    t.hi = j.numberOr("hi", t.hi);
+    if (t.source != TargetSource::model && !j.has("lo") && !j.has("hi"))
+        j.fail("needs \"lo\", \"hi\" or both, unless its source is the model");
+    return t;
+}
+
+Fault readFault(const JsonReader& j) {
+    Fault f;
+    f.id = j["id"].text();
+    f.name = j["name"].text();
+    f.why = j.textOr("why");
+    f.phase = j["phase"].text();
+    for (const auto& i : j["indicators"].items())
+        f.indicators.push_back({i["measure"].text(), i["direction"].word<Deviance>(kDevianceNames), i.numberOr("weight", 1.0)});
+    for (const auto& c : j.itemsOr("causes"))
+        f.causes.push_back({c["fault"].text(), c["strength"].number()});
+    f.safety = j.truthOr("safety", false);
+    f.trainability = j.numberOr("trainability", 0.7);
+    f.caution = j.textOr("caution");
+    f.cue = j["cue"].text();
+    for (const auto& d : j["drills"].items())
+        f.drills.push_back(d.text());
+    return f;
+}
+
+Drill readDrill(const JsonReader& j) {
+    Drill d;
+    d.id = j["id"].text();
+    d.name = j["name"].text();
+    d.how = j.textOr("how");
+    d.stage = j["stage"].word<Stage>(kStageNames);
+    const auto dose = j["dose"];
+    d.dose = {dose["sets"].integer(), dose["reps"].integer(), dose["minutes"].number()};
+    d.cue = j["cue"].text();
+    d.contrast = j.textOr("contrast");
+    d.caution = j.textOr("caution");
+    for (const auto& e : j.itemsOr("equipment"))
+        d.equipment.push_back(e.text());
+    d.partner = j.truthOr("partner", false);
+    d.home = j.truthOr("home", false);
+    d.speed = j.textOr("speed");
+    return d;
+}
+
+Blueprint readAll(const JsonReader& j) {
+    Blueprint b;
+    if (const int format = j["format"].integer(); format != 1)
+        j["format"].fail("this program reads blueprints of format 1, not " + std::to_string(format));
+    b.id = j["id"].text();
+    b.name = j["name"].text();
+    b.version = j["version"].integer();
+    for (const auto& c : j.itemsOr("cautions"))
+        b.cautions.push_back(c.text());
+    for (const auto& p : j["positions"].items())
+        b.positions.push_back({p["id"].text(), p["name"].text(), p["words"].text()});
+    for (const auto& l : j["landmarks"].items()) {
+        if (!isLandmarkName(resolveRole(l.text(), Side::right)))
+            l.fail("\"" + l.text() + "\" is no landmark");
+        b.landmarks.push_back(l.text());
+    }
+    for (const auto& m : j["measures"].items()) {
+        BlueprintMeasure measure;
+        measure.definition = readMeasure(m, false);
+        for (const auto& t : m["targets"].items())
+            measure.targets.push_back(readTarget(t));
+        measure.tooLow = m.textOr("too_low");
+        measure.tooHigh = m.textOr("too_high");
+        b.measures.push_back(std::move(measure));
+    }
+    for (const auto& f : j["faults"].items())
+        b.faults.push_back(readFault(f));
+    for (const auto& d : j["drills"].items())
+        b.drills.push_back(readDrill(d));
+    for (const auto& s : j.itemsOr("schools"))
+        b.schools.push_back({s["id"].text(), s["name"].text(), s.textOr("words")});
+    return b;
+}
+
+// Where a byte of a text stands, as "line 3, column 14".
+std::string placeOfByte(const std::string& text, std::size_t byte) {
+    std::size_t line = 1, column = 1;
+    for (std::size_t i = 0; i + 1 < byte && i < text.size(); ++i) {
+        column = text[i] == '\n' ? 1 : column + 1;
+        line += text[i] == '\n';
+    }
+    return "line " + std::to_string(line) + ", column " + std::to_string(column);
+}
+
+} // namespace
+
+Result<Blueprint> blueprintFromJson(const std::string& text, const std::string& fileName) {
+    const auto wrong = [&](const std::string& place, const std::string& what) {
+        return Error{place.empty() ? what : place + " " + what, fileName, "no blueprint was loaded", {}};
+    };
+    try {
+        const auto json = nlohmann::json::parse(text);
+        Blueprint b = readAll(JsonReader(json, ""));
+        if (const auto problems = problemsOf(b); !problems.empty())
+            return wrong(problems.front().place + ":", problems.front().what +
+                                                           (problems.size() > 1 ? " (and " + std::to_string(problems.size() - 1) + " more)" : ""));
+        return b;
+    } catch (const JsonProblem& p) {
+        return wrong(p.place.empty() ? "" : p.place + ":", p.what);
+    } catch (const nlohmann::json::parse_error& e) {
+        return wrong(placeOfByte(text, e.byte) + ":", "this is not valid JSON");
+    } catch (const nlohmann::json::exception& e) {
+        return wrong("", e.what());
+    }
+}
+
+Result<std::string> readTextFile(const std::filesystem::path& file) {
+    std::error_code ec;
+    if (!std::filesystem::exists(file, ec))
+        return Error{"there is no such file", file.filename().string(), "nothing was changed", {}};
+    if (std::filesystem::is_directory(file, ec))
+        return Error{"this is a folder", file.filename().string(), "nothing was changed", {}};
+    std::ifstream in(file, std::ios::binary);
+    std::ostringstream text;
+    text << in.rdbuf();
+    if (!in && text.str().empty() && std::filesystem::file_size(file, ec) > 0)
+        return Error{"the file cannot be read", file.filename().string(), "nothing was changed", {}};
+    return text.str();
+}
+
+Result<Blueprint> readBlueprint(const std::filesystem::path& file) {
+    const auto text = readTextFile(file);
+    if (!text)
+        return text.error();
+    return blueprintFromJson(*text, file.filename().string());
+}
+
+} // namespace riflesso

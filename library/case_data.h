@@ -1,0 +1,140 @@
+#pragma once
+/// \file
+/// The data of a case as plain values: what the library keeps and the casebook edits.
+
+#include "core/measure/evaluate.h"
+#include "core/motion/mark.h"
+#include "core/programme/calendar.h"
+#include "core/technique/blueprint.h"
+
+#include <array>
+#include <cstdint>
+#include <map>
+#include <optional>
+#include <string>
+#include <variant>
+#include <vector>
+
+namespace riflesso {
+
+using Id = std::int64_t; ///< positive; 0 = none
+
+struct Athlete {
+    std::string name;
+    Side handedness = Side::right;
+    std::string level;
+    bool minor = false;
+    friend bool operator==(const Athlete&, const Athlete&) = default;
+};
+
+/// What the athlete believes a measure is.
+struct Guess {
+    std::string measure;
+    double value = 0.0;
+    friend bool operator==(const Guess&, const Guess&) = default;
+};
+
+/// The interview. Also the case's head: one athlete, one technique, one goal.
+struct Brief {
+    Athlete athlete;
+    std::string goal;
+    std::string thinks;      ///< what the athlete thinks holds them back
+    std::string told;        ///< what other coaches told them
+    std::string injuries;
+    bool wantsRebuild = true;
+    std::string school;      ///< id in the blueprint; empty = common targets
+    std::array<int, 7> minutes{}; ///< a weekday, Monday first
+    std::vector<Day> competitions;
+    std::vector<Guess> guesses;
+    friend bool operator==(const Brief&, const Brief&) = default;
+};
+
+enum class Performer { athlete, model };
+inline constexpr std::array<std::string_view, 2> kPerformerNames = {"athlete", "model"};
+
+/// One recording from one view.
+struct Take {
+    Id id = 0;
+    std::string title;
+    std::string film; ///< inside the library's media folder, or an absolute path
+    Performer performer = Performer::athlete;
+    std::string who; ///< a model's name; empty for the athlete
+    Side handedness = Side::right;
+    Day day{};
+    View view = View::side;
+    Facing facing = Facing::right;
+    Stage stage = Stage::shadow;
+    std::optional<double> captureRate; ///< Hz; unset until someone states it
+    int width = 0, height = 0;
+    std::vector<double> times; ///< presentation times, s
+    friend bool operator==(const Take&, const Take&) = default;
+};
+
+/// One execution in a take.
+struct Rep {
+    Id id = 0;
+    Id take = 0;
+    int number = 1;
+    Positions positions;
+    friend bool operator==(const Rep&, const Rep&) = default;
+};
+
+/// Verdicts on one practised rep; the athlete's comes first.
+struct PractisedRep {
+    bool athleteGood = false;
+    bool coachGood = false;
+    friend bool operator==(const PractisedRep&, const PractisedRep&) = default;
+};
+
+/// Reps of one drill at one stage on one day.
+struct Block {
+    Id id = 0;
+    Day day{};
+    std::string drill;
+    Stage stage = Stage::shadow;
+    std::vector<PractisedRep> reps;
+    std::string note;
+    friend bool operator==(const Block&, const Block&) = default;
+};
+
+/// Names one mark.
+struct MarkKey {
+    Id take = 0;
+    FrameIndex frame;
+    LandmarkName landmark;
+    friend bool operator==(const MarkKey&, const MarkKey&) = default;
+};
+
+/// Everything of one case.
+struct CaseData {
+    Id id = 0;
+    std::string blueprintId;
+    Brief brief;
+    std::map<Id, Take> takes;
+    std::map<Id, Rep> reps;
+    std::map<Id, Block> blocks;
+    std::map<Id, TrackSet> marks; ///< by take
+    friend bool operator==(const CaseData&, const CaseData&) = default;
+};
+
+/// One change of one thing: absent before = made, absent after = removed.
+template <typename Key, typename Value> struct EditOf {
+    Key key;
+    std::optional<Value> before;
+    std::optional<Value> after;
+};
+using BriefEdit = EditOf<std::monostate, Brief>;
+using TakeEdit = EditOf<Id, Take>;
+using RepEdit = EditOf<Id, Rep>;
+using BlockEdit = EditOf<Id, Block>;
+using MarkEdit = EditOf<MarkKey, Mark>;
+/// What the library writes and the casebook undoes.
+using Edit = std::variant<BriefEdit, TakeEdit, RepEdit, BlockEdit, MarkEdit>;
+
+/// Carries an edit out on plain data (its `after`). Removing a take leaves its reps and marks to edits of their own.
+void applyTo(CaseData& data, const Edit& edit);
+
+/// The same edit the other way round.
+Edit reversed(const Edit& edit);
+
+} // namespace riflesso

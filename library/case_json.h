@@ -1,0 +1,23 @@
+#pragma once
+/// \file
+/// Case data as JSON bodies, as they stand in the library's tables.
+
+#include "core/motion/result.h"
+#include "library/case_data.h"
+
+#include <string>
+
+namespace riflesso {
+
+std::string toJson(const Brief& brief);
+std::string toJson(const Take& take); ///< without its frame times, which are kept beside it as numbers
+std::string toJson(const Rep& rep);
+std::string toJson(const Block& block);
+
+/// Errors name the field. Ids are not in the body; callers set them.
+Result<Brief> briefFromJson(const std::string& text);
+Result<Take> takeFromJson(const std::string& text);
+Result<Rep> repFromJson(const std::string& text);
+Result<Block> blockFromJson(const std::string& text);
+
+} // namespace riflesso

@@ -1,0 +1,65 @@
+#pragma once
+/// \file
+/// The case library: one folder with `library.sqlite` and `media/`.
+///
+/// Every edit is a committed transaction before apply() returns; a kill at any instant loses at most what was not yet
+/// applied. One thread uses one Library.
+
+#include "core/motion/result.h"
+#include "library/case_data.h"
+
+#include <filesystem>
+#include <memory>
+#include <string>
+#include <vector>
+
+namespace riflesso {
+
+struct CaseSummary {
+    Id id = 0;
+    std::string athlete;
+    std::string blueprintId;
+    std::string goal;
+};
+
+class Library {
+public:
+    /// The format this program reads and writes; a library of a newer one is refused.
+    static constexpr int kFormat = 1;
+
+    /// Makes a new, empty library; the folder may exist if it holds no library.
+    static Result<std::unique_ptr<Library>> create(const std::filesystem::path& folder);
+    /// Errors: no library there, damaged, of a newer format, not writable.
+    static Result<std::unique_ptr<Library>> open(const std::filesystem::path& folder);
+    ~Library();
+    Library(const Library&) = delete;
+    Library& operator=(const Library&) = delete;
+
+    [[nodiscard]] std::filesystem::path folder() const;
+    [[nodiscard]] std::filesystem::path media() const { return folder() / "media"; }
+    /// Where a take's film is, whether inside the library or outside.
+    [[nodiscard]] std::filesystem::path filmOf(const Take& take) const;
+
+    Result<std::vector<CaseSummary>> cases();
+    Result<Id> addCase(const std::string& blueprintId, const Brief& brief);
+    Result<CaseData> load(Id caseId);
+
+    /// Carries out all edits of a case or none. Nothing is changed when it fails.
+    Status apply(Id caseId, const std::vector<Edit>& edits);
+
+    /// An id that no take, rep or block of this library has.
+    Id freshId();
+
+    /// Copies a film into media/ under a free name; gives that name. A failed copy leaves nothing behind.
+    Result<std::string> bringIn(const std::filesystem::path& film);
+
+    /// Bounds the database's size in pages, so that tests can fill the disk. 0 = no bound.
+    void limitPagesForTests(int pages);
+
+private:
+    struct Impl;
+    explicit Library(std::unique_ptr<Impl> impl);
+    std::unique_ptr<Impl> m_impl;
+};
+
+} // namespace riflesso

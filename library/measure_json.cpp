@@ -1,0 +1,52 @@
+#include "library/measure_json.h"
+
+namespace riflesso {
+namespace {
+PointSpec readPoint(const JsonReader& json) {
+    const auto spec = pointFromText(json.text());
+    if (!spec)
+        json.fail("\"" + json.text() + "\" is no landmark; one name, or two joined by +");
+    return *spec;
+}
+} // namespace
+
+MeasureDefinition readMeasure(const JsonReader& json, bool standalone) {
+    MeasureDefinition d;
+    d.kind = json["kind"].word<MeasureKind>(kMeasureKindNames);
+    for (const auto& p : json.itemsOr("points"))
+        d.points.push_back(readPoint(p));
+    if (json.has("reading"))
+        d.reading = json["reading"].word<AngleReading>(kAngleReadingNames);
+    if (json.has("direction"))
+        d.direction = json["direction"].word<Direction>(kDirectionNames);
+    for (const auto& p : json.itemsOr("per"))
+        d.per.push_back(readPoint(p));
+    d.perName = json.textOr("per_name", "lengths");
+    if (json.has("view"))
+        d.view = json["view"].word<View>(kViewNames);
+    else if (d.direction == Direction::across)
+        d.view = View::front;
+    if (!standalone) {
+        d.id = json["id"].text();
+        d.name = json["name"].text();
+        d.sentence = json.textOr("sentence");
+        d.at = json["at"].text();
+        if (d.kind == MeasureKind::interval)
+            d.until = json["until"].text();
+    }
+    if (const auto problem = problemOf(d); !problem.empty())
+        json.fail(problem);
+    return d;
+}
+
+Result<MeasureDefinition> measureFromJson(const std::string& text) {
+    try {
+        return readMeasure(JsonReader(nlohmann::json::parse(text), ""), true);
+    } catch (const JsonProblem& p) {
+        return Error{p.what, p.place.empty() ? "measure" : p.place, {}, {}};
+    } catch (const nlohmann::json::exception& e) {
+        return Error{std::string("not JSON: ") + e.what(), "measure", {}, {}};
+    }
+}
+
+} // namespace riflesso

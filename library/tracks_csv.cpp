@@ -1,0 +1,158 @@
+#include "library/tracks_csv.h"
+
+#include <algorithm>
+#include <charconv>
+#include <cmath>
+#include <cstdio>
+#include <map>
+
+namespace riflesso {
+namespace {
+
+std::vector<std::string_view> split(std::string_view line) {
+    std::vector<std::string_view> cells;
+    while (true) {
+        const auto comma = line.find(',');
+        auto cell = line.substr(0, comma);
+        while (!cell.empty() && (cell.front() == ' ' || cell.front() == '"'))
+            cell.remove_prefix(1);
+        while (!cell.empty() && (cell.back() == ' ' || cell.back() == '"'))
+            cell.remove_suffix(1);
+        cells.push_back(cell);
+        if (comma == std::string_view::npos)
+            return cells;
+        line.remove_prefix(comma + 1);
+    }
+}
+
+std::optional<double> number(std::string_view cell) {
+    double v = 0.0;
+    const auto r = std::from_chars(cell.data(), cell.data() + cell.size(), v);
+    if (r.ec != std::errc() || r.ptr != cell.data() + cell.size() || !std::isfinite(v))
+        return std::nullopt;
+    return v;
+}
+
+constexpr std::array<std::string_view, 5> kNeeded = {"time_s", "frame", "landmark", "x_px", "y_px"};
+constexpr int kMostFrames = 10'000'000; // a typing error in the frame column must not fill the memory
+
+} // namespace
+
+Result<TracksFile> tracksFromCsv(const std::string& text, const std::string& fileName) {
+    TracksFile out;
+    std::map<int, double> timeOf;
+    std::map<std::string, std::size_t> column;
+    std::string_view rest = text;
+    if (rest.substr(0, 3) == "\xEF\xBB\xBF")
+        rest.remove_prefix(3);
+    int lineNumber = 0;
+    const auto wrong = [&](const std::string& what) {
+        return Error{what, fileName + " line " + std::to_string(lineNumber), "nothing was taken over", {}};
+    };
+    while (!rest.empty()) {
+        const auto end = rest.find('\n');
+        std::string_view line = rest.substr(0, end);
+        rest.remove_prefix(end == std::string_view::npos ? rest.size() : end + 1);
+        ++lineNumber;
+        if (!line.empty() && line.back() == '\r')
+            line.remove_suffix(1);
+        if (line.empty())
+            continue;
+        const auto cells = split(line);
+        if (column.empty()) {
+            for (std::size_t i = 0; i < cells.size(); ++i)
+                column[std::string(cells[i])] = i;
+            for (auto name : kNeeded)
+                if (!column.contains(std::string(name)))
+                    return wrong("the column " + std::string(name) + " is missing from the header");
+            continue;
+        }
+        const auto cell = [&](const std::string& name) -> std::string_view {
+            const auto it = column.find(name);
+            return it == column.end() || it->second >= cells.size() ? std::string_view() : cells[it->second];
+        };
+        for (auto name : kNeeded)
+            if (cell(std::string(name)).empty())
+                return wrong("the field " + std::string(name) + " is missing");
+        const auto frameValue = number(cell("frame"));
+        if (!frameValue || *frameValue < 0 || *frameValue != std::floor(*frameValue) || *frameValue > kMostFrames)
+            return wrong("frame must be a whole number from 0 on, not \"" + std::string(cell("frame")) + "\"");
+        const int frame = static_cast<int>(*frameValue);
+        const auto time = number(cell("time_s"));
+        const auto x = number(cell("x_px"));
+        const auto y = number(cell("y_px"));
+        if (!time || !x || !y) {
+            const char* bad = !time ? "time_s" : !x ? "x_px" : "y_px";
+            return wrong(std::string(bad) + " must be a number, not \"" + std::string(cell(bad)) + "\"");
+        }
+        const std::string landmark(cell("landmark"));
+        if (!isLandmarkName(landmark))
+            return wrong("\"" + landmark + "\" is no landmark");
+        Mark m{{*x, *y}, kAssumedHandSigma, How::hand};
+        if (const auto s = cell("sigma_px"); !s.empty()) {
+            const auto sigma = number(s);
+            if (!sigma || *sigma < 0)
+                return wrong("sigma_px must be a number from 0 on, not \"" + std::string(s) + "\"");
+            m.sigma = *sigma;
+        }
+        if (const auto h = cell("how"); !h.empty()) {
+            const auto how = howFromName(h);
+            if (!how)
+                return wrong("how must be hand, tracked, found, interpolated or proxy, not \"" + std::string(h) + "\"");
+            m.how = *how;
+        }
+        const auto [at, fresh] = timeOf.emplace(frame, *time);
+        if (!fresh && std::abs(at->second - *time) > 1e-6)
+            return wrong("frame " + std::to_string(frame) + " has two different times");
+        if (!out.tracks[landmark].emplace(FrameIndex(frame), m).second)
+            return wrong(landmark + " stands twice on frame " + std::to_string(frame));
+    }
+    if (column.empty())
+        return Error{"the file is empty", fileName, "nothing was taken over", {}};
+    if (timeOf.empty())
+        return Error{"the file has a header but no marks", fileName, "nothing was taken over", {}};
+    double last = -1e300;
+    for (const auto& [frame, time] : timeOf) {
+        if (time <= last)
+            return Error{"the time of frame " + std::to_string(frame) + " is not later than that of the frame before", fileName,
+                         "nothing was taken over", {}};
+        last = time;
+    }
+    // Frames that no row names lie evenly between those that are named.
+    const int count = timeOf.rbegin()->first + 1;
+    out.times.resize(static_cast<std::size_t>(count));
+    const auto first = timeOf.begin();
+    double step = 1.0 / 30.0;
+    if (timeOf.size() > 1) {
+        const auto second = std::next(first);
+        step = (second->second - first->second) / (second->first - first->first);
+    }
+    for (int i = 0; i < first->first; ++i)
+        out.times[static_cast<std::size_t>(i)] = first->second - step * (first->first - i);
+    for (auto a = timeOf.begin(); a != timeOf.end(); ++a) {
+        const auto b = std::next(a);
+        out.times[static_cast<std::size_t>(a->first)] = a->second;
+        if (b != timeOf.end())
+            for (int i = a->first + 1; i < b->first; ++i)
+                out.times[static_cast<std::size_t>(i)] = a->second + (b->second - a->second) * (i - a->first) / (b->first - a->first);
+    }
+    return out;
+}
+
+std::string tracksToCsv(const TrackSet& tracks, const std::vector<double>& times) {
+    std::map<std::pair<FrameIndex, LandmarkName>, const Mark*> rows;
+    for (const auto& [landmark, track] : tracks)
+        for (const auto& [frame, mark] : track)
+            rows[{frame, landmark}] = &mark;
+    std::string out = "time_s,frame,landmark,x_px,y_px,sigma_px,how\n";
+    for (const auto& [key, mark] : rows) {
+        const auto i = static_cast<std::size_t>(std::max(0, key.first.value));
+        char line[160];
+        std::snprintf(line, sizeof line, "%.9g,%d,%s,%.3f,%.3f,%.3f,%s\n", i < times.size() ? times[i] : 0.0, key.first.value,
+                      key.second.c_str(), mark->at.x, mark->at.y, mark->sigma, std::string(name(mark->how)).c_str());
+        out += line;
+    }
+    return out;
+}
+
+} // namespace riflesso

@@ -1,0 +1,222 @@
+#include "simulator/film_maker.h"
+
+#include "footage/film_writer.h"
+
+#include <nlohmann/json.hpp>
+
+#include <atomic>
+#include <condition_variable>
+#include <cstdio>
+#include <fstream>
+#include <map>
+#include <mutex>
+#include <random>
+#include <thread>
+
+namespace riflesso {
+namespace {
+
+using nlohmann::json;
+namespace fs = std::filesystem;
+
+// Grows when the renderer changes, so that old films are not taken for new ones.
+constexpr int kRendererVersion = 1;
+
+json describe(const FilmRecipe& r) {
+    const auto& f = r.faults;
+    const auto& c = r.camera;
+    const auto v3 = [](const auto& v) { return json::array({v[0], v[1], v[2]}); };
+    return {{"renderer", kRendererVersion},
+            {"stature", r.stature},
+            {"outfit", {v3(r.outfit.jacket), v3(r.outfit.trousers), v3(r.outfit.hair), v3(r.outfit.skin), v3(r.outfit.shoe), r.outfit.longHair}},
+            {"faults", {f.handLate, f.rearKneeBent, f.trunkFalls, f.guardNarrow, f.kneeBeyondToe, f.slowRecovery, f.tipDrops}},
+            {"variation", r.variation},
+            {"reps", r.reps},
+            {"seed", r.seed},
+            {"camera", {v3(c.position), v3(c.target), c.focal, c.width, c.height, c.captureRate, c.exposure, c.noise}},
+            {"storedRate", r.storedRate},
+            {"markNoise", r.markNoise}};
+}
+
+std::string fingerprint(const FilmRecipe& r) {
+    std::uint64_t h = 1469598103934665603ull; // FNV-1a
+    for (unsigned char c : describe(r).dump())
+        h = (h ^ c) * 1099511628211ull;
+    char buffer[17];
+    std::snprintf(buffer, sizeof buffer, "%016llx", static_cast<unsigned long long>(h));
+    return buffer;
+}
+
+Status writeText(const fs::path& path, const std::string& text) {
+    std::ofstream out(path, std::ios::binary);
+    out << text;
+    out.flush();
+    if (!out)
+        return Error{"could not be written", path.filename().string(), "nothing else was changed", "is the disk full?"};
+    return Done{};
+}
+
+Status writeSideFiles(const FilmRecipe& recipe, const LungeTake& take, int frames, const SimulatedFilm& f) {
+    const double rate = recipe.camera.captureRate;
+    json landmarks = json::object();
+    std::string csv = "time_s,frame,landmark,x_px,y_px,sigma_px,how\n";
+    std::mt19937 random(recipe.seed * 7919u + 17u);
+    std::normal_distribution<double> error(0.0, recipe.markNoise);
+    for (int i = 0; i < frames; ++i) {
+        // A picture shows the middle of its exposure.
+        const Joints body = take.bodyAt(i / rate + recipe.camera.exposure / 2);
+        for (const auto& [name, at] : body.at) {
+            const Pixel p = recipe.camera.project(at);
+            landmarks[name].push_back({p.x, p.y});
+            char line[128];
+            std::snprintf(line, sizeof line, "%.6f,%d,%s,%.2f,%.2f,%.2f,hand\n", i / recipe.storedRate, i, name.c_str(),
+                          p.x + error(random), p.y + error(random), recipe.markNoise);
+            csv += line;
+        }
+    }
+    json truthReps = json::array(), pegReps = json::array();
+    for (const auto& r : take.reps()) {
+        json instants = json::object(), pegs = json::object();
+        for (const auto& [id, t] : r.rep.keyTimes()) {
+            const double frame = (r.start + t - recipe.camera.exposure / 2) * rate;
+            instants[id] = {{"time_s", r.start + t}, {"frame", frame}};
+            pegs[id] = static_cast<int>(std::lround(frame));
+        }
+        truthReps.push_back({{"start_s", r.start}, {"positions", instants}});
+        pegReps.push_back({{"first", static_cast<int>(std::ceil(r.start * rate))},
+                           {"last", static_cast<int>((r.start + r.rep.duration()) * rate) - 1},
+                           {"positions", pegs}});
+    }
+    const json truth = {{"capture_rate_hz", rate}, {"frames", frames}, {"landmarks", landmarks}, {"reps", truthReps}};
+    if (auto s = writeText(f.truth, truth.dump()); !s)
+        return s;
+    if (auto s = writeText(f.pegs, json{{"reps", pegReps}}.dump(1)); !s)
+        return s;
+    return writeText(f.marks, csv);
+}
+
+} // namespace
+
+LungeTake::LungeTake(const FilmRecipe& recipe) : m_athlete(recipe.stature) {
+    for (int i = 0; i < recipe.reps; ++i) {
+        LungeRep rep(m_athlete, recipe.faults, recipe.variation, recipe.seed * 101u + static_cast<unsigned>(i));
+        const double length = rep.duration();
+        m_reps.push_back({m_duration, std::move(rep)});
+        m_duration += length;
+    }
+}
+
+Joints LungeTake::bodyAt(double t) const {
+    const Rep* rep = &m_reps.front();
+    for (const auto& r : m_reps)
+        if (t >= r.start)
+            rep = &r;
+    const double local = t - rep->start;
+    Pose p = rep->rep.pose(local);
+    // Reps differ a little in their guard; glide from one to the next while standing still.
+    constexpr double kGlide = 0.14;
+    if (rep != &m_reps.front() && local < kGlide) {
+        const double u = local / kGlide;
+        const double s = u * u * (3 - 2 * u);
+        const Rep& before = *(rep - 1);
+        const Pose q = before.rep.pose(before.rep.duration());
+        const auto mix = [s](auto a, auto b) { return a + (b - a) * s; };
+        p.leadAnkle = q.leadAnkle + (p.leadAnkle - q.leadAnkle) * s;
+        p.rearHipHeight = mix(q.rearHipHeight, p.rearHipHeight);
+        p.rearLegReach = mix(q.rearLegReach, p.rearLegReach);
+        p.trunkLean = mix(q.trunkLean, p.trunkLean);
+    }
+    return m_athlete.joints(p);
+}
+
+Result<SimulatedFilm> makeFilm(const FilmRecipe& recipe, const fs::path& folder, const FilmProgress& progress) {
+    std::error_code ec;
+    fs::create_directories(folder, ec);
+    if (ec)
+        return Error{"the folder for films cannot be made (" + ec.message() + ")", folder.filename().string(), "nothing was changed", {}};
+    const fs::path base = folder / (recipe.name + "-" + fingerprint(recipe));
+    const auto beside = [&](const char* ending) {
+        fs::path p = base;
+        p += ending;
+        return p;
+    };
+    SimulatedFilm out{beside(".mp4"), beside(".truth.json"), beside(".marks.csv"), beside(".pegs.json"), true};
+    if (fs::exists(out.film) && fs::exists(out.truth) && fs::exists(out.marks) && fs::exists(out.pegs))
+        return out;
+    out.fromCache = false;
+
+    const LungeTake take(recipe);
+    const int frames = static_cast<int>(take.duration() * recipe.camera.captureRate);
+    if (auto s = writeSideFiles(recipe, take, frames, out); !s)
+        return s.error();
+
+    FilmWriterOptions options;
+    options.width = recipe.camera.width;
+    options.height = recipe.camera.height;
+    options.rate = Hertz(recipe.storedRate);
+    options.quality = 24;
+    auto writer = FilmWriter::create(out.film, options);
+    if (!writer)
+        return writer.error();
+
+    const Renderer renderer(recipe.camera, recipe.outfit);
+    const auto bodyAt = [&](double t) { return take.bodyAt(t); };
+
+    // Workers draw frames in turn; this thread writes them in order. At most a few wait.
+    const int workers = static_cast<int>(std::max(1u, std::thread::hardware_concurrency()));
+    std::mutex mutex; // protects: ready, written, stop
+    std::condition_variable changed;
+    std::map<int, Picture> ready;
+    int written = 0;
+    bool stop = false;
+    std::atomic<int> nextFrame{0};
+    std::vector<std::thread> threads;
+    for (int k = 0; k < workers; ++k)
+        threads.emplace_back([&] {
+            while (true) {
+                const int i = nextFrame++;
+                if (i >= frames)
+                    return;
+                {
+                    std::unique_lock lock(mutex);
+                    changed.wait(lock, [&] { return stop || i < written + 4 * workers; });
+                    if (stop)
+                        return;
+                }
+                Picture p = renderer.frame(i / recipe.camera.captureRate, bodyAt, recipe.seed * 100003u + static_cast<unsigned>(i));
+                std::lock_guard lock(mutex);
+                ready.emplace(i, std::move(p));
+                changed.notify_all();
+            }
+        });
+    std::optional<Error> error;
+    for (int i = 0; i < frames && !error; ++i) {
+        Picture p;
+        {
+            std::unique_lock lock(mutex);
+            changed.wait(lock, [&] { return ready.contains(i); });
+            p = std::move(ready.at(i));
+            ready.erase(i);
+            written = i + 1;
+            changed.notify_all();
+        }
+        if (auto s = (*writer)->add(p); !s)
+            error = s.error();
+        if (!error && progress && !progress(i + 1, frames))
+            error = Error{"filming was cancelled", recipe.name, "nothing was changed", {}};
+    }
+    {
+        std::lock_guard lock(mutex);
+        stop = true;
+        changed.notify_all();
+    }
+    for (auto& t : threads)
+        t.join();
+    if (error)
+        return *error;
+    if (auto s = (*writer)->finish(); !s)
+        return s.error();
+    return out;
+}
+
+} // namespace riflesso
