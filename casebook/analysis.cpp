@@ -283,8 +283,8 @@ Analysis analyse(const CaseData& data, const Blueprint& blueprint, Day today, co
     calendar.minutes = data.brief.minutes;
     calendar.competitions = data.brief.competitions;
     calendar.wantsRebuild = data.brief.wantsRebuild;
-    if (!a.judgement.focus.empty())
-        calendar.reached = stageReached(blueprint, a.judgement.focus.front(), a.gates);
+    for (const auto& fault : a.judgement.focus)
+        calendar.reached[fault] = stageReached(blueprint, fault, a.gates);
     a.plan = prescribe(blueprint, a.judgement.focus, calendar);
 
     followFocus(data, blueprint, a);

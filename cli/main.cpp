@@ -13,6 +13,11 @@ int main(int argc, char** argv) {
     using namespace riflesso;
     // Reports need fonts, which need a platform; none of the commands needs a screen.
     qputenv("QT_QPA_PLATFORM", "offscreen");
+    // Scripts read one line on standard error when something fails; what Qt thinks of the session is not it.
+    qInstallMessageHandler([](QtMsgType type, const QMessageLogContext&, const QString& text) {
+        if (type >= QtCriticalMsg)
+            std::fprintf(stderr, "riflesso-cli: %s\n", qPrintable(text));
+    });
     QGuiApplication application(argc, argv);
     application.setApplicationName("riflesso-cli");
 

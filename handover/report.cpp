@@ -259,7 +259,9 @@ Status writeReport(const ReportContent& content, const fs::path& folder) {
                 writer.newPage();
             painter.save();
             painter.translate(0, -page * document->pageSize().height());
-            document->drawContents(&painter, QRectF(0, page * document->pageSize().height(), document->pageSize().width(), document->pageSize().height()));
+            const QRectF sheet(0, page * document->pageSize().height(), document->pageSize().width(), document->pageSize().height());
+            painter.setClipRect(sheet);
+            document->drawContents(&painter, sheet);
             painter.restore();
         }
     }

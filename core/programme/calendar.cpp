@@ -106,10 +106,12 @@ Plan prescribe(const Blueprint& blueprint, const std::vector<std::string>& focus
             plan.infeasible = "No drill for \"" + fault->name + "\" fits the equipment and partner at hand: relax the equipment.";
             continue;
         }
-        while (t.at + 1 < t.ladder.size() && t.ladder[t.at]->stage < input.reached)
+        const auto reached = input.reached.find(fault->id);
+        while (reached != input.reached.end() && t.at + 1 < t.ladder.size() && t.ladder[t.at]->stage < reached->second)
             ++t.at;
-        for (const Drill* d : t.ladder)
-            plan.ladder.push_back(d->id);
+        for (const Drill* d : t.ladder) // a drill that answers both is done once
+            if (std::find(plan.ladder.begin(), plan.ladder.end(), d->id) == plan.ladder.end())
+                plan.ladder.push_back(d->id);
         tracks.push_back(std::move(t));
     }
     if (tracks.empty())
@@ -143,7 +145,10 @@ Plan prescribe(const Blueprint& blueprint, const std::vector<std::string>& focus
                     // Two neighbouring rungs a session: the one owned, then the one being learnt.
                     for (std::size_t rung = t.at; rung < std::min(t.at + 2, t.ladder.size()); ++rung) {
                         const Drill* d = t.ladder[rung];
-                        if (d->dose.minutes > left)
+                        const bool twice = std::any_of(plan.blocks.begin(), plan.blocks.end(), [&](const PlannedBlock& b) {
+                            return b.day == day && b.drill == d->id;
+                        });
+                        if (d->dose.minutes > left || twice)
                             continue;
                         left -= d->dose.minutes;
                         PlannedBlock b{day, t.fault->id, d->id, d->dose.minutes, false, {}};

@@ -10,6 +10,8 @@
 
 #include <array>
 #include <chrono>
+#include <map>
+#include <optional>
 #include <string>
 #include <vector>
 
@@ -32,7 +34,7 @@ struct CalendarInput {
     std::vector<std::string> equipment; ///< what is at hand; empty = unknown, everything is allowed
     bool partner = true;
     bool wantsRebuild = true;
-    Stage reached = Stage::shadow; ///< the stage at which the focus stands, from the gate
+    std::map<std::string, Stage> reached; ///< by fault: the stage practice has come to; shadow when absent
 };
 
 struct CalendarRules {

@@ -1,0 +1,238 @@
+#include "desktop/brief/brief_page.h"
+
+#include "desktop/parts/card.h"
+#include "handover/words.h"
+
+#include <QFormLayout>
+#include <QGridLayout>
+#include <QHBoxLayout>
+#include <QVBoxLayout>
+
+namespace riflesso {
+namespace {
+QString q(const std::string& s) { return QString::fromStdString(s); }
+QPlainTextEdit* area(const QString& name, const QString& hint) {
+    auto* e = new QPlainTextEdit;
+    e->setAccessibleName(name);
+    e->setPlaceholderText(hint);
+    e->setFixedHeight(56);
+    e->setTabChangesFocus(true);
+    return e;
+}
+} // namespace
+
+BriefPage::BriefPage(Workbench& bench) : m_bench(bench) {
+    m_name = new QLineEdit;
+    m_name->setObjectName("athleteName");
+    m_hand = new QComboBox;
+    m_hand->addItems({tr("left-handed"), tr("right-handed")});
+    m_level = new QLineEdit;
+    m_minor = new QCheckBox(tr("under age: a guardian has agreed to filming"));
+    m_goal = new QLineEdit;
+    m_thinks = area(tr("What the athlete thinks"), tr("In the athlete's own words"));
+    m_told = area(tr("What other coaches said"), tr("Cues already heard, and which one is nagged about"));
+    m_injuries = area(tr("Injuries"), tr("Old injuries, stiff joints, pain now"));
+    m_wants = new QCheckBox(tr("wants to rebuild this movement"));
+    m_school = new QComboBox;
+    m_school->addItem(tr("common to all schools"), QString());
+    for (const auto& s : bench.blueprint().schools) {
+        m_school->addItem(q(s.name), q(s.id));
+        m_school->setItemData(m_school->count() - 1, q(s.words), Qt::ToolTipRole);
+    }
+
+    auto* who = new Card(tr("Who"));
+    auto* form = new QFormLayout;
+    form->addRow(tr("Athlete"), m_name);
+    form->addRow(tr("Hand"), m_hand);
+    form->addRow(tr("Level"), m_level);
+    form->addRow(QString(), m_minor);
+    form->addRow(tr("Technique"), new QLabel(q(bench.blueprint().name)));
+    form->addRow(tr("School"), m_school);
+    form->addRow(tr("Goal"), m_goal);
+    form->addRow(QString(), m_wants);
+    who->body()->addLayout(form);
+    who->body()->addStretch();
+
+    auto* asked = new Card(tr("Ask before looking"));
+    auto* questions = new QFormLayout;
+    questions->setRowWrapPolicy(QFormLayout::WrapAllRows);
+    questions->addRow(tr("What do you think holds you back?"), m_thinks);
+    questions->addRow(tr("What have other coaches told you?"), m_told);
+    questions->addRow(tr("Injuries and stiff joints"), m_injuries);
+    asked->body()->addLayout(questions);
+    asked->body()->addStretch();
+
+    auto* guess = new Card(tr("How big is it? The athlete's guess, before the film"));
+    auto* grid = new QGridLayout;
+    int row = 0;
+    for (auto& g : m_guesses) {
+        g.measure = new QComboBox;
+        g.measure->setAccessibleName(tr("Measure to guess"));
+        g.measure->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+        g.measure->setMinimumContentsLength(22);
+        g.measure->addItem(tr("nothing"), QString());
+        for (const auto& m : bench.blueprint().measures)
+            g.measure->addItem(q(m.definition.name), q(m.definition.id));
+        g.value = new QDoubleSpinBox;
+        g.value->setAccessibleName(tr("Guess"));
+        g.value->setRange(-10000, 10000);
+        g.value->setDecimals(1);
+        g.truth = new QLabel;
+        g.truth->setWordWrap(true);
+        g.truth->setObjectName("quiet");
+        grid->addWidget(g.measure, row, 0);
+        grid->addWidget(g.value, row, 1);
+        grid->addWidget(g.truth, row + 1, 0, 1, 2);
+        row += 2;
+        connect(g.measure, &QComboBox::activated, this, &BriefPage::save);
+        connect(g.value, &QDoubleSpinBox::editingFinished, this, &BriefPage::save);
+    }
+    grid->setColumnStretch(0, 1);
+    guess->body()->addLayout(grid);
+    guess->body()->addStretch();
+
+    auto* time = new Card(tr("Time that is really there"));
+    auto* days = new QGridLayout;
+    const QStringList names = {tr("Mon"), tr("Tue"), tr("Wed"), tr("Thu"), tr("Fri"), tr("Sat"), tr("Sun")};
+    for (int i = 0; i < 7; ++i) {
+        auto* spin = new QSpinBox;
+        spin->setRange(0, 240);
+        spin->setAccessibleName(tr("Minutes on %1").arg(names[i]));
+        spin->setSpecialValueText(tr("rest"));
+        spin->setButtonSymbols(QAbstractSpinBox::NoButtons);
+        spin->setAlignment(Qt::AlignCenter);
+        m_minutes[static_cast<std::size_t>(i)] = spin;
+        auto* label = new QLabel(names[i]);
+        label->setAlignment(Qt::AlignCenter);
+        days->addWidget(label, 0, i);
+        days->addWidget(spin, 1, i);
+        connect(spin, &QSpinBox::editingFinished, this, &BriefPage::save);
+    }
+    time->body()->addWidget(new QLabel(tr("Minutes for technique on each day")));
+    time->body()->addLayout(days);
+    m_hasCompetition = new QCheckBox(tr("Main competition on"));
+    m_competition = new QDateEdit;
+    m_competition->setDisplayFormat("yyyy-MM-dd");
+    m_competition->setCalendarPopup(true);
+    auto* comp = new QHBoxLayout;
+    comp->addWidget(m_hasCompetition);
+    comp->addWidget(m_competition);
+    comp->addStretch();
+    time->body()->addLayout(comp);
+    auto* rule = new QLabel(tr("Nothing new is introduced in the two weeks before it."));
+    rule->setObjectName("quiet");
+    time->body()->addWidget(rule);
+    time->body()->addStretch();
+
+    auto* caution = new Card(tr("Cautions"));
+    for (const auto& c : bench.blueprint().cautions) {
+        auto* label = new QLabel(q(c));
+        label->setObjectName("caution");
+        label->setWordWrap(true);
+        caution->body()->addWidget(label);
+    }
+    caution->body()->addStretch();
+
+    auto* all = new QGridLayout(this);
+    all->setContentsMargins(14, 12, 14, 12);
+    all->setSpacing(12);
+    all->addWidget(who, 0, 0);
+    all->addWidget(asked, 0, 1);
+    all->addWidget(guess, 1, 0);
+    all->addWidget(time, 1, 1);
+    all->addWidget(caution, 0, 2, 2, 1);
+    for (int c : {0, 1})
+        all->setColumnStretch(c, 5);
+    all->setColumnStretch(2, 3);
+    all->setRowStretch(0, 3);
+    all->setRowStretch(1, 2);
+
+    for (QLineEdit* e : {m_name, m_level, m_goal})
+        connect(e, &QLineEdit::editingFinished, this, &BriefPage::save);
+    for (QPlainTextEdit* e : {m_thinks, m_told, m_injuries})
+        e->installEventFilter(new LeaveFilter(e, [this] { save(); }));
+    for (QComboBox* b : {m_hand, m_school})
+        connect(b, &QComboBox::activated, this, &BriefPage::save);
+    for (QCheckBox* b : {m_minor, m_wants, m_hasCompetition})
+        connect(b, &QCheckBox::clicked, this, &BriefPage::save);
+    connect(m_competition, &QDateEdit::editingFinished, this, &BriefPage::save);
+    connect(&bench.book(), &Casebook::changed, this, [this](const ChangeSet& c) {
+        if (c.brief)
+            fill();
+    });
+    connect(&bench.book(), &Casebook::analysed, this, &BriefPage::fill);
+    fill();
+}
+
+void BriefPage::fill() {
+    m_filling = true;
+    const Brief& b = m_bench.data().brief;
+    const auto text = [](QPlainTextEdit* e, const std::string& s) {
+        if (e->toPlainText() != q(s) && !e->hasFocus())
+            e->setPlainText(q(s));
+    };
+    // What is being typed is never overwritten.
+    const auto line = [](QLineEdit* e, const std::string& s) {
+        if (e->text() != q(s) && !e->hasFocus())
+            e->setText(q(s));
+    };
+    line(m_name, b.athlete.name);
+    m_hand->setCurrentIndex(static_cast<int>(b.athlete.handedness));
+    line(m_level, b.athlete.level);
+    m_minor->setChecked(b.athlete.minor);
+    line(m_goal, b.goal);
+    text(m_thinks, b.thinks);
+    text(m_told, b.told);
+    text(m_injuries, b.injuries);
+    m_wants->setChecked(b.wantsRebuild);
+    m_school->setCurrentIndex(std::max(0, m_school->findData(q(b.school))));
+    for (std::size_t i = 0; i < 7; ++i)
+        if (!m_minutes[i]->hasFocus())
+            m_minutes[i]->setValue(b.minutes[i]);
+    m_hasCompetition->setChecked(!b.competitions.empty());
+    m_competition->setEnabled(!b.competitions.empty());
+    if (!b.competitions.empty())
+        m_competition->setDate(QDate::fromString(q(isoDate(b.competitions.front())), Qt::ISODate));
+    for (std::size_t i = 0; i < m_guesses.size(); ++i) {
+        auto& g = m_guesses[i];
+        const BlueprintMeasure* m = i < b.guesses.size() ? m_bench.blueprint().measure(b.guesses[i].measure) : nullptr;
+        g.measure->setCurrentIndex(m ? g.measure->findData(q(m->definition.id)) : 0);
+        g.value->setEnabled(m);
+        if (!m) {
+            g.truth->clear();
+            continue;
+        }
+        g.value->setSuffix(shownUnit(m->definition) == "°" ? "°" : " " + q(shownUnit(m->definition)));
+        if (!g.value->hasFocus())
+            g.value->setValue(b.guesses[i].value * shownScale(m->definition));
+        const auto& checks = m_bench.analysis().guesses;
+        g.truth->setText(i < checks.size() && checks[i].perception ? q(guessWords(m_bench.blueprint(), checks[i])) : tr("Not measured yet."));
+    }
+    m_filling = false;
+}
+
+void BriefPage::save() {
+    if (m_filling)
+        return;
+    Brief b = m_bench.data().brief;
+    b.athlete = {m_name->text().trimmed().toStdString(), static_cast<Side>(m_hand->currentIndex()), m_level->text().toStdString(), m_minor->isChecked()};
+    b.goal = m_goal->text().toStdString();
+    b.thinks = m_thinks->toPlainText().toStdString();
+    b.told = m_told->toPlainText().toStdString();
+    b.injuries = m_injuries->toPlainText().toStdString();
+    b.wantsRebuild = m_wants->isChecked();
+    b.school = m_school->currentData().toString().toStdString();
+    for (std::size_t i = 0; i < 7; ++i)
+        b.minutes[i] = m_minutes[i]->value();
+    b.competitions.clear();
+    if (m_hasCompetition->isChecked())
+        if (const auto day = dayFromIso(m_competition->date().toString(Qt::ISODate).toStdString()))
+            b.competitions.push_back(*day);
+    b.guesses.clear();
+    for (const auto& g : m_guesses)
+        if (const auto* m = m_bench.blueprint().measure(g.measure->currentData().toString().toStdString()))
+            b.guesses.push_back({m->definition.id, g.value->value() / shownScale(m->definition)});
+    m_bench.book().setBrief(b);
+}
+
+} // namespace riflesso

@@ -1,0 +1,51 @@
+#pragma once
+/// \file
+/// Brief: ask before looking. One page.
+
+#include "desktop/shell/workbench.h"
+
+#include <QCheckBox>
+#include <QComboBox>
+#include <QDateEdit>
+#include <QDoubleSpinBox>
+#include <QLabel>
+#include <QLineEdit>
+#include <QPlainTextEdit>
+#include <QSpinBox>
+#include <QWidget>
+
+namespace riflesso {
+
+class BriefPage : public QWidget {
+    Q_OBJECT
+public:
+    explicit BriefPage(Workbench& bench);
+
+private:
+    void fill();
+    void save();
+
+    struct GuessRow {
+        QComboBox* measure;
+        QDoubleSpinBox* value;
+        QLabel* truth;
+    };
+    Workbench& m_bench;
+    QLineEdit* m_name;
+    QComboBox* m_hand;
+    QLineEdit* m_level;
+    QCheckBox* m_minor;
+    QLineEdit* m_goal;
+    QPlainTextEdit* m_thinks;
+    QPlainTextEdit* m_told;
+    QPlainTextEdit* m_injuries;
+    QCheckBox* m_wants;
+    QComboBox* m_school;
+    std::array<QSpinBox*, 7> m_minutes{};
+    QDateEdit* m_competition;
+    QCheckBox* m_hasCompetition;
+    std::array<GuessRow, 2> m_guesses{};
+    bool m_filling = false;
+};
+
+} // namespace riflesso

@@ -1,0 +1,189 @@
+#include "desktop/findings/findings_page.h"
+
+#include "desktop/theme/theme.h"
+#include "handover/words.h"
+
+#include <QHBoxLayout>
+#include <QScrollArea>
+
+namespace riflesso {
+namespace {
+QString q(const std::string& s) { return QString::fromStdString(s); }
+QString esc(const std::string& s) { return q(s).toHtmlEscaped(); }
+QScrollArea* scrolled(QWidget* w) {
+    auto* area = new QScrollArea;
+    area->setWidgetResizable(true);
+    area->setWidget(w);
+    area->setFrameShape(QFrame::NoFrame);
+    area->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    return area;
+}
+} // namespace
+
+FindingsPage::FindingsPage(Workbench& bench) : m_bench(bench) {
+    m_head = new QLabel;
+    m_head->setObjectName("quiet");
+    m_strengths = new QHBoxLayout;
+    m_strengths->setSpacing(10);
+    m_chain = new ChainView(bench);
+    m_why = new Card({});
+    m_undecided = new Card(tr("Cannot be decided yet"));
+    m_felt = new Card(tr("Felt and filmed"));
+
+    auto* left = new QVBoxLayout;
+    left->setSpacing(8);
+    auto* strengthsTitle = new QLabel(tr("What is good"));
+    strengthsTitle->setObjectName("strong");
+    left->addWidget(m_head);
+    left->addWidget(strengthsTitle);
+    left->addLayout(m_strengths);
+    auto* chainTitle = new QLabel(tr("From cause to consequence"));
+    chainTitle->setObjectName("strong");
+    left->addWidget(chainTitle);
+    left->addWidget(m_chain, 1);
+    auto* bottom = new QHBoxLayout;
+    bottom->setSpacing(10);
+    auto* undecidedArea = scrolled(m_undecided);
+    auto* feltArea = scrolled(m_felt);
+    bottom->addWidget(undecidedArea, 3);
+    bottom->addWidget(feltArea, 2);
+    undecidedArea->setFixedHeight(168);
+    feltArea->setFixedHeight(168);
+    left->addLayout(bottom);
+    auto* all = new QHBoxLayout(this);
+    all->setContentsMargins(14, 8, 14, 10);
+    all->setSpacing(12);
+    all->addLayout(left, 1);
+    auto* whyArea = scrolled(m_why);
+    whyArea->setFixedWidth(370);
+    all->addWidget(whyArea);
+
+    connect(m_chain, &ChainView::faultChosen, this, &FindingsPage::showFault);
+    connect(&bench.book(), &Casebook::analysed, this, &FindingsPage::refresh);
+    refresh();
+}
+
+QLabel* FindingsPage::linked(const QString& html) {
+    auto* label = wrapped(html);
+    label->setTextFormat(Qt::RichText);
+    label->setTextInteractionFlags(Qt::TextBrowserInteraction);
+    connect(label, &QLabel::linkActivated, this, &FindingsPage::follow);
+    return label;
+}
+
+void FindingsPage::follow(const QString& link) {
+    const QStringList parts = link.split(':'); // frame:REP:FRAME
+    if (parts.size() == 3)
+        m_bench.showSource(parts[1].toLongLong(), FrameIndex(parts[2].toInt()));
+}
+
+QString FindingsPage::sources(const Deviation& d) const {
+    const auto& def = m_bench.blueprint().measure(d.measure)->definition;
+    QStringList links;
+    for (const auto& [rep, v] : d.value.each)
+        if (!v.frames.empty())
+            links << QString("<a style=\"color:%4\" href=\"frame:%1:%2\">%3</a>").arg(q(rep)).arg(v.frames.front().value).arg(esc(numberWords(def, v.value, v.u)), theme().hues.model.name());
+    return links.join(" &nbsp; ");
+}
+
+void FindingsPage::refresh() {
+    const auto& a = m_bench.analysis();
+    const auto& b = m_bench.blueprint();
+    m_head->setText(a.judgedDay ? tr("Film of %1, %n rep(s). Every value leads to its frame.", nullptr, static_cast<int>(a.athleteReps.size())).arg(q(isoDate(*a.judgedDay)))
+                                : tr("No session of the athlete is measured yet."));
+    clearLayout(m_strengths);
+    for (const auto& s : a.judgement.strengths) {
+        const Deviation& d = *a.deviation(s.measure);
+        const auto& def = b.measure(s.measure)->definition;
+        auto* card = new Card({});
+        card->setToolTip(q(deviationWords(b, d)));
+        card->body()->addWidget(wrapped(q(def.name), "quiet"));
+        auto* value = new QLabel(q(valueWords(def, d.value.mean, d.value.u)));
+        value->setObjectName("strong");
+        card->body()->addWidget(value);
+        card->body()->addWidget(wrapped(tr("band %1").arg(q(bandWords(def, d.band))), "quiet"));
+        m_strengths->addWidget(card, 1);
+    }
+    if (a.judgement.strengths.empty())
+        m_strengths->addWidget(wrapped(tr("Nothing measured yet."), "quiet"));
+    m_chain->refresh();
+
+    clearLayout(m_undecided->body());
+    for (const auto& d : a.deviations) {
+        if (d.judged && d.verdict.decision != Decision::undecided)
+            continue;
+        const auto& def = b.measure(d.measure)->definition;
+        QString line = QString("<b>%1</b>: ").arg(esc(def.name));
+        if (d.judged)
+            line += QString("%1, band %2. %3.").arg(sources(d), esc(bandWords(def, d.band)), esc(d.adviceText));
+        else
+            line += esc(d.reason) + (d.adviceText.empty() ? QString(".") : ". " + esc(d.adviceText) + ".");
+        m_undecided->body()->addWidget(linked(line));
+    }
+    for (const auto& f : a.judgement.possible)
+        m_undecided->body()->addWidget(linked(tr("<b>%1</b> is possible (certainty %2 %), not sure enough to work on.").arg(esc(b.fault(f.fault)->name)).arg(std::lround(100 * f.parts.probability))));
+    if (m_undecided->body()->count() == 0)
+        m_undecided->body()->addWidget(wrapped(tr("Every measure of this film could be decided."), "quiet"));
+    m_undecided->body()->addStretch();
+
+    clearLayout(m_felt->body());
+    for (const auto& g : a.guesses)
+        m_felt->body()->addWidget(wrapped(q(guessWords(b, g)) + "."));
+    if (a.guesses.empty())
+        m_felt->body()->addWidget(wrapped(tr("No guess yet. Ask in the Brief: how big does it feel?"), "quiet"));
+    m_felt->body()->addStretch();
+    showFault();
+}
+
+void FindingsPage::showFault() {
+    clearLayout(m_why->body());
+    const auto& a = m_bench.analysis();
+    const auto& b = m_bench.blueprint();
+    const Finding* f = a.finding(m_chain->chosen());
+    auto* body = m_why->body();
+    if (!f) {
+        body->addWidget(wrapped(tr("No finding yet."), "quiet"));
+        body->addStretch();
+        return;
+    }
+    const Fault& fault = *b.fault(f->fault);
+    const auto& j = a.judgement;
+    const bool focus = std::find(j.focus.begin(), j.focus.end(), f->fault) != j.focus.end();
+    const bool follows = std::find(j.expectedToFollow.begin(), j.expectedToFollow.end(), f->fault) != j.expectedToFollow.end();
+    body->addWidget(wrapped(focus ? tr("Work on this") : follows ? tr("Leave it: expected to go with its cause") : tr("Later"), "athlete"));
+    body->addWidget(wrapped(q(fault.name), "title"));
+    body->addWidget(wrapped(q(fault.why)));
+    auto* cue = wrapped(tr("“%1”").arg(q(fault.cue)), "strong");
+    body->addWidget(cue);
+    if (!fault.caution.empty())
+        body->addWidget(wrapped(tr("Caution: %1").arg(q(fault.caution)), "caution"));
+    body->addSpacing(6);
+    body->addWidget(wrapped(tr("Seen in"), "strong"));
+    for (const auto& m : f->evidence) {
+        const Deviation& d = *a.deviation(m);
+        const auto& measure = *b.measure(m);
+        body->addWidget(linked(QString("%1: <b>%2</b>, band %3 %4. %5 of %6 reps outside, %7.<br>Reps: %8")
+                                   .arg(esc(measure.definition.name), esc(valueWords(measure.definition, d.value.mean, d.value.u)), esc(bandWords(measure.definition, d.band)), esc(sourceWords(d)))
+                                   .arg(d.repsOutside).arg(d.value.reps).arg(esc(directionWords(measure, d)), sources(d))));
+    }
+    body->addSpacing(6);
+    body->addWidget(wrapped(tr("Why it stands where it stands"), "strong"));
+    const auto& parts = f->parts;
+    const auto n = [](double v) { return QString::number(v, 'f', 2); };
+    QString table = "<table cellpadding=2>";
+    const auto row = [&](const QString& name, const QString& value) { table += QString("<tr><td>%1</td><td align=right>&nbsp;%2</td></tr>").arg(name, value); };
+    if (parts.safety)
+        row(tr("safety goes first"), tr("yes"));
+    row(tr("its own severity"), n(parts.ownSeverity));
+    row(tr("+ what it causes"), n(parts.consequences));
+    row(tr("× how sure"), n(parts.probability));
+    row(tr("× how readily it changes"), n(parts.trainability));
+    row(tr("× how early it comes"), n(parts.earliness));
+    row(tr("<b>= priority</b>"), "<b>" + n(parts.score()) + "</b>");
+    body->addWidget(linked(table + "</table>"));
+    for (const auto& d : f->downstream)
+        body->addWidget(wrapped(tr("Feeds “%1” with strength %2.").arg(q(b.fault(d.fault)->name), n(d.strength)), "quiet"));
+    body->addStretch();
+}
+
+} // namespace riflesso

@@ -1,0 +1,115 @@
+#include "desktop/handover/handover_page.h"
+
+#include "desktop/parts/card.h"
+#include "desktop/theme/theme.h"
+
+#include <QAbstractTextDocumentLayout>
+#include <QDesktopServices>
+#include <QFileDialog>
+#include <QHBoxLayout>
+#include <QPainter>
+#include <QUrl>
+#include <QtConcurrent/QtConcurrentRun>
+
+namespace riflesso {
+
+HandoverPage::HandoverPage(Workbench& bench) : m_bench(bench) {
+    m_write = new QPushButton(tr("Make the athlete's folder …"));
+    m_write->setObjectName("makeFolder");
+    m_write->setToolTip(tr("Writes report.pdf (two pages) and report.html (one file with its pictures) to a folder of your choice."));
+    m_state = wrapped({}, "quiet");
+    m_pages = new QWidget;
+    auto* pages = new QHBoxLayout(m_pages);
+    pages->setSpacing(18);
+    m_area = new QScrollArea;
+    m_area->setWidgetResizable(true);
+    m_area->setWidget(m_pages);
+    auto* bar = new QHBoxLayout;
+    bar->addWidget(m_write);
+    bar->addWidget(m_state, 1);
+    auto* all = new QVBoxLayout(this);
+    all->setContentsMargins(14, 8, 14, 10);
+    all->addLayout(bar);
+    all->addWidget(m_area, 1);
+    connect(m_write, &QPushButton::clicked, this, [this] {
+        if (const QString folder = QFileDialog::getExistingDirectory(this, tr("Folder for the report")); !folder.isEmpty())
+            writeTo(folder);
+    });
+    connect(&bench.book(), &Casebook::analysed, this, [this] {
+        m_stale = true;
+        if (isVisible())
+            gather();
+    });
+    connect(&m_watcher, &QFutureWatcherBase::finished, this, [this] {
+        m_content = m_watcher.result();
+        showPages();
+        if (m_stale)
+            gather();
+        else if (!m_wantedFolder.isEmpty())
+            writeTo(std::exchange(m_wantedFolder, {}));
+    });
+}
+
+void HandoverPage::showEvent(QShowEvent*) { gather(); }
+
+void HandoverPage::gather() {
+    if (!m_stale || m_watcher.isRunning())
+        return;
+    m_stale = false;
+    m_state->setText(tr("Collecting the pictures …"));
+    // A copy of plain values goes to the worker; marks that no picture shows are left out of it.
+    auto copy = std::make_shared<CaseData>(m_bench.data());
+    copy->marks.clear();
+    auto analysis = std::make_shared<Analysis>(m_bench.analysis());
+    m_watcher.setFuture(QtConcurrent::run([copy, analysis, blueprint = m_bench.blueprint(), media = m_bench.book().library().media()] {
+        return std::make_shared<ReportContent>(gatherReport(*copy, blueprint, *analysis, media));
+    }));
+}
+
+void HandoverPage::writeTo(const QString& folder) {
+    if (m_stale || m_watcher.isRunning() || !m_content) {
+        m_wantedFolder = folder; // written as soon as the pictures are there
+        gather();
+        return;
+    }
+    const auto done = writeReport(*m_content, folder.toStdString());
+    if (done) {
+        m_state->setText(tr("report.pdf and report.html are in %1.").arg(folder));
+        emit said(m_state->text());
+    } else {
+        m_state->setText(QString::fromStdString(done.error().text()));
+        emit failed(m_state->text());
+    }
+}
+
+void HandoverPage::showPages() {
+    clearLayout(m_pages->layout());
+    auto* layout = static_cast<QHBoxLayout*>(m_pages->layout());
+    layout->addStretch();
+    const auto document = reportDocument(*m_content, 96);
+    const QSizeF sheet = document->pageSize();
+    for (int page = 0; page < document->pageCount(); ++page) {
+        const double scale = 0.86;
+        const double margin = 40;
+        QImage image(QSizeF((sheet.width() + 2 * margin) * scale, (sheet.height() + 2 * margin) * scale).toSize() * 2, QImage::Format_RGB32);
+        image.setDevicePixelRatio(2);
+        image.fill(Qt::white);
+        QPainter p(&image);
+        p.scale(scale, scale);
+        p.translate(margin, margin - page * sheet.height());
+        p.setClipRect(QRectF(0, page * sheet.height(), sheet.width(), sheet.height()));
+        QAbstractTextDocumentLayout::PaintContext context;
+        context.palette.setColor(QPalette::Text, Qt::black); // paper is white in both themes
+        context.clip = QRectF(0, page * sheet.height(), sheet.width(), sheet.height());
+        document->documentLayout()->draw(&p, context);
+        p.end();
+        auto* label = new QLabel;
+        label->setPixmap(QPixmap::fromImage(image));
+        label->setAccessibleName(tr("Page %1 of the report").arg(page + 1));
+        layout->addWidget(label, 0, Qt::AlignTop);
+    }
+    layout->addStretch();
+    m_state->setText(m_content->problem.empty() ? tr("%n page(s), as they print.", nullptr, document->pageCount()) : QString::fromStdString(m_content->problem));
+}
+
+} // namespace riflesso

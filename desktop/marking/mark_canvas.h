@@ -1,0 +1,51 @@
+#pragma once
+/// \file
+/// The frame on which landmarks are marked.
+
+#include "desktop/parts/picture_view.h"
+#include "desktop/shell/workbench.h"
+
+namespace riflesso {
+
+/// Click: marks the landmark that is asked for. Press on a mark and drag: moves it. Emits what the pointer is over for
+/// the loupe. Writes through the casebook only.
+class MarkCanvas : public PictureView {
+    Q_OBJECT
+public:
+    MarkCanvas(Workbench& bench, QWidget* parent = nullptr);
+
+    /// The landmark that a click marks next; also the one that nudging moves.
+    void setLandmark(const LandmarkName& landmark);
+    [[nodiscard]] const LandmarkName& landmark() const { return m_landmark; }
+    /// Moves the current landmark's mark on this frame. False when there is none.
+    bool nudge(double dx, double dy);
+    bool removeCurrent();
+
+signals:
+    void marked(const QString& landmark); ///< a new mark was placed
+    void picked(const QString& landmark); ///< an existing mark was taken hold of
+    void pointerAt(QPointF inPicture);
+
+protected:
+    void paintOver(QPainter& painter) override;
+    void pointerPressed(QPointF at, Qt::KeyboardModifiers) override;
+    void pointerMoved(QPointF at, bool pressed) override;
+    void pointerReleased(QPointF at) override;
+
+private:
+    [[nodiscard]] const Track* track(const LandmarkName& landmark) const;
+    [[nodiscard]] const Mark* mark(const LandmarkName& landmark) const;
+    [[nodiscard]] LandmarkName markUnder(QPointF at) const;
+    bool put(QPointF at, int gesture);
+
+    Workbench& m_bench;
+    LandmarkName m_landmark;
+    LandmarkName m_dragged;
+    QPointF m_grip; // from the pointer to the mark's centre while dragging
+    int m_gesture = 1;
+    int m_nudgeGesture = 0;
+    LandmarkName m_nudged;
+    int m_nudgedFrame = -1;
+};
+
+} // namespace riflesso

@@ -1,0 +1,382 @@
+#include "desktop/marking/marking_page.h"
+
+#include "desktop/theme/theme.h"
+
+#include <QHBoxLayout>
+#include <QKeyEvent>
+#include <QVBoxLayout>
+
+namespace riflesso {
+namespace {
+QString q(const std::string& s) { return QString::fromStdString(s); }
+} // namespace
+
+MarkingPage::MarkingPage(Workbench& bench) : m_bench(bench) {
+    setFocusPolicy(Qt::StrongFocus);
+    m_takes = new QComboBox;
+    m_takes->setAccessibleName(tr("Take"));
+    m_reps = new QComboBox;
+    m_reps->setAccessibleName(tr("Rep"));
+    auto* newRep = new QPushButton(tr("Start a rep"));
+    newRep->setObjectName("newRep");
+    newRep->setToolTip(tr("A new rep of this take (R). Its first key position goes on the frame you place it on."));
+    m_play = new QPushButton(tr("Play"));
+    m_play->setToolTip(tr("Play at the film's own pace (Space)."));
+    auto* next = new QPushButton(tr("Next open point"));
+    next->setObjectName("nextOpen");
+    next->setToolTip(tr("Go to the next place of this rep where a key position or a point is missing (N)."));
+    m_canvas = new MarkCanvas(bench);
+    m_guide = new FigureGuide;
+    m_loupe = new Loupe;
+    m_pegs = new QListWidget;
+    m_pegs->setAccessibleName(tr("Key positions"));
+    m_pegs->setFocusPolicy(Qt::NoFocus);
+    m_words = new QLabel;
+    m_words->setObjectName("strong");
+    m_words->setWordWrap(true);
+    m_words->setMinimumHeight(40);
+    m_ribbon = new Ribbon(bench, false);
+
+    auto* bar = new QHBoxLayout;
+    bar->addWidget(m_takes, 2);
+    bar->addWidget(m_reps, 1);
+    bar->addWidget(newRep);
+    bar->addWidget(m_play);
+    bar->addWidget(next);
+    auto* left = new QVBoxLayout;
+    left->setSpacing(6);
+    left->addLayout(bar);
+    left->addWidget(m_words);
+    left->addWidget(m_canvas, 1);
+    left->addWidget(m_ribbon);
+    auto* pegsTitle = new QLabel(tr("Key positions: press the number on its frame"));
+    pegsTitle->setObjectName("quiet");
+    pegsTitle->setWordWrap(true);
+    auto* right = new QVBoxLayout;
+    right->setSpacing(6);
+    right->addWidget(m_guide, 3);
+    right->addWidget(m_loupe, 2);
+    right->addWidget(pegsTitle);
+    right->addWidget(m_pegs, 3);
+    auto* side = new QWidget;
+    side->setFixedWidth(244);
+    side->setLayout(right);
+    right->setContentsMargins(0, 0, 0, 0);
+    auto* all = new QHBoxLayout(this);
+    all->setContentsMargins(10, 8, 10, 8);
+    all->addLayout(left, 1);
+    all->addWidget(side);
+
+    connect(newRep, &QPushButton::clicked, this, &MarkingPage::startRep);
+    connect(next, &QPushButton::clicked, this, &MarkingPage::nextOpen);
+    connect(m_play, &QPushButton::clicked, this, [this] {
+        if (m_player.isActive())
+            m_player.stop();
+        else if (const Take* take = m_bench.take())
+            m_player.start(static_cast<int>(1000.0 / std::max(1.0, timebaseOf(*take).fileRate().value)));
+        m_play->setText(m_player.isActive() ? tr("Pause") : tr("Play"));
+    });
+    connect(&m_player, &QTimer::timeout, this, [this] {
+        const int before = m_bench.frame();
+        m_bench.setFrame(before + 1);
+        if (m_bench.frame() == before)
+            m_play->click();
+    });
+    connect(m_takes, &QComboBox::activated, this, [this](int i) { m_bench.selectTake(m_takes->itemData(i).toLongLong()); });
+    connect(m_reps, &QComboBox::activated, this, [this](int i) { m_bench.selectRep(m_reps->itemData(i).toLongLong()); });
+    connect(m_pegs, &QListWidget::itemClicked, this, [this](QListWidgetItem* item) {
+        const Rep* rep = m_bench.rep();
+        const auto& p = m_bench.blueprint().positions[static_cast<std::size_t>(m_pegs->row(item))];
+        if (rep && rep->positions.contains(p.id))
+            m_bench.setFrame(rep->positions.at(p.id).frame.value);
+    });
+    connect(m_guide, &FigureGuide::chosen, this, [this](const QString& name) {
+        m_canvas->setLandmark(name.toStdString());
+        refresh();
+        m_canvas->setFocus();
+    });
+    connect(m_canvas, &MarkCanvas::marked, this, [this] { advance(); });
+    connect(m_canvas, &MarkCanvas::picked, this, [this] { refresh(); });
+    connect(m_canvas, &MarkCanvas::pointerAt, m_loupe, &Loupe::setCentre);
+    connect(&bench, &Workbench::selectionChanged, this, [this] {
+        refreshTakes();
+        showFrame();
+    });
+    connect(&bench, &Workbench::frameChanged, this, &MarkingPage::showFrame);
+    connect(&bench.book(), &Casebook::changed, this, [this](const ChangeSet& c) {
+        if (!c.takes.empty() || !c.reps.empty())
+            refreshTakes();
+        refresh();
+    });
+    connect(&bench.frames(), &FrameService::frameReady, this, [this](const QString& film, int frame, const QImage& picture) {
+        const Take* take = m_bench.take();
+        if (take && film == m_bench.filmPath(*take) && frame == m_bench.frame()) {
+            m_canvas->setPicture(picture);
+            m_loupe->setPicture(picture);
+        }
+    });
+    connect(&bench.frames(), &FrameService::frameFailed, this, [this](const QString& film, int frame, const QString& why) {
+        const Take* take = m_bench.take();
+        if (take && film == m_bench.filmPath(*take) && frame == m_bench.frame())
+            m_canvas->setMessage(why);
+    });
+    refreshTakes();
+    showFrame();
+}
+
+void MarkingPage::refreshTakes() {
+    m_takes->clear();
+    for (const auto& [id, take] : m_bench.data().takes) {
+        m_takes->addItem(QString("%1  (%2)").arg(q(take.title), repsOf(m_bench.data(), id).empty() ? tr("not marked") : tr("%n rep(s)", nullptr, static_cast<int>(repsOf(m_bench.data(), id).size()))),
+                         QVariant::fromValue<qlonglong>(id));
+        if (m_bench.take() && id == m_bench.take()->id)
+            m_takes->setCurrentIndex(m_takes->count() - 1);
+    }
+    m_reps->clear();
+    if (m_bench.take())
+        for (const Rep* r : repsOf(m_bench.data(), m_bench.take()->id)) {
+            m_reps->addItem(tr("Rep %1").arg(r->number), QVariant::fromValue<qlonglong>(r->id));
+            if (m_bench.rep() && r->id == m_bench.rep()->id)
+                m_reps->setCurrentIndex(m_reps->count() - 1);
+        }
+    m_reps->setEnabled(m_reps->count() > 0);
+}
+
+PositionId MarkingPage::positionHere() const {
+    const Rep* rep = m_bench.rep();
+    if (rep)
+        for (const auto& p : m_bench.blueprint().positions)
+            if (const auto it = rep->positions.find(p.id); it != rep->positions.end() && it->second.frame.value == m_bench.frame())
+                return p.id;
+    return {};
+}
+
+std::vector<LandmarkName> MarkingPage::wanted() const {
+    std::vector<LandmarkName> out;
+    const Take* take = m_bench.take();
+    if (!take)
+        return out;
+    auto roles = m_bench.blueprint().rolesAt(positionHere(), take->view);
+    if (roles.empty())
+        roles = m_bench.blueprint().rolesFor(take->view);
+    for (const auto& role : roles)
+        out.push_back(resolveRole(role, take->handedness));
+    return out;
+}
+
+std::set<LandmarkName> MarkingPage::markedHere() const {
+    std::set<LandmarkName> out;
+    const Take* take = m_bench.take();
+    if (take && m_bench.data().marks.contains(take->id))
+        for (const auto& [name, track] : m_bench.data().marks.at(take->id))
+            if (track.contains(FrameIndex(m_bench.frame())))
+                out.insert(name);
+    return out;
+}
+
+void MarkingPage::showFrame() {
+    const Take* take = m_bench.take();
+    if (!take) {
+        m_canvas->setMessage(tr("No film yet. Bring one in under Footage: drop a file on the window."));
+        refresh();
+        return;
+    }
+    const QImage picture = m_bench.frames().show(m_bench.filmPath(*take), m_bench.frame());
+    if (!picture.isNull()) {
+        m_canvas->setPicture(picture);
+        m_loupe->setPicture(picture);
+    } else if (m_canvas->picture().isNull()) {
+        m_canvas->setMessage(tr("Decoding the frame …"));
+    }
+    // On a new frame the guide asks for the first open landmark, unless one is being followed from frame to frame.
+    const auto list = wanted();
+    const auto marked = markedHere();
+    if (std::find(list.begin(), list.end(), m_canvas->landmark()) == list.end() || !positionHere().empty()) {
+        const auto open = std::find_if(list.begin(), list.end(), [&](const auto& n) { return !marked.contains(n); });
+        m_canvas->setLandmark(open != list.end() ? *open : list.empty() ? LandmarkName() : list.front());
+    }
+    refresh();
+}
+
+void MarkingPage::refresh() {
+    const Take* take = m_bench.take();
+    m_guide->setState(wanted(), markedHere(), m_canvas->landmark(), take ? take->handedness : Side::right);
+    const Rep* rep = m_bench.rep();
+    const int scroll = m_pegs->currentRow();
+    m_pegs->clear();
+    const auto needed = take ? positionsFor(m_bench.blueprint(), take->view) : std::vector<PositionId>();
+    int n = 0;
+    for (const auto& p : m_bench.blueprint().positions) {
+        ++n;
+        QString state = std::find(needed.begin(), needed.end(), p.id) == needed.end() ? tr("not needed in this view") : tr("to place");
+        if (rep && rep->positions.contains(p.id)) {
+            const auto missing = missingAt(m_bench.data(), m_bench.blueprint(), *rep, p.id);
+            state = missing.empty() ? tr("frame %1").arg(rep->positions.at(p.id).frame.value)
+                                    : tr("frame %1, %n open", nullptr, static_cast<int>(missing.size())).arg(rep->positions.at(p.id).frame.value);
+        }
+        auto* item = new QListWidgetItem(QString("%1  %2\n     %3").arg(n).arg(q(p.name), state));
+        item->setToolTip(q(p.words));
+        m_pegs->addItem(item);
+        if (positionHere() == p.id)
+            item->setSelected(true);
+    }
+    m_pegs->setCurrentRow(scroll, QItemSelectionModel::NoUpdate);
+    m_canvas->update();
+    say();
+}
+
+void MarkingPage::say() {
+    const Take* take = m_bench.take();
+    const Rep* rep = m_bench.rep();
+    if (!take) {
+        m_words->setText(tr("Bring in a film first."));
+        return;
+    }
+    const auto needed = positionsFor(m_bench.blueprint(), take->view);
+    const KeyPosition* open = nullptr;
+    for (const auto& id : needed)
+        if (!open && (!rep || !rep->positions.contains(id)))
+            open = m_bench.blueprint().position(id);
+    const PositionId here = positionHere();
+    const auto missing = rep && !here.empty() ? missingAt(m_bench.data(), m_bench.blueprint(), *rep, here) : std::vector<LandmarkName>();
+    if (!missing.empty()) {
+        m_words->setText(tr("%1: click the %2. %n point(s) to go on this frame.", nullptr, static_cast<int>(missing.size()))
+                             .arg(q(m_bench.blueprint().position(here)->name), q(spoken(m_canvas->landmark()))));
+    } else if (open) {
+        m_words->setText(tr("Step to “%1” with the arrow keys and press %2. %3")
+                             .arg(q(open->name)).arg(m_bench.blueprint().positionOrder(open->id) + 1).arg(q(open->words)));
+    } else if (rep) {
+        bool done = true;
+        for (const auto& id : needed)
+            done = done && missingAt(m_bench.data(), m_bench.blueprint(), *rep, id).empty();
+        if (done)
+            m_words->setText(tr("Rep %1 is marked. Press R to start the next one, or look at the Mirror.").arg(rep->number));
+        else
+            m_words->setText(tr("All key positions are placed. Press N for the next open point."));
+    }
+}
+
+void MarkingPage::advance() {
+    const auto list = wanted();
+    const auto marked = markedHere();
+    const auto at = std::find(list.begin(), list.end(), m_canvas->landmark());
+    // The next open one after this in the guided order, then from the start again.
+    const auto isOpen = [&](const LandmarkName& n) { return !marked.contains(n); };
+    auto next = at == list.end() ? list.end() : std::find_if(std::next(at), list.end(), isOpen);
+    if (next == list.end())
+        next = std::find_if(list.begin(), list.end(), isOpen);
+    if (next != list.end() && !positionHere().empty())
+        m_canvas->setLandmark(*next);
+    refresh();
+}
+
+void MarkingPage::startRep() {
+    const Take* take = m_bench.take();
+    if (!take)
+        return;
+    const int frame = m_bench.frame();
+    if (const Id rep = m_bench.book().addRep(take->id)) {
+        m_bench.selectRep(rep);
+        m_bench.setFrame(frame);
+    }
+    m_canvas->setFocus();
+}
+
+void MarkingPage::placePeg(int index) {
+    const auto& positions = m_bench.blueprint().positions;
+    const Take* take = m_bench.take();
+    if (!take || index < 0 || index >= static_cast<int>(positions.size()))
+        return;
+    if (!m_bench.rep())
+        startRep();
+    if (const Rep* rep = m_bench.rep())
+        m_bench.book().placePosition(rep->id, positions[static_cast<std::size_t>(index)].id, FrameIndex(m_bench.frame()));
+    showFrame();
+}
+
+void MarkingPage::nextOpen() {
+    const Take* take = m_bench.take();
+    const Rep* rep = m_bench.rep();
+    if (!take || !rep)
+        return;
+    for (const auto& id : positionsFor(m_bench.blueprint(), take->view))
+        if (const auto missing = missingAt(m_bench.data(), m_bench.blueprint(), *rep, id); !missing.empty()) {
+            m_bench.setFrame(rep->positions.at(id).frame.value);
+            m_canvas->setLandmark(missing.front());
+            refresh();
+            m_canvas->setFocus();
+            return;
+        }
+    say();
+}
+
+void MarkingPage::toPeg(int direction) {
+    const Rep* rep = m_bench.rep();
+    if (!rep)
+        return;
+    std::optional<int> best;
+    for (const auto& [id, p] : rep->positions) {
+        const int d = (p.frame.value - m_bench.frame()) * direction;
+        if (d > 0 && (!best || d < (*best - m_bench.frame()) * direction))
+            best = p.frame.value;
+    }
+    if (best)
+        m_bench.setFrame(*best);
+}
+
+void MarkingPage::keyPressEvent(QKeyEvent* e) {
+    const bool alt = e->modifiers() & Qt::AltModifier, shift = e->modifiers() & Qt::ShiftModifier;
+    const double step = shift ? 0.1 : 1.0;
+    const int frames = shift ? 10 : 1;
+    switch (e->key()) {
+    case Qt::Key_Left:
+        alt ? static_cast<void>(m_canvas->nudge(-step, 0)) : m_bench.setFrame(m_bench.frame() - frames);
+        return;
+    case Qt::Key_Right:
+        alt ? static_cast<void>(m_canvas->nudge(step, 0)) : m_bench.setFrame(m_bench.frame() + frames);
+        return;
+    case Qt::Key_Up:
+        alt ? static_cast<void>(m_canvas->nudge(0, -step)) : toPeg(-1);
+        return;
+    case Qt::Key_Down:
+        alt ? static_cast<void>(m_canvas->nudge(0, step)) : toPeg(1);
+        return;
+    case Qt::Key_Home:
+        m_bench.setFrame(0);
+        return;
+    case Qt::Key_End:
+        m_bench.setFrame(1 << 30);
+        return;
+    case Qt::Key_Space:
+        m_play->click();
+        return;
+    case Qt::Key_N:
+        nextOpen();
+        return;
+    case Qt::Key_R:
+        startRep();
+        return;
+    case Qt::Key_F:
+        m_canvas->fit();
+        return;
+    case Qt::Key_Plus:
+        m_canvas->zoomBy(1.5, QPointF(m_canvas->width() / 2.0, m_canvas->height() / 2.0));
+        return;
+    case Qt::Key_Minus:
+        m_canvas->zoomBy(1 / 1.5, QPointF(m_canvas->width() / 2.0, m_canvas->height() / 2.0));
+        return;
+    case Qt::Key_Delete:
+    case Qt::Key_Backspace:
+        m_canvas->removeCurrent();
+        return;
+    default:
+        break;
+    }
+    if (e->key() >= Qt::Key_1 && e->key() <= Qt::Key_9 && !(e->modifiers() & Qt::ControlModifier)) {
+        placePeg(e->key() - Qt::Key_1);
+        return;
+    }
+    QWidget::keyPressEvent(e);
+}
+
+} // namespace riflesso

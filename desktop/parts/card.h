@@ -1,0 +1,72 @@
+#pragma once
+/// \file
+/// A titled panel, and a filter that tells when an editor is left.
+
+#include <QEvent>
+#include <QFrame>
+#include <QLabel>
+#include <QVBoxLayout>
+
+#include <functional>
+
+namespace riflesso {
+
+/// A panel with a strong title; put things into body().
+class Card : public QFrame {
+public:
+    explicit Card(const QString& title, QWidget* parent = nullptr) : QFrame(parent) {
+        setObjectName("card");
+        auto* layout = new QVBoxLayout(this);
+        layout->setContentsMargins(12, 9, 12, 9);
+        layout->setSpacing(6);
+        if (!title.isEmpty()) {
+            auto* label = new QLabel(title);
+            label->setObjectName("strong");
+            label->setWordWrap(true);
+            layout->addWidget(label);
+        }
+        m_body = new QVBoxLayout;
+        m_body->setSpacing(5);
+        layout->addLayout(m_body, 1);
+    }
+    [[nodiscard]] QVBoxLayout* body() const { return m_body; }
+
+private:
+    QVBoxLayout* m_body;
+};
+
+/// Calls back when the watched widget loses the focus: text areas have no editingFinished.
+class LeaveFilter : public QObject {
+public:
+    LeaveFilter(QObject* watched, std::function<void()> left) : QObject(watched), m_left(std::move(left)) {}
+    bool eventFilter(QObject*, QEvent* e) override {
+        if (e->type() == QEvent::FocusOut)
+            m_left();
+        return false;
+    }
+
+private:
+    std::function<void()> m_left;
+};
+
+/// Removes everything a layout holds, widgets too, so that it can be filled anew.
+inline void clearLayout(QLayout* layout) {
+    while (QLayoutItem* item = layout->takeAt(0)) {
+        if (item->widget())
+            item->widget()->deleteLater();
+        if (item->layout())
+            clearLayout(item->layout());
+        delete item;
+    }
+}
+
+/// A label that wraps, with a style name of the theme's ("quiet", "strong", "caution", "").
+inline QLabel* wrapped(const QString& text, const char* style = "") {
+    auto* label = new QLabel(text);
+    label->setObjectName(style);
+    label->setWordWrap(true);
+    label->setTextInteractionFlags(Qt::TextSelectableByMouse);
+    return label;
+}
+
+} // namespace riflesso

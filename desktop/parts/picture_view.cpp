@@ -1,0 +1,115 @@
+#include "desktop/parts/picture_view.h"
+
+#include "desktop/theme/theme.h"
+
+#include <QMouseEvent>
+#include <QPainter>
+#include <QWheelEvent>
+
+#include <algorithm>
+
+namespace riflesso {
+
+PictureView::PictureView(QWidget* parent) : QWidget(parent) {
+    setMouseTracking(true);
+    setAttribute(Qt::WA_OpaquePaintEvent);
+}
+
+void PictureView::setPicture(const QImage& picture) {
+    const bool sizeChanged = picture.size() != m_picture.size();
+    m_picture = picture;
+    if (sizeChanged)
+        fit();
+    update();
+}
+
+void PictureView::setMessage(const QString& message) {
+    m_message = message;
+    m_picture = {};
+    update();
+}
+
+void PictureView::fit() {
+    m_zoom = 1.0;
+    m_centre = QPointF(m_picture.width() / 2.0, m_picture.height() / 2.0);
+    update();
+}
+
+QTransform PictureView::toView() const {
+    if (m_picture.isNull())
+        return {};
+    const double base = std::min(width() / double(m_picture.width()), height() / double(m_picture.height()));
+    const double scale = base * m_zoom;
+    QTransform t;
+    t.translate(width() / 2.0, height() / 2.0);
+    t.scale(scale, scale);
+    t.translate(-m_centre.x(), -m_centre.y());
+    return t;
+}
+
+QPointF PictureView::toPicture(QPointF view) const { return toView().inverted().map(view); }
+
+void PictureView::zoomBy(double factor, QPointF at) {
+    if (m_picture.isNull())
+        return;
+    const QPointF before = toPicture(at);
+    m_zoom = std::clamp(m_zoom * factor, 1.0, 24.0);
+    if (m_zoom <= 1.001) {
+        fit();
+        return;
+    }
+    m_centre += before - toPicture(at); // what is under the pointer stays there
+    update();
+}
+
+void PictureView::paintEvent(QPaintEvent*) {
+    QPainter painter(this);
+    painter.fillRect(rect(), theme().stage);
+    if (m_picture.isNull()) {
+        painter.setPen(theme().quiet);
+        painter.setFont(typeface(Type::strong));
+        painter.drawText(rect().adjusted(40, 20, -40, -20), Qt::AlignCenter | Qt::TextWordWrap, m_message);
+        return;
+    }
+    painter.setRenderHint(QPainter::SmoothPixmapTransform, m_zoom < 4.0); // far in, the pixels themselves are wanted
+    painter.setTransform(toView());
+    painter.drawImage(0, 0, m_picture);
+    painter.resetTransform();
+    paintOver(painter);
+}
+
+void PictureView::wheelEvent(QWheelEvent* e) { zoomBy(e->angleDelta().y() > 0 ? 1.25 : 0.8, e->position()); }
+
+void PictureView::mousePressEvent(QMouseEvent* e) {
+    setFocus();
+    if (e->button() == Qt::MiddleButton || (e->button() == Qt::LeftButton && e->modifiers() & Qt::ShiftModifier)) {
+        m_panning = true;
+        m_last = e->position();
+    } else if (e->button() == Qt::LeftButton && !m_picture.isNull()) {
+        m_pressed = true;
+        pointerPressed(toPicture(e->position()), e->modifiers());
+    }
+}
+
+void PictureView::mouseMoveEvent(QMouseEvent* e) {
+    if (m_panning) {
+        m_centre -= (toPicture(e->position()) - toPicture(m_last));
+        m_last = e->position();
+        update();
+    } else if (!m_picture.isNull()) {
+        pointerMoved(toPicture(e->position()), m_pressed);
+    }
+}
+
+void PictureView::mouseReleaseEvent(QMouseEvent* e) {
+    if (m_panning) {
+        m_panning = false;
+    } else if (m_pressed && e->button() == Qt::LeftButton) {
+        m_pressed = false;
+        pointerReleased(toPicture(e->position()));
+    }
+}
+
+void PictureView::resizeEvent(QResizeEvent*) { update(); }
+
+} // namespace riflesso

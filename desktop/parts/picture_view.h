@@ -1,0 +1,54 @@
+#pragma once
+/// \file
+/// A picture that zooms under the pointer and pans; the base of all frame views.
+
+#include <QImage>
+#include <QTransform>
+#include <QWidget>
+
+namespace riflesso {
+
+/// Wheel: zoom at the pointer. Middle button, or Shift + left: pan. F or double-click on empty ground: fit.
+/// Subclasses paint over it with toView() and hear pointer events in picture pixels.
+class PictureView : public QWidget {
+    Q_OBJECT
+public:
+    explicit PictureView(QWidget* parent = nullptr);
+
+    void setPicture(const QImage& picture);
+    void setMessage(const QString& message); ///< shown when there is no picture
+    [[nodiscard]] const QImage& picture() const { return m_picture; }
+
+    [[nodiscard]] QTransform toView() const; ///< picture pixels to widget
+    [[nodiscard]] QPointF toPicture(QPointF view) const;
+    [[nodiscard]] double zoom() const { return m_zoom; }
+    void fit();
+    void zoomBy(double factor, QPointF at);
+
+    [[nodiscard]] QSize sizeHint() const override { return {800, 450}; }
+    [[nodiscard]] QSize minimumSizeHint() const override { return {320, 180}; }
+
+protected:
+    virtual void paintOver(QPainter&) {}
+    virtual void pointerPressed(QPointF, Qt::KeyboardModifiers) {}
+    virtual void pointerMoved(QPointF, bool /*pressed*/) {}
+    virtual void pointerReleased(QPointF) {}
+
+    void paintEvent(QPaintEvent*) override;
+    void wheelEvent(QWheelEvent* e) override;
+    void mousePressEvent(QMouseEvent* e) override;
+    void mouseMoveEvent(QMouseEvent* e) override;
+    void mouseReleaseEvent(QMouseEvent* e) override;
+    void resizeEvent(QResizeEvent*) override;
+
+private:
+    QImage m_picture;
+    QString m_message;
+    double m_zoom = 1.0; // 1 = fits
+    QPointF m_centre;    // in the picture, what stands in the middle of the view
+    bool m_panning = false;
+    bool m_pressed = false;
+    QPointF m_last;
+};
+
+} // namespace riflesso

@@ -1,0 +1,71 @@
+#include "desktop/shell/case_view.h"
+
+#include "desktop/brief/brief_page.h"
+#include "desktop/findings/findings_page.h"
+#include "desktop/mirror/mirror_page.h"
+#include "desktop/programme/programme_page.h"
+#include "desktop/progress/progress_page.h"
+
+#include <QHBoxLayout>
+#include <QVBoxLayout>
+
+namespace riflesso {
+
+CaseView::CaseView(std::unique_ptr<Casebook> book) : m_bench(std::move(book)) {
+    m_strip = new CaseStrip(m_bench);
+    m_path = new PathStrip(m_bench);
+    m_pages = new QStackedWidget;
+    m_footage = new FootagePage(m_bench);
+    m_marking = new MarkingPage(m_bench);
+    m_handover = new HandoverPage(m_bench);
+    QWidget* pages[] = {new BriefPage(m_bench),     m_footage, m_marking, new MirrorPage(m_bench), new FindingsPage(m_bench), new ProgrammePage(m_bench),
+                        new PracticePage(m_bench), new ProgressPage(m_bench), m_handover};
+    for (QWidget* p : pages)
+        m_pages->addWidget(p);
+
+    m_error = new QFrame;
+    m_error->setObjectName("card");
+    m_errorText = new QLabel;
+    m_errorText->setObjectName("caution");
+    m_errorText->setWordWrap(true);
+    m_errorText->setTextInteractionFlags(Qt::TextSelectableByMouse);
+    auto* close = new QPushButton(tr("Understood"));
+    auto* errorLine = new QHBoxLayout(m_error);
+    errorLine->addWidget(m_errorText, 1);
+    errorLine->addWidget(close);
+    m_error->hide();
+
+    auto* all = new QVBoxLayout(this);
+    all->setContentsMargins(0, 0, 0, 0);
+    all->setSpacing(0);
+    all->addWidget(m_strip);
+    all->addWidget(m_path);
+    all->addWidget(m_error);
+    all->addWidget(m_pages, 1);
+
+    connect(close, &QPushButton::clicked, m_error, &QWidget::hide);
+    connect(m_path, &PathStrip::chosen, this, &CaseView::show);
+    connect(&m_bench, &Workbench::workspaceWanted, this, &CaseView::show);
+    connect(&m_bench.book(), &Casebook::failed, this, &CaseView::showError);
+    connect(m_footage, &FootagePage::failed, this, &CaseView::showError);
+    connect(m_handover, &HandoverPage::failed, this, &CaseView::showError);
+    connect(m_footage, &FootagePage::said, this, &CaseView::said);
+    connect(m_handover, &HandoverPage::said, this, &CaseView::said);
+    show(m_bench.data().takes.empty() ? Workspace::brief : Workspace::findings);
+}
+
+void CaseView::show(Workspace w) {
+    m_pages->setCurrentIndex(static_cast<int>(w));
+    m_path->setCurrent(w);
+    if (w == Workspace::marking)
+        m_marking->canvas()->setFocus();
+    else
+        m_pages->currentWidget()->setFocus();
+}
+
+void CaseView::showError(const QString& message) {
+    m_errorText->setText(message);
+    m_error->show();
+}
+
+} // namespace riflesso

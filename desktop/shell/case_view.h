@@ -1,0 +1,46 @@
+#pragma once
+/// \file
+/// An open case: the strips and the nine workspaces.
+
+#include "desktop/footage/footage_page.h"
+#include "desktop/handover/handover_page.h"
+#include "desktop/marking/marking_page.h"
+#include "desktop/practice/practice_page.h"
+#include "desktop/shell/strips.h"
+
+#include <QStackedWidget>
+
+namespace riflesso {
+
+class CaseView : public QWidget {
+    Q_OBJECT
+public:
+    explicit CaseView(std::unique_ptr<Casebook> book);
+    void show(Workspace w);
+    [[nodiscard]] Workspace current() const { return static_cast<Workspace>(m_pages->currentIndex()); }
+    Workbench& bench() { return m_bench; }
+    [[nodiscard]] QWidget* page(Workspace w) const { return m_pages->widget(static_cast<int>(w)); }
+    [[nodiscard]] FootagePage* footage() const { return m_footage; }
+    [[nodiscard]] MarkingPage* marking() const { return m_marking; }
+    [[nodiscard]] HandoverPage* handover() const { return m_handover; }
+    [[nodiscard]] CaseStrip* strip() const { return m_strip; }
+    [[nodiscard]] PathStrip* path() const { return m_path; }
+    void showError(const QString& message);
+    [[nodiscard]] QString shownError() const { return m_error->isVisible() ? m_errorText->text() : QString(); }
+
+signals:
+    void said(const QString& message);
+
+private:
+    Workbench m_bench;
+    CaseStrip* m_strip;
+    PathStrip* m_path;
+    QWidget* m_error;
+    QLabel* m_errorText;
+    QStackedWidget* m_pages;
+    FootagePage* m_footage;
+    MarkingPage* m_marking;
+    HandoverPage* m_handover;
+};
+
+} // namespace riflesso

@@ -1,0 +1,43 @@
+#include "desktop/shell/walk.h"
+
+#include <QApplication>
+#include <QDir>
+#include <QElapsedTimer>
+#include <QThread>
+
+namespace riflesso {
+
+bool settle(MainWindow& window, int milliseconds) {
+    QElapsedTimer clock;
+    clock.start();
+    int quiet = 0; // painting may ask for more stills: it must stay quiet for a few rounds
+    while (clock.elapsed() < milliseconds) {
+        QApplication::processEvents();
+        QApplication::sendPostedEvents(nullptr, QEvent::DeferredDelete);
+        CaseView* view = window.caseView();
+        const bool busy = view && (view->bench().book().analysing() || !view->bench().frames().idle() || view->handover()->busy());
+        quiet = busy ? 0 : quiet + 1;
+        if (quiet > 6)
+            return true;
+        QThread::msleep(10);
+    }
+    return false;
+}
+
+Status walk(MainWindow& window, const QString& folder) {
+    if (!QDir().mkpath(folder))
+        return Error{"the folder for the pictures cannot be made", folder.toStdString(), {}, {}};
+    window.show();
+    settle(window);
+    for (int i = 0; i < kWorkspaces; ++i) {
+        const auto w = static_cast<Workspace>(i);
+        window.caseView()->show(w);
+        settle(window);
+        const QString file = QString("%1/%2-%3.png").arg(folder).arg(i + 1).arg(workspaceName(w).toLower());
+        if (!window.grab().save(file))
+            return Error{"a picture could not be written", file.toStdString(), {}, "is the disk full?"};
+    }
+    return Done{};
+}
+
+} // namespace riflesso

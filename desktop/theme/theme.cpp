@@ -1,0 +1,94 @@
+#include "desktop/theme/theme.h"
+
+#include <QApplication>
+#include <QFontDatabase>
+
+static void initTheme() { Q_INIT_RESOURCE(theme); }
+
+namespace riflesso {
+namespace {
+Theme& current() {
+    static Theme t = Theme::light();
+    return t;
+}
+} // namespace
+
+Theme Theme::light() {
+    return {false,           QColor("#eef1f2"), QColor("#fbfcfc"), QColor("#ffffff"), QColor("#d9dfe1"), QColor("#1a2226"), QColor("#505c63"),
+            QColor("#c3ccd0"), QColor("#2f4858"), QColor("#ffffff"), QColor("#7d3b0e"), huesFor(false)};
+}
+
+Theme Theme::night() {
+    return {true,            QColor("#13181b"), QColor("#1b2226"), QColor("#232c31"), QColor("#0c1012"), QColor("#e8edef"), QColor("#a3b0b6"),
+            QColor("#36434a"), QColor("#c9dbe4"), QColor("#13181b"), QColor("#f0b98c"), huesFor(true)};
+}
+
+QString Theme::styleSheet() const {
+    const auto c = [](const QColor& colour) { return colour.name(); };
+    QString s = R"(
+QWidget { background: @ground; color: @text; font-family: "Lato"; font-size: 13px; }
+QFrame#card, QWidget#card { background: @panel; border: 1px solid @line; border-radius: 6px; }
+QFrame#card QLabel, QFrame#card QCheckBox, QFrame#card QWidget#plain { background: transparent; border: none; }
+QLabel { background: transparent; }
+QLabel#title { font-size: 20px; font-weight: bold; }
+QLabel#strong { font-size: 15px; font-weight: bold; }
+QLabel#quiet { color: @quiet; font-size: 12px; }
+QLabel#caution { color: @caution; font-size: 12px; }
+QLabel#athlete { color: @athlete; font-weight: bold; }
+QLabel#model { color: @model; font-weight: bold; }
+QPushButton { background: @panel; border: 1px solid @line; border-radius: 5px; padding: 5px 11px; }
+QPushButton:hover { border-color: @quiet; }
+QPushButton:disabled { color: @quiet; border-style: dashed; }
+QPushButton:focus, QLineEdit:focus, QPlainTextEdit:focus, QComboBox:focus, QSpinBox:focus, QDoubleSpinBox:focus, QDateEdit:focus, QListWidget:focus, QTreeWidget:focus, QCheckBox:focus { border: 2px solid @model; }
+QPushButton#next { background: @accent; color: @onAccent; border-color: @accent; font-weight: bold; padding: 6px 14px; }
+QPushButton:checked { background: @accent; color: @onAccent; }
+QLineEdit, QPlainTextEdit, QComboBox, QSpinBox, QDoubleSpinBox, QDateEdit, QListWidget, QTreeWidget, QTableWidget { background: @field; border: 1px solid @line; border-radius: 4px; padding: 3px; selection-background-color: @accent; selection-color: @onAccent; }
+QComboBox QAbstractItemView { background: @field; selection-background-color: @accent; selection-color: @onAccent; }
+QTreeWidget::item, QListWidget::item { padding: 4px 2px; }
+QTreeWidget::item:selected, QListWidget::item:selected { background: @accent; color: @onAccent; }
+QHeaderView::section { background: @panel; border: none; border-bottom: 1px solid @line; padding: 4px; }
+QScrollArea { border: none; }
+QScrollBar:vertical { background: transparent; width: 10px; } QScrollBar::handle:vertical { background: @line; border-radius: 4px; min-height: 30px; }
+QScrollBar:horizontal { background: transparent; height: 10px; } QScrollBar::handle:horizontal { background: @line; border-radius: 4px; min-width: 30px; }
+QScrollBar::add-line, QScrollBar::sub-line { width: 0; height: 0; }
+QSplitter::handle { background: @line; } QSplitter::handle:horizontal { width: 3px; } QSplitter::handle:vertical { height: 3px; }
+QToolTip { background: @text; color: @ground; border: none; padding: 5px; }
+QMenu { background: @panel; border: 1px solid @line; } QMenu::item:selected { background: @accent; color: @onAccent; }
+QStatusBar { color: @quiet; }
+)";
+    const std::pair<const char*, QColor> names[] = {{"@ground", ground}, {"@panel", panel}, {"@field", field}, {"@onAccent", onAccent}, {"@text", text}, {"@quiet", quiet},
+                                                    {"@line", line}, {"@accent", accent}, {"@caution", caution}, {"@athlete", hues.athlete}, {"@model", hues.model}};
+    for (const auto& [name, colour] : names)
+        s.replace(name, c(colour));
+    return s;
+}
+
+const Theme& theme() { return current(); }
+
+void useTheme(const Theme& t) {
+    current() = t;
+    if (qApp) {
+        qApp->setStyleSheet(t.styleSheet());
+        for (QWidget* w : QApplication::topLevelWidgets())
+            w->update();
+    }
+}
+
+bool loadFonts() {
+    initTheme();
+    bool all = true;
+    for (const char* face : {"Regular", "Semibold", "Bold"})
+        all = QFontDatabase::addApplicationFont(QString(":/fonts/Lato-%1.ttf").arg(face)) >= 0 && all;
+    QApplication::setFont(typeface(Type::body));
+    return all;
+}
+
+QFont typeface(Type size, bool bold) {
+    constexpr int pixels[] = {11, 13, 15, 20, 40};
+    QFont f("Lato");
+    f.setPixelSize(pixels[static_cast<int>(size)]);
+    f.setBold(bold);
+    return f;
+}
+
+} // namespace riflesso
