@@ -39,11 +39,19 @@ QRectF bodyBox(const std::map<LandmarkName, QPointF>& points, QSizeF picture, do
         const double w = std::min(picture.width(), picture.height() * aspect);
         return {(picture.width() - w) / 2, 0, w, w / aspect};
     }
-    const double margin = box.height() * 0.16 + 12;
-    box.adjust(-margin, -margin, margin, margin * 0.7);
-    const double h = std::max(box.height(), box.width() / aspect);
+    const double margin = box.height() * 0.07 + 8;
+    box.adjust(-margin, -margin - box.height() * 0.09, margin, margin); // the head is marked at its middle
+    const double fits = std::min(picture.height(), picture.width() / aspect); // no dark bars while the body fits without
+    const double needed = std::max(box.height(), box.width() / aspect);
+    const double h = needed > fits && box.height() <= fits && box.width() / aspect <= fits * 1.02 ? fits : needed;
     const QPointF c = box.center();
-    return {c.x() - h * aspect / 2, c.y() - h / 2, h * aspect, h};
+    QRectF crop(c.x() - h * aspect / 2, c.y() - h / 2, h * aspect, h);
+    // Rather off centre than over the picture's edge, as long as the picture is large enough.
+    if (crop.width() <= picture.width())
+        crop.moveLeft(std::clamp(crop.left(), 0.0, picture.width() - crop.width()));
+    if (crop.height() <= picture.height())
+        crop.moveTop(std::clamp(crop.top(), 0.0, picture.height() - crop.height()));
+    return crop;
 }
 
 void drawFigure(QPainter& painter, const std::map<LandmarkName, QPointF>& points, const QTransform& toTarget, Facing facing, QColor colour, double width) {
@@ -103,7 +111,12 @@ void drawWedge(QPainter& painter, QPointF a, QPointF vertex, QPointF c, QColor c
     const QFontMetricsF metrics(painter.font());
     const QSizeF size(metrics.horizontalAdvance(text) + 10, metrics.height() + 2);
     const QPointF at = vertex + QPointF(std::cos(out), -std::sin(out)) * (16 + size.width() / 2);
-    const QRectF plate(at.x() - size.width() / 2, at.y() - size.height() / 2, size.width(), size.height());
+    QRectF plate(at.x() - size.width() / 2, at.y() - size.height() / 2, size.width(), size.height());
+    if (painter.hasClipping()) { // inside the still it belongs to
+        const QRectF room = painter.clipBoundingRect().adjusted(2, 2, -2, -2);
+        plate.moveLeft(std::clamp(plate.left(), room.left(), std::max(room.left(), room.right() - plate.width())));
+        plate.moveTop(std::clamp(plate.top(), room.top(), std::max(room.top(), room.bottom() - plate.height())));
+    }
     painter.setPen(Qt::NoPen);
     painter.setBrush(QColor(12, 16, 20, 205));
     painter.drawRoundedRect(plate, 4, 4);
@@ -125,7 +138,7 @@ void drawStill(QPainter& painter, const QRectF& target, const QImage& picture, c
         t.scale(target.width() / source.width(), target.height() / source.height());
         t.translate(-source.x(), -source.y());
         painter.drawImage(t.mapRect(QRectF(picture.rect())), picture);
-        drawFigure(painter, points, t, facing, colour, 2.4);
+        drawFigure(painter, points, t, facing, colour, std::clamp(target.height() / 95.0, 1.1, 2.4));
     }
     painter.restore();
 }

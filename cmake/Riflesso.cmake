@@ -20,6 +20,8 @@ function(riflesso_test name)
   set_target_properties(${name} PROPERTIES AUTOMOC ON RUNTIME_OUTPUT_DIRECTORY ${PROJECT_BINARY_DIR}/tests)
   target_include_directories(${name} PRIVATE ${PROJECT_SOURCE_DIR})
   target_link_libraries(${name} PRIVATE ${T_LINKS} Qt6::Test riflesso_warnings)
+  # Tests need not be quick; -O1 builds them in half the time. g++ 12 raises a false alarm on variants of optionals.
+  target_compile_options(${name} PRIVATE $<$<CONFIG:Release>:-O1> -Wno-maybe-uninitialized)
   target_compile_definitions(${name} PRIVATE
     RIFLESSO_SOURCE_DIR="${PROJECT_SOURCE_DIR}"
     RIFLESSO_BIN_DIR="${PROJECT_BINARY_DIR}/bin"
@@ -27,7 +29,7 @@ function(riflesso_test name)
     RIFLESSO_SCRATCH_DIR="${PROJECT_BINARY_DIR}/tests")
   add_test(NAME ${name} COMMAND ${name})
   set_tests_properties(${name} PROPERTIES TIMEOUT 600
-    ENVIRONMENT "QT_QPA_PLATFORM=offscreen;XDG_RUNTIME_DIR=/tmp;${T_ENVIRONMENT}" LABELS "${T_LABELS}")
+    ENVIRONMENT "QT_QPA_PLATFORM=offscreen;${T_ENVIRONMENT}" LABELS "${T_LABELS}")
   if(T_FILMS)
     set_tests_properties(${name} PROPERTIES FIXTURES_REQUIRED demo_films)
   endif()

@@ -154,7 +154,10 @@ QString pageTwo(const Blueprint& b, const Analysis& a) {
     QString h = "<h2 class=newpage style=\"page-break-before:always\">Drills, in this order</h2><table width=\"100%\" cellspacing=0 cellpadding=3>";
     for (const auto& id : a.plan.ladder) {
         const Drill& d = *b.drill(id);
-        h += QString("<tr><td><b>%1</b><br><span class=quiet>%2, %3</span></td><td>%4 <b>&ldquo;%5&rdquo;</b>%6</td></tr>")
+        // The athlete takes home what these two weeks hold, not the whole ladder.
+        if (std::none_of(a.plan.blocks.begin(), a.plan.blocks.end(), [&](const PlannedBlock& p) { return p.drill == id; }))
+            continue;
+        h += QString("<tr><td width=\"27%\"><b>%1</b><br><span class=quiet>%2, %3</span></td><td>%4 <b>&ldquo;%5&rdquo;</b>%6</td></tr>")
                  .arg(escaped(d.name), escaped(std::string(kStageNames[static_cast<std::size_t>(d.stage)])), escaped(doseWords(d.dose)), escaped(d.how), escaped(d.cue),
                       d.caution.empty() ? QString() : QString("<br><span class=caution>Caution: %1</span>").arg(escaped(d.caution)));
     }
@@ -162,16 +165,24 @@ QString pageTwo(const Blueprint& b, const Analysis& a) {
     if (!a.plan.infeasible.empty())
         h += QString("<p>%1</p>").arg(escaped(a.plan.infeasible));
     QStringList days;
-    for (const auto& block : a.plan.blocks)
-        if (!block.home)
-            days << QString("%1: %2 (%3 min)").arg(q(dayWords(block.day)), escaped(b.drill(block.drill)->name)).arg(block.minutes);
+    Day last{};
+    for (const auto& block : a.plan.blocks) {
+        if (block.home)
+            continue;
+        const QString what = QString("%1 (%2 min)").arg(escaped(b.drill(block.drill)->name)).arg(block.minutes);
+        if (!days.isEmpty() && block.day == last)
+            days.last() += ", " + what;
+        else
+            days << QString("<b>%1</b>: %2").arg(q(dayWords(block.day)), what);
+        last = block.day;
+    }
     const auto home = std::find_if(a.plan.blocks.begin(), a.plan.blocks.end(), [](const PlannedBlock& p) { return p.home; });
     h += "<p>" + days.join("<br>") + "</p>";
     if (home != a.plan.blocks.end())
         h += QString("<p>Every other training day, two minutes at home: %1.</p>").arg(escaped(b.drill(home->drill)->name));
     for (const auto& n : a.plan.notes)
         h += QString("<p>%1</p>").arg(escaped(n));
-    h += "<h2>All measures</h2><table width=\"100%\" cellspacing=0 cellpadding=2><tr><th align=left>Measure</th><th align=right>Value &plusmn; u</th><th align=right>Band</th><th align=left></th></tr>";
+    h += "<h2>All measures</h2><table width=\"100%\" cellspacing=0 cellpadding=1><tr><th align=left>Measure</th><th align=right>Value &plusmn; u</th><th align=right>Band</th><th align=left></th></tr>";
     for (const auto& d : a.deviations)
         h += measureRow(b, d);
     h += "</table><p class=quiet>&#9675; inside the band, &#9679; outside, &#9680; undecided. u is the standard uncertainty from the marks and from the instant of the key position.</p>";

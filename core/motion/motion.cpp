@@ -79,6 +79,17 @@ void smoothRun(const Run& run, const Timebase& time, const MotionOptions& option
         gridTimes[static_cast<std::size_t>(i)] = t.front() + i * step;
     const Spline backX(gridTimes, sx), backY(gridTimes, sy);
 
+    // Winter's cut-off lets as much noise pass as movement is lost: over the whole run that loss is what the residuals
+    // hold beyond the noise. It is the least bias any frame is given; fast moments are given more below.
+    double residuals = 0.0, noise = 0.0;
+    for (int i = 0; i < n; ++i) {
+        const auto k = static_cast<std::size_t>(i);
+        residuals += ((gx[k] - sx[k]) * (gx[k] - sx[k]) + (gy[k] - sy[k]) * (gy[k] - sy[k])) / (2.0 * n);
+    }
+    for (const Mark& m : run.marks)
+        noise += m.sigma * m.sigma / static_cast<double>(run.marks.size());
+    const double usualBias = std::clamp(residuals - noise * gain.residual, 0.0, noise * gain.passed);
+
     std::size_t mark = 0;
     for (int i = 0; i < n; ++i) {
         const FrameIndex frame = first + i;
@@ -99,7 +110,7 @@ void smoothRun(const Run& run, const Timebase& time, const MotionOptions& option
         }
         const double expected = sigma * sigma * gain.residual;
         const double chance = expected * std::sqrt(2.0 / count); // one standard deviation of that mean square
-        variance += std::max(0.0, sum / count - expected - chance);
+        variance += std::max(usualBias, sum / count - expected - chance);
         // At the very ends the filter leans on its padding and averages little.
         if (i < 2 || i >= n - 2)
             variance = std::max(variance, sigma * sigma * 0.7);

@@ -15,7 +15,8 @@ QPlainTextEdit* area(const QString& name, const QString& hint) {
     auto* e = new QPlainTextEdit;
     e->setAccessibleName(name);
     e->setPlaceholderText(hint);
-    e->setFixedHeight(56);
+    e->setMinimumHeight(48);
+    e->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Expanding);
     e->setTabChangesFocus(true);
     return e;
 }
@@ -54,13 +55,14 @@ BriefPage::BriefPage(Workbench& bench) : m_bench(bench) {
     who->body()->addStretch();
 
     auto* asked = new Card(tr("Ask before looking"));
-    auto* questions = new QFormLayout;
-    questions->setRowWrapPolicy(QFormLayout::WrapAllRows);
-    questions->addRow(tr("What do you think holds you back?"), m_thinks);
-    questions->addRow(tr("What have other coaches told you?"), m_told);
-    questions->addRow(tr("Injuries and stiff joints"), m_injuries);
-    asked->body()->addLayout(questions);
-    asked->body()->addStretch();
+    auto* questions = new QVBoxLayout;
+    questions->addWidget(new QLabel(tr("What do you think holds you back?")));
+    questions->addWidget(m_thinks, 1);
+    questions->addWidget(new QLabel(tr("What have other coaches told you?")));
+    questions->addWidget(m_told, 1);
+    questions->addWidget(new QLabel(tr("Injuries and stiff joints")));
+    questions->addWidget(m_injuries, 1);
+    asked->body()->addLayout(questions, 1);
 
     auto* guess = new Card(tr("How big is it? The athlete's guess, before the film"));
     auto* grid = new QGridLayout;

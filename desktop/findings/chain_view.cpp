@@ -94,7 +94,13 @@ void ChainView::paintEvent(QPaintEvent*) {
                 p.drawPolygon(QPolygonF({b + QPointF(8, 0), b + QPointF(-2, -s), b + QPointF(-2, s)}));
                 p.setFont(typeface(Type::small));
                 p.setPen(t.quiet);
-                p.drawText(QRectF((a.x() + b.x()) / 2 - 30, (a.y() + b.y()) / 2 - 18, 60, 14), Qt::AlignCenter, QString::number(cause.strength, 'f', 1));
+                const QPointF middle = path.pointAtPercent(0.42);
+                const QRectF plate(middle.x() - 12, middle.y() - 8, 24, 16);
+                p.setPen(Qt::NoPen);
+                p.setBrush(t.ground);
+                p.drawRoundedRect(plate, 8, 8);
+                p.setPen(t.text);
+                p.drawText(plate, Qt::AlignCenter, QString::number(cause.strength, 'f', 1));
             }
     for (const auto& n : all) {
         const Finding& f = *n.finding;

@@ -89,7 +89,7 @@ QString FindingsPage::sources(const Deviation& d) const {
 void FindingsPage::refresh() {
     const auto& a = m_bench.analysis();
     const auto& b = m_bench.blueprint();
-    m_head->setText(a.judgedDay ? tr("Film of %1, %n rep(s). Every value leads to its frame.", nullptr, static_cast<int>(a.athleteReps.size())).arg(q(isoDate(*a.judgedDay)))
+    m_head->setText(a.judgedDay ? tr("Film of %1, %2. Every underlined value leads to its frame.").arg(q(isoDate(*a.judgedDay)), counted(static_cast<qsizetype>(a.athleteReps.size()), tr("rep"), tr("reps")))
                                 : tr("No session of the athlete is measured yet."));
     clearLayout(m_strengths);
     for (const auto& s : a.judgement.strengths) {
@@ -117,7 +117,7 @@ void FindingsPage::refresh() {
         if (d.judged)
             line += QString("%1, band %2. %3.").arg(sources(d), esc(bandWords(def, d.band)), esc(d.adviceText));
         else
-            line += esc(d.reason) + (d.adviceText.empty() ? QString(".") : ". " + esc(d.adviceText) + ".");
+            line += d.adviceText.empty() ? esc(d.reason) + "." : esc(d.reason) + ", so " + esc(d.adviceText) + ".";
         m_undecided->body()->addWidget(linked(line));
     }
     for (const auto& f : a.judgement.possible)

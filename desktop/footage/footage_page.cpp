@@ -18,6 +18,13 @@ template <std::size_t N> void fill(QComboBox* box, const std::array<std::string_
     for (auto n : names)
         box->addItem(q(std::string(n)));
 }
+// The same picture whether selected or not: a tinted frame is no picture of the athlete.
+QIcon thumbnail(const QImage& picture) {
+    const QPixmap small = QPixmap::fromImage(picture.scaled(224, 126, Qt::KeepAspectRatio, Qt::SmoothTransformation));
+    QIcon icon(small);
+    icon.addPixmap(small, QIcon::Selected);
+    return icon;
+}
 QDate toDate(Day d) { return QDate::fromString(q(isoDate(d)), Qt::ISODate); }
 } // namespace
 
@@ -155,7 +162,7 @@ FootagePage::FootagePage(Workbench& bench) : m_bench(bench) {
         // Thumbnails are frames of the film itself.
         for (int i = 0; i < m_list->count(); ++i)
             if (m_list->item(i)->data(Qt::UserRole + 1).toString() == film && m_list->item(i)->data(Qt::UserRole + 2).toInt() == frame)
-                m_list->item(i)->setIcon(QPixmap::fromImage(picture.scaled(224, 126, Qt::KeepAspectRatio, Qt::SmoothTransformation)));
+                m_list->item(i)->setIcon(thumbnail(picture));
     });
     connect(&bench.frames(), &FrameService::frameFailed, this, [this](const QString& film, int frame, const QString& why) {
         const Take* take = m_bench.take();
@@ -248,7 +255,7 @@ void FootagePage::refreshList() {
         m_list->addItem(item);
         const QImage picture = m_bench.frames().still(m_bench.filmPath(*take), frame);
         if (!picture.isNull())
-            item->setIcon(QPixmap::fromImage(picture.scaled(224, 126, Qt::KeepAspectRatio, Qt::SmoothTransformation)));
+            item->setIcon(thumbnail(picture));
         if (m_bench.take() && take->id == m_bench.take()->id)
             m_list->setCurrentItem(item);
     }

@@ -89,8 +89,9 @@ void HandoverPage::showPages() {
     const auto document = reportDocument(*m_content, 96);
     const QSizeF sheet = document->pageSize();
     for (int page = 0; page < document->pageCount(); ++page) {
-        const double scale = 0.86;
         const double margin = 40;
+        // Two pages beside one another fill the width.
+        const double scale = std::clamp((m_area->viewport()->width() - 70) / 2.0 / (sheet.width() + 2 * margin), 0.5, 1.1);
         QImage image(QSizeF((sheet.width() + 2 * margin) * scale, (sheet.height() + 2 * margin) * scale).toSize() * 2, QImage::Format_RGB32);
         image.setDevicePixelRatio(2);
         image.fill(Qt::white);
@@ -109,7 +110,7 @@ void HandoverPage::showPages() {
         layout->addWidget(label, 0, Qt::AlignTop);
     }
     layout->addStretch();
-    m_state->setText(m_content->problem.empty() ? tr("%n page(s), as they print.", nullptr, document->pageCount()) : QString::fromStdString(m_content->problem));
+    m_state->setText(m_content->problem.empty() ? tr("%1, as they print.").arg(counted(document->pageCount(), tr("page"), tr("pages"))) : QString::fromStdString(m_content->problem));
 }
 
 } // namespace riflesso

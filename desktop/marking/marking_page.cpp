@@ -1,5 +1,6 @@
 #include "desktop/marking/marking_page.h"
 
+#include "desktop/parts/card.h"
 #include "desktop/theme/theme.h"
 
 #include <QHBoxLayout>
@@ -31,6 +32,7 @@ MarkingPage::MarkingPage(Workbench& bench) : m_bench(bench) {
     m_pegs = new QListWidget;
     m_pegs->setAccessibleName(tr("Key positions"));
     m_pegs->setFocusPolicy(Qt::NoFocus);
+    m_pegs->setVerticalScrollMode(QAbstractItemView::ScrollPerPixel);
     m_words = new QLabel;
     m_words->setObjectName("strong");
     m_words->setWordWrap(true);
@@ -127,7 +129,7 @@ MarkingPage::MarkingPage(Workbench& bench) : m_bench(bench) {
 void MarkingPage::refreshTakes() {
     m_takes->clear();
     for (const auto& [id, take] : m_bench.data().takes) {
-        m_takes->addItem(QString("%1  (%2)").arg(q(take.title), repsOf(m_bench.data(), id).empty() ? tr("not marked") : tr("%n rep(s)", nullptr, static_cast<int>(repsOf(m_bench.data(), id).size()))),
+        m_takes->addItem(QString("%1  (%2)").arg(q(take.title), repsOf(m_bench.data(), id).empty() ? tr("not marked") : counted(static_cast<qsizetype>(repsOf(m_bench.data(), id).size()), tr("rep"), tr("reps"))),
                          QVariant::fromValue<qlonglong>(id));
         if (m_bench.take() && id == m_bench.take()->id)
             m_takes->setCurrentIndex(m_takes->count() - 1);
@@ -195,6 +197,12 @@ void MarkingPage::showFrame() {
         const auto open = std::find_if(list.begin(), list.end(), [&](const auto& n) { return !marked.contains(n); });
         m_canvas->setLandmark(open != list.end() ? *open : list.empty() ? LandmarkName() : list.front());
     }
+    // The loupe rests on the mark that is asked for until the pointer moves.
+    const Take* shown = m_bench.take();
+    if (shown && m_bench.data().marks.contains(shown->id))
+        if (const auto& tracks = m_bench.data().marks.at(shown->id); tracks.contains(m_canvas->landmark()))
+            if (const auto mark = tracks.at(m_canvas->landmark()).find(FrameIndex(m_bench.frame())); mark != tracks.at(m_canvas->landmark()).end())
+                m_loupe->setCentre({mark->second.at.x, mark->second.at.y});
     refresh();
 }
 
@@ -212,7 +220,7 @@ void MarkingPage::refresh() {
         if (rep && rep->positions.contains(p.id)) {
             const auto missing = missingAt(m_bench.data(), m_bench.blueprint(), *rep, p.id);
             state = missing.empty() ? tr("frame %1").arg(rep->positions.at(p.id).frame.value)
-                                    : tr("frame %1, %n open", nullptr, static_cast<int>(missing.size())).arg(rep->positions.at(p.id).frame.value);
+                                    : tr("frame %1, %2 open").arg(rep->positions.at(p.id).frame.value).arg(missing.size());
         }
         auto* item = new QListWidgetItem(QString("%1  %2\n     %3").arg(n).arg(q(p.name), state));
         item->setToolTip(q(p.words));
@@ -240,8 +248,8 @@ void MarkingPage::say() {
     const PositionId here = positionHere();
     const auto missing = rep && !here.empty() ? missingAt(m_bench.data(), m_bench.blueprint(), *rep, here) : std::vector<LandmarkName>();
     if (!missing.empty()) {
-        m_words->setText(tr("%1: click the %2. %n point(s) to go on this frame.", nullptr, static_cast<int>(missing.size()))
-                             .arg(q(m_bench.blueprint().position(here)->name), q(spoken(m_canvas->landmark()))));
+        m_words->setText(tr("%1: click the %2. %3 to go on this frame.")
+                             .arg(q(m_bench.blueprint().position(here)->name), q(spoken(m_canvas->landmark())), counted(static_cast<qsizetype>(missing.size()), tr("point"), tr("points"))));
     } else if (open) {
         m_words->setText(tr("Step to “%1” with the arrow keys and press %2. %3")
                              .arg(q(open->name)).arg(m_bench.blueprint().positionOrder(open->id) + 1).arg(q(open->words)));

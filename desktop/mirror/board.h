@@ -50,7 +50,7 @@ public:
     explicit MirrorCurve(Workbench& bench, QWidget* parent = nullptr);
     void show(const std::string& measure, Id athlete, const std::vector<Id>& models);
     [[nodiscard]] QSize sizeHint() const override { return {900, 190}; }
-    [[nodiscard]] QSize minimumSizeHint() const override { return {400, 130}; }
+    [[nodiscard]] QSize minimumSizeHint() const override { return {400, 110}; }
 
 protected:
     void paintEvent(QPaintEvent*) override;

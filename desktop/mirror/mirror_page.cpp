@@ -41,9 +41,10 @@ MirrorPage::MirrorPage(Workbench& bench) : m_bench(bench) {
     all->setContentsMargins(10, 8, 10, 8);
     all->setSpacing(6);
     all->addLayout(bar);
-    all->addWidget(m_board, 5);
+    all->addWidget(m_board, 1);
     all->addWidget(m_ribbon);
-    all->addWidget(m_curve, 2);
+    all->addWidget(m_curve);
+    m_curve->setFixedHeight(118);
 
     connect(m_athlete, &QComboBox::activated, this, [this](int i) {
         m_bench.selectRep(m_athlete->itemData(i).toLongLong());

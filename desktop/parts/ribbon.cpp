@@ -132,7 +132,10 @@ void Ribbon::paintEvent(QPaintEvent*) {
             if (std::abs(ms) >= 1 && a - lastText > 56 && take->captureRate) {
                 p.setFont(typeface(Type::small));
                 p.setPen(t.text);
-                p.drawText(QRectF(std::min(a, width() - 70.0) + 4, line + 3, 70, 13), Qt::AlignLeft, QString("%1%2 ms").arg(ms < 0 ? "−" : "+").arg(std::abs(std::lround(ms))));
+                const QString words = QString("%1%2 ms").arg(ms < 0 ? "−" : "+").arg(std::abs(std::lround(ms)));
+                const QRectF plate(std::min(a, width() - 70.0) + 5, line + 3, QFontMetricsF(p.font()).horizontalAdvance(words) + 4, 14);
+                p.fillRect(plate, t.panel);
+                p.drawText(plate, Qt::AlignCenter, words);
                 lastText = a;
             }
         }

@@ -17,8 +17,8 @@ public:
     Ribbon(Workbench& bench, bool withModel, QWidget* parent = nullptr);
     /// The model's rep to hang below; 0 = none.
     void setModelRep(Id rep);
-    [[nodiscard]] QSize sizeHint() const override { return {700, m_withModel ? 118 : 74}; }
-    [[nodiscard]] QSize minimumSizeHint() const override { return {300, m_withModel ? 118 : 74}; }
+    [[nodiscard]] QSize sizeHint() const override { return {700, m_withModel ? 122 : 74}; }
+    [[nodiscard]] QSize minimumSizeHint() const override { return {300, m_withModel ? 122 : 74}; }
 
 protected:
     void paintEvent(QPaintEvent*) override;

@@ -77,7 +77,10 @@ PracticePage::PracticePage(Workbench& bench) : m_bench(bench) {
     all->addWidget(log);
 
     connect(fresh, &QPushButton::clicked, this, &PracticePage::newBlock);
-    connect(m_drills, &QComboBox::activated, this, &PracticePage::newBlock);
+    connect(m_drills, &QComboBox::activated, this, [this] {
+        m_chosen = true;
+        newBlock();
+    });
     connect(m_good, &QPushButton::clicked, this, [this] { verdict(true); });
     connect(m_bad, &QPushButton::clicked, this, [this] { verdict(false); });
     connect(&bench.book(), &Casebook::changed, this, [this](const ChangeSet& c) {
@@ -112,7 +115,7 @@ void PracticePage::fillDrills() {
         if (i + 1 == planned && planned < ids.size())
             m_drills->insertSeparator(m_drills->count());
     }
-    int index = m_drills->findData(before);
+    int index = m_chosen ? m_drills->findData(before) : -1;
     if (index < 0 && !m_bench.analysis().gates.empty()) // go on where practice stopped
         index = m_drills->findData(q(m_bench.analysis().gates.front().drill));
     m_drills->setCurrentIndex(std::max(0, index));
@@ -135,6 +138,7 @@ void PracticePage::verdict(bool good) {
         return;
     }
     const PractisedRep rep{*m_athlete, good};
+    m_chosen = true; // a block is under way: its drill stays
     if (const Block* b = block()) {
         Block changed = *b;
         changed.reps.push_back(rep);

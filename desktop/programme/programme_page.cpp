@@ -86,7 +86,7 @@ void ProgrammePage::refresh() {
             if (static_cast<std::size_t>(d.stage) != s)
                 continue;
             if (!titled)
-                m_ladder->addWidget(wrapped(tr("%1. %2").arg(s + 1).arg(q(std::string(kStageNames[s]))), "quiet"));
+                m_ladder->addWidget(wrapped(tr("Stage %1: %2").arg(s + 1).arg(q(std::string(kStageNames[s]))), "quiet"));
             titled = true;
             m_ladder->addWidget(drillCard(d));
         }

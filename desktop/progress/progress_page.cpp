@@ -67,8 +67,11 @@ void TrendChart::paintEvent(QPaintEvent*) {
     p.setFont(typeface(Type::small, true));
     p.drawText(QRectF(left + 8, bandTop + 3, right - left, 16), Qt::AlignLeft, tr("band %1").arg(q(bandWords(def, trend.band))));
     p.setFont(typeface(Type::small));
-    for (int i = 0; i <= 4; ++i) {
-        const double v = lo + (hi - lo) * i / 4;
+    // Round steps of 1, 2 or 5 times a power of ten, in the unit that is shown.
+    const double shown = shownScale(def);
+    const double rough = (hi - lo) * shown / 5, power = std::pow(10.0, std::floor(std::log10(rough)));
+    const double grid = (rough / power > 5 ? 10 : rough / power > 2 ? 5 : rough / power > 1 ? 2 : 1) * power / shown;
+    for (double v = std::ceil(lo / grid) * grid; v <= hi; v += grid) {
         p.setPen(QPen(t.line, 1));
         p.drawLine(QPointF(left, y(v)), QPointF(right, y(v)));
         p.setPen(t.quiet);
@@ -104,10 +107,14 @@ void TrendChart::paintEvent(QPaintEvent*) {
         p.drawEllipse(at, 5.5, 5.5);
         p.setPen(t.text);
         p.setFont(typeface(Type::body, true));
-        p.drawText(QRectF(at.x() + 12, at.y() - 22, 140, 18), Qt::AlignLeft, q(valueWords(def, point.value, point.u)));
+        const QString label = q(valueWords(def, point.value, point.u));
+        const double w = QFontMetricsF(p.font()).horizontalAdvance(label) + 8;
+        const QRectF plate(at.x() + 12 + w > right ? at.x() - 12 - w : at.x() + 12, at.y() - 9, w, 18);
+        p.fillRect(plate, t.panel);
+        p.drawText(plate, Qt::AlignCenter, label);
         p.setFont(typeface(Type::small));
         p.setPen(t.quiet);
-        p.drawText(QRectF(at.x() - 60, bottom + 6, 120, 30), Qt::AlignHCenter, tr("%1\n%2, %n rep(s)", nullptr, point.reps).arg(q(dayWords(point.day)), q(std::string(kStageNames[static_cast<std::size_t>(point.stage)]))));
+        p.drawText(QRectF(at.x() - 60, bottom + 6, 120, 30), Qt::AlignHCenter, QString("%1\n%2, %3").arg(q(dayWords(point.day)), q(std::string(kStageNames[static_cast<std::size_t>(point.stage)])), counted(point.reps, tr("rep"), tr("reps"))));
     }
 }
 

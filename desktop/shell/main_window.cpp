@@ -36,6 +36,8 @@ MainWindow::MainWindow(Day today) : m_today(today) {
     resize(1280, 800);
     buildMenus();
     statusBar()->setSizeGripEnabled(false);
+    statusBar()->hide(); // frames get the space; it comes when there is something to say
+    connect(statusBar(), &QStatusBar::messageChanged, this, [this](const QString& m) { statusBar()->setVisible(!m.isEmpty()); });
     QSettings settings;
     restoreGeometry(settings.value("window").toByteArray());
     showWelcome();

@@ -22,6 +22,8 @@ public:
             if (take.performer == Performer::athlete && (m_take == 0 || take.day >= m_book->data().takes.at(m_take).day) && !repsOf(m_book->data(), id).empty())
                 m_take = id;
         repair();
+        if (const Rep* r = rep(); r && !r->positions.empty())
+            m_frame = firstFrameOf(*r);
     }
 
     [[nodiscard]] Casebook& book() const { return *m_book; }

@@ -2,6 +2,7 @@
 
 #include <QApplication>
 #include <QFontDatabase>
+#include <QPalette>
 
 static void initTheme() { Q_INIT_RESOURCE(theme); }
 
@@ -26,10 +27,7 @@ Theme Theme::night() {
 QString Theme::styleSheet() const {
     const auto c = [](const QColor& colour) { return colour.name(); };
     QString s = R"(
-QWidget { background: @ground; color: @text; font-family: "Lato"; font-size: 13px; }
 QFrame#card, QWidget#card { background: @panel; border: 1px solid @line; border-radius: 6px; }
-QFrame#card QLabel, QFrame#card QCheckBox, QFrame#card QWidget#plain { background: transparent; border: none; }
-QLabel { background: transparent; }
 QLabel#title { font-size: 20px; font-weight: bold; }
 QLabel#strong { font-size: 15px; font-weight: bold; }
 QLabel#quiet { color: @quiet; font-size: 12px; }
@@ -39,15 +37,14 @@ QLabel#model { color: @model; font-weight: bold; }
 QPushButton { background: @panel; border: 1px solid @line; border-radius: 5px; padding: 5px 11px; }
 QPushButton:hover { border-color: @quiet; }
 QPushButton:disabled { color: @quiet; border-style: dashed; }
-QPushButton:focus, QLineEdit:focus, QPlainTextEdit:focus, QComboBox:focus, QSpinBox:focus, QDoubleSpinBox:focus, QDateEdit:focus, QListWidget:focus, QTreeWidget:focus, QCheckBox:focus { border: 2px solid @model; }
+QPushButton:focus, QLineEdit:focus, QPlainTextEdit:focus, QListWidget:focus { border: 2px solid @model; }
 QPushButton#next { background: @accent; color: @onAccent; border-color: @accent; font-weight: bold; padding: 6px 14px; }
 QPushButton:checked { background: @accent; color: @onAccent; }
-QLineEdit, QPlainTextEdit, QComboBox, QSpinBox, QDoubleSpinBox, QDateEdit, QListWidget, QTreeWidget, QTableWidget { background: @field; border: 1px solid @line; border-radius: 4px; padding: 3px; selection-background-color: @accent; selection-color: @onAccent; }
-QComboBox QAbstractItemView { background: @field; selection-background-color: @accent; selection-color: @onAccent; }
-QTreeWidget::item, QListWidget::item { padding: 4px 2px; }
-QTreeWidget::item:selected, QListWidget::item:selected { background: @accent; color: @onAccent; }
-QHeaderView::section { background: @panel; border: none; border-bottom: 1px solid @line; padding: 4px; }
-QScrollArea { border: none; }
+QLineEdit, QPlainTextEdit, QListWidget { background: @field; border: 1px solid @line; border-radius: 4px; padding: 3px; selection-background-color: @accent; selection-color: @onAccent; }
+QListWidget::item { padding: 4px 2px; }
+QListWidget::item:selected { background: @accent; color: @onAccent; }
+QScrollArea { border: none; background: transparent; }
+QScrollArea > QWidget > QWidget { background: transparent; }
 QScrollBar:vertical { background: transparent; width: 10px; } QScrollBar::handle:vertical { background: @line; border-radius: 4px; min-height: 30px; }
 QScrollBar:horizontal { background: transparent; height: 10px; } QScrollBar::handle:horizontal { background: @line; border-radius: 4px; min-width: 30px; }
 QScrollBar::add-line, QScrollBar::sub-line { width: 0; height: 0; }
@@ -68,6 +65,24 @@ const Theme& theme() { return current(); }
 void useTheme(const Theme& t) {
     current() = t;
     if (qApp) {
+        // One drawing style everywhere, whatever the desktop: the controls take their colours from the palette.
+        QApplication::setStyle("Fusion");
+        QPalette p;
+        p.setColor(QPalette::Window, t.ground);
+        p.setColor(QPalette::Base, t.field);
+        p.setColor(QPalette::AlternateBase, t.panel);
+        p.setColor(QPalette::Button, t.panel);
+        for (auto role : {QPalette::WindowText, QPalette::Text, QPalette::ButtonText, QPalette::ToolTipBase})
+            p.setColor(role, t.text);
+        p.setColor(QPalette::ToolTipText, t.ground);
+        p.setColor(QPalette::PlaceholderText, t.quiet);
+        p.setColor(QPalette::Highlight, t.accent);
+        p.setColor(QPalette::HighlightedText, t.onAccent);
+        p.setColor(QPalette::Link, t.hues.model);
+        p.setColor(QPalette::Mid, t.line);
+        for (auto role : {QPalette::WindowText, QPalette::Text, QPalette::ButtonText})
+            p.setColor(QPalette::Disabled, role, t.quiet);
+        QApplication::setPalette(p);
         qApp->setStyleSheet(t.styleSheet());
         for (QWidget* w : QApplication::topLevelWidgets())
             w->update();

@@ -1,0 +1,53 @@
+# The front door. Everything a reader needs: make demo, make test.
+SHELL := /bin/bash
+BUILD := build/release
+JOBS  := $(shell nproc)
+DEMO  := build/demo-library
+FILMS := build/demo-films
+
+.PHONY: help demo test build packages bench format lint asan package clean
+
+help:
+	@echo "make demo    build, make the demo library, start the program with it"
+	@echo "make test    build and run all tests"
+	@echo "make build   the release build, programs in $(BUILD)/bin/"
+	@echo "make bench   speed figures as ratios"
+	@echo "make format  clang-format on all sources;  make lint  clang-tidy on core/;  make asan  tests under sanitizers"
+
+# Installs what is missing, and says so first.
+packages:
+	@bash packaging/install-missing.sh packaging/debian-packages.txt packaging/debian-build-packages.txt
+
+build: packages
+	@mkdir -p build && { cmake --preset release > build/configure.log 2>&1 || { cat build/configure.log; exit 1; }; }
+	@cmake --build --preset release -j $(JOBS)
+
+demo: build
+	@if [ ! -f $(DEMO)/library.sqlite ]; then $(BUILD)/bin/riflesso-cli demo $(DEMO) --films $(FILMS); fi
+	@if [ -n "$$DISPLAY$$WAYLAND_DISPLAY" ]; then \
+	  $(BUILD)/bin/riflesso --library $(DEMO); \
+	else \
+	  echo "There is no display here: the same program runs off screen and writes one picture a workspace to build/demo-pictures."; \
+	  $(BUILD)/bin/riflesso --library $(DEMO) --walk build/demo-pictures && ls build/demo-pictures/*.png; \
+	fi
+
+test: build
+	@cd $(BUILD) && ctest --output-on-failure -j $(JOBS)
+
+bench: build
+	@$(BUILD)/bin/riflesso-bench
+
+format:
+	@git ls-files '*.cpp' '*.h' | xargs clang-format -i
+
+lint: build
+	@git ls-files 'core/*.cpp' | xargs clang-tidy -p $(BUILD) --quiet
+
+asan: packages
+	@cmake --preset asan > /dev/null && cmake --build --preset asan -j $(JOBS) && cd build/asan && ctest --output-on-failure -LE slow
+
+package:
+	@echo "make package is not made yet; the name is reserved." && exit 1
+
+clean:
+	rm -rf build

@@ -1,0 +1,134 @@
+#include "casebook/analysis.h"
+
+#include "casebook/shipped.h"
+#include "library/library.h"
+
+#include <QTest>
+
+using namespace riflesso;
+
+class TestAnalysis : public QObject {
+    Q_OBJECT
+    CaseData m_demo;
+    Blueprint m_blueprint;
+    const Day m_today = *dayFromIso("2026-11-23");
+
+    Id take(const std::string& film) const {
+        for (const auto& [id, t] : m_demo.takes)
+            if (t.film == film)
+                return id;
+        return 0;
+    }
+private slots:
+    void initTestCase() {
+        auto l = Library::open(RIFLESSO_DEMO_DIR);
+        QVERIFY2(l.ok(), l ? "" : l.error().text().c_str());
+        m_demo = *(*l)->load(1);
+        m_blueprint = *shippedBlueprint("fencing-lunge");
+    }
+    void anEmptyCaseAsksForItsAthlete() {
+        const auto a = analyse(CaseData{}, m_blueprint, m_today);
+        QVERIFY(a.next.where == Workspace::brief);
+        QVERIFY(a.judgement.findings.empty() && !a.judgedDay);
+        for (const auto& lack : a.lacking)
+            QVERIFY(!lack.empty());
+    }
+    void theNextStepGoesInWorkingOrder() {
+        CaseData d = m_demo;
+        const Id front = take("athlete-front.mp4");
+        QVERIFY(analyse(d, m_blueprint, m_today).next.where == Workspace::footage); // its capture rate
+        d.takes[front].captureRate = 120;
+        auto a = analyse(d, m_blueprint, m_today);
+        QVERIFY(a.next.where == Workspace::marking && a.next.take == front);
+        d.reps[900] = {900, front, 1, {}};
+        a = analyse(d, m_blueprint, m_today);
+        QVERIFY(a.next.rep == 900 && a.next.words.find("Lunge held") != std::string::npos);
+        d.reps[900].positions["lunge_held"] = {FrameIndex(120), {}};
+        a = analyse(d, m_blueprint, m_today);
+        QVERIFY(a.next.words.find("Mark 5 points") != std::string::npos);
+        QVERIFY(a.next.frame == FrameIndex(120));
+        for (const char* name : {"neck", "right_hip", "left_hip", "right_knee", "right_ankle"})
+            d.marks[front][name][FrameIndex(120)] = {{600.0 + name[0], 300.0 + name[4]}, 1.5, How::hand};
+        a = analyse(d, m_blueprint, m_today);
+        QVERIFY(a.next.where == Workspace::practice); // three more reps of the coin drill
+        d.blocks.clear();
+        QVERIFY(analyse(d, m_blueprint, m_today).next.where == Workspace::findings);
+    }
+    void onlyTheNewestSessionIsJudged() {
+        const auto a = analyse(m_demo, m_blueprint, m_today);
+        QCOMPARE(isoDate(*a.judgedDay), std::string("2026-11-22"));
+        QCOMPARE(a.athleteReps.size(), std::size_t(5));
+        QCOMPARE(a.modelReps.size(), std::size_t(4));
+        CaseData earlier = m_demo;
+        earlier.takes.erase(take("athlete-side.mp4"));
+        const auto b = analyse(earlier, m_blueprint, m_today);
+        QCOMPARE(isoDate(*b.judgedDay), std::string("2026-11-06"));
+        QCOMPARE(b.athleteReps.size(), std::size_t(2));
+    }
+    void everyNumberLeadsToItsFrame() {
+        const auto a = analyse(m_demo, m_blueprint, m_today);
+        for (const auto& d : a.deviations)
+            for (const auto& [rep, value] : d.value.each) {
+                QVERIFY(m_demo.reps.contains(std::stoll(rep)));
+                QVERIFY(!value.frames.empty());
+            }
+    }
+    void theFocusIsFollowed() {
+        const auto a = analyse(m_demo, m_blueprint, m_today);
+        QVERIFY(!a.trends.empty());
+        const auto& t = a.trends.front();
+        QCOMPARE(t.fault, std::string("hand_late"));
+        QCOMPARE(t.points.size(), std::size_t(2)); // the first film and yesterday's
+        QVERIFY(t.change && t.change->movement == Movement::towards);
+        QVERIFY(std::abs(t.change->change - 0.1) < 0.02); // 0.34 s late became 0.24 s
+    }
+    void guessesStandBesideTheTruth() {
+        const auto a = analyse(m_demo, m_blueprint, m_today);
+        QCOMPARE(a.guesses.size(), std::size_t(2));
+        for (const auto& g : a.guesses)
+            QVERIFY(g.perception && g.perception->differs());
+    }
+    void practiceDecidesTheRung() {
+        const auto a = analyse(m_demo, m_blueprint, m_today);
+        QVERIFY(!a.gates.empty());
+        QCOMPARE(a.gates.front().drill, std::string("coin_drop"));
+        QVERIFY(a.gates.front().gate.answer == GateAnswer::countMore);
+        QVERIFY(stageReached(m_blueprint, "hand_late", a.gates) == Stage::constrained);
+        QVERIFY(stageReached(m_blueprint, "hand_late", {}) == Stage::shadow);
+        std::vector<DrillGate> up = {a.gates.front()};
+        up[0].gate.answer = GateAnswer::stepUp;
+        QVERIFY(stageReached(m_blueprint, "hand_late", up) == Stage::fixedFeed);
+        up[0].gate.answer = GateAnswer::stepDown;
+        QVERIFY(stageReached(m_blueprint, "hand_late", up) == Stage::slow);
+    }
+    void knownMotionsAreNotComputedAgain() {
+        const auto a = analyse(m_demo, m_blueprint, m_today);
+        CaseData bare = m_demo;
+        bare.marks.clear();
+        const auto b = analyse(bare, m_blueprint, m_today, a.motions);
+        for (std::size_t i = 0; i < a.deviations.size(); ++i)
+            QCOMPARE(b.deviations[i].value.mean, a.deviations[i].value.mean);
+    }
+    void theSchoolChangesTheBand() {
+        CaseData d = m_demo;
+        const auto common = analyse(d, m_blueprint, m_today);
+        d.brief.school = "springy_rear_leg";
+        const auto springy = analyse(d, m_blueprint, m_today);
+        QVERIFY(common.deviation("rear_knee")->verdict.decision == Decision::outside);
+        QVERIFY(springy.deviation("rear_knee")->verdict.decision == Decision::inside); // 140 to 170 there
+        QVERIFY(!springy.finding("rear_leg_soft"));
+        QCOMPARE(springy.deviation("rear_knee")->school, std::string("springy_rear_leg"));
+    }
+    void missingPointsAreListedInOrder() {
+        Rep rep = *repsOf(m_demo, take("athlete-side.mp4")).front();
+        QVERIFY(missingAt(m_demo, m_blueprint, rep, "on_guard").empty());
+        CaseData bare = m_demo;
+        bare.marks.clear();
+        const auto all = missingAt(bare, m_blueprint, rep, "arm_straight");
+        QVERIFY((all == std::vector<LandmarkName>{"right_shoulder", "right_elbow", "right_wrist"}));
+        QVERIFY(missingAt(bare, m_blueprint, rep, "no_such").empty());
+        QVERIFY((positionsFor(m_blueprint, View::front) == std::vector<PositionId>{"lunge_held"}));
+    }
+};
+QTEST_GUILESS_MAIN(TestAnalysis)
+#include "test_analysis.moc"

@@ -1,0 +1,189 @@
+// riflesso-cli as a script would use it: what it prints, what it exits with.
+
+#include "footage/film.h"
+#include "tests/support/demo_copy.h"
+
+#include <QFile>
+#include <QImage>
+#include <QJsonArray>
+#include <QJsonDocument>
+#include <QJsonObject>
+#include <QProcess>
+#include <QTemporaryDir>
+#include <QTest>
+
+#include <cmath>
+
+using namespace riflesso;
+
+namespace {
+struct Answer {
+    int code = -1;
+    QByteArray out, err;
+    [[nodiscard]] QJsonObject json() const { return QJsonDocument::fromJson(out).object(); }
+};
+} // namespace
+
+class TestCli : public QObject {
+    Q_OBJECT
+    QTemporaryDir m_dir;
+    QString m_film = QString(RIFLESSO_DEMO_DIR) + "/media/athlete-side.mp4";
+
+    static Answer run(const QStringList& arguments) {
+        QProcess p;
+        p.start(QString(RIFLESSO_BIN_DIR) + "/riflesso-cli", arguments);
+        p.waitForFinished(60000);
+        return {p.exitCode(), p.readAllStandardOutput(), p.readAllStandardError()};
+    }
+    Answer onCase(const QString& command, QStringList more = {"--json"}) const {
+        return run(QStringList{command, "--library", RIFLESSO_DEMO_DIR, "--case", "1", "--today", "2026-11-23"} + more);
+    }
+    static void failsInOneLine(const Answer& a, const char* says) {
+        QCOMPARE(a.code, 1);
+        QVERIFY(a.out.isEmpty());
+        QCOMPARE(a.err.count('\n'), 1);
+        QVERIFY2(a.err.contains(says), a.err.constData());
+    }
+    QString write(const char* name, const QByteArray& bytes) const {
+        QFile f(m_dir.filePath(name));
+        if (!f.open(QIODevice::WriteOnly))
+            qFatal("write");
+        f.write(bytes);
+        return f.fileName();
+    }
+private slots:
+    void helpForEach() {
+        for (const char* command : {"demo", "probe", "frame", "series", "measure", "compare", "findings", "plan", "report"}) {
+            const auto a = run({command, "--help"});
+            QCOMPARE(a.code, 0);
+            QVERIFY(a.out.size() > 80);
+        }
+        QCOMPARE(run({"--version"}).code, 0);
+    }
+    void wrongUseIsTwo() {
+        QCOMPARE(run({}).code, 2);
+        QCOMPARE(run({"dance"}).code, 2);
+        QCOMPARE(run({"probe"}).code, 2);
+        QCOMPARE(run({"frame", "a.mp4", "x", "o.png"}).code, 2);
+        QCOMPARE(run({"probe", "a.mp4", "--loud"}).code, 2);
+    }
+    void probe() {
+        const auto j = run({"probe", m_film, "--json", "--times"}).json();
+        QCOMPARE(j["codec"].toString(), QString("h264"));
+        QCOMPARE(j["width"].toInt(), 1280);
+        QCOMPARE(j["height"].toInt(), 720);
+        QVERIFY(std::abs(j["file_rate_hz"].toDouble() - 30) < 1e-6);
+        QCOMPARE(j["variable_rate"].toBool(), false);
+        QVERIFY(j.contains("capture_rate_hz") && j["capture_rate_hz"].isNull());
+        QVERIFY(j["key_frames"].toInt() > 1);
+        const auto times = j["times_s"].toArray();
+        QCOMPARE(times.size(), j["frames"].toInt());
+        QVERIFY(std::abs(j["duration_s"].toDouble() - times.size() / 30.0) < 1e-3);
+        for (qsizetype i = 1; i < times.size(); ++i)
+            QVERIFY(times[i].toDouble() > times[i - 1].toDouble());
+        QVERIFY(run({"probe", m_film}).out.contains("not stated"));
+        QVERIFY(!run({"probe", m_film, "--json"}).json().contains("times_s"));
+    }
+    void frame() {
+        const QString png = m_dir.filePath("frame.png");
+        QCOMPARE(run({"frame", m_film, "110", png}).code, 0);
+        const QImage image = QImage(png).convertToFormat(QImage::Format_RGB32);
+        const auto film = Film::open(m_film.toStdString());
+        const auto picture = (*film)->frame(FrameIndex(110));
+        QCOMPARE(image.size(), QSize(picture->width, picture->height));
+        for (int y = 0; y < image.height(); y += 17)
+            for (int x = 0; x < image.width(); x += 13)
+                QCOMPARE(image.pixel(x, y), picture->at(x, y));
+        failsInOneLine(run({"frame", m_film, "100000", png}), "there is no frame 100000");
+        failsInOneLine(run({"frame", m_film, "3", "/proc/x.png"}), "could not be written");
+    }
+    void badFilms() {
+        failsInOneLine(run({"probe", m_dir.filePath("none.mp4")}), "no such file");
+        failsInOneLine(run({"probe", write("empty.mp4", {})}), "empty");
+        failsInOneLine(run({"probe", write("text.mp4", "words")}), "not a film");
+        failsInOneLine(run({"probe", m_dir.path()}), "folder");
+        QFile whole(m_film);
+        QVERIFY(whole.open(QIODevice::ReadOnly));
+        failsInOneLine(run({"probe", write("cut.mp4", whole.read(whole.size() / 2))}), "cut off");
+    }
+    void series() {
+        QByteArray csv = "time_s,frame,landmark,x_px,y_px\n";
+        for (int f = 0; f < 100; ++f) {
+            const double a = 0.6 + 0.4 * std::sin(f * 0.1);
+            const auto row = [&](const char* name, double x, double y) { csv += QString("%1,%2,%3,%4,%5\n").arg(f / 50.0, 0, 'f', 6).arg(f).arg(name).arg(x, 0, 'f', 6).arg(y, 0, 'f', 6).toUtf8(); };
+            row("left_hip", 300, 200);
+            row("left_knee", 300, 300);
+            row("left_ankle", 300 + 100 * std::sin(a), 300 + 100 * std::cos(a));
+        }
+        const QString file = write("t.csv", csv);
+        const QString knee = R"({"kind":"angle","points":["left_hip","left_knee","left_ankle"]})";
+        const auto j = run({"series", "--tracks", file, "--measure", knee, "--cutoff", "6", "--json"}).json();
+        QCOMPARE(j["unit"].toString(), QString("deg"));
+        QCOMPARE(j["cutoff_hz"].toDouble(), 6.0);
+        const auto samples = j["samples"].toArray();
+        QCOMPARE(samples.size(), 100);
+        for (int f = 15; f < 85; ++f) {
+            const auto s = samples[f].toObject();
+            const double a = 0.6 + 0.4 * std::sin(f * 0.1);
+            QVERIFY(std::abs(s["time_s"].toDouble() - f / 50.0) < 1e-6);
+            QVERIFY(std::abs(s["value"].toDouble() - (180 - a * 180 / M_PI)) < 0.15);
+            QVERIFY(std::abs(s["rate"].toDouble() + 0.4 * 0.1 * 50 * std::cos(f * 0.1) * 180 / M_PI) < 1.5);
+            QVERIFY(s["u"].toDouble() > 0);
+        }
+        QVERIFY(run({"series", "--tracks", file, "--measure", knee, "--cutoff", "none", "--json"}).json()["cutoff_hz"].isNull());
+        QVERIFY(run({"series", "--tracks", file, "--measure", knee, "--json"}).json()["cutoff_hz"].toDouble() > 0); // auto
+        QVERIFY(run({"series", "--tracks", file, "--measure", knee}).out.startsWith("time_s,value_deg"));
+        const auto slow = run({"series", "--tracks", file, "--measure", knee, "--capture-rate", "200", "--cutoff", "none", "--json"}).json()["samples"].toArray();
+        QVERIFY(std::abs(slow[99].toObject()["time_s"].toDouble() - 99 / 200.0) < 1e-6);
+        failsInOneLine(run({"series", "--tracks", file, "--measure", "{", "--json"}), "not JSON");
+        failsInOneLine(run({"series", "--tracks", file, "--measure", R"({"kind":"angle","points":["head","neck","left_hip"]})"}), "no landmark \"head\"");
+        failsInOneLine(run({"series", "--tracks", file, "--measure", knee, "--cutoff", "fast"}), "--cutoff");
+        failsInOneLine(run({"series", "--tracks", file, "--measure", R"({"kind":"interval"})"}), "interval");
+        failsInOneLine(run({"series", "--tracks", write("nan.csv", "time_s,frame,landmark,x_px,y_px\n0,0,head,nan,1\n"), "--measure", knee}), "line 2");
+    }
+    void caseCommands() {
+        const auto values = onCase("measure").json()["values"].toArray();
+        QVERIFY(values.size() > 8 * 15);
+        int traced = 0;
+        for (const auto& v : values)
+            traced += !v.toObject()["frames"].toArray().isEmpty();
+        QVERIFY(traced > 100);
+        const auto deviations = onCase("compare").json()["deviations"].toArray();
+        QCOMPARE(deviations.size(), 19);
+        for (const auto& d : deviations)
+            QVERIFY(QStringList({"inside", "outside", "undecided", "not judged"}).contains(d.toObject()["state"].toString()));
+        const auto findings = onCase("findings").json();
+        QCOMPARE(findings["findings"].toArray()[0].toObject()["fault"].toString(), QString("hand_late"));
+        QCOMPARE(findings["focus"].toArray()[0].toString(), QString("hand_late"));
+        QVERIFY(!findings["strengths"].toArray().isEmpty());
+        const auto plan = onCase("plan").json();
+        QVERIFY(!plan["blocks"].toArray().isEmpty() && !plan["ladder"].toArray().isEmpty());
+        for (const char* command : {"measure", "compare", "findings", "plan"}) {
+            const auto text = onCase(command, {});
+            QCOMPARE(text.code, 0);
+            QVERIFY(text.out.size() > 200 && !text.out.startsWith('{'));
+        }
+    }
+    void report() {
+        QCOMPARE(onCase("report", {"--out", m_dir.filePath("report")}).code, 0);
+        QVERIFY(QFile::exists(m_dir.filePath("report/report.pdf")));
+        failsInOneLine(onCase("report", {"--out", "/proc/report"}), "cannot be made");
+    }
+    void badCases() {
+        failsInOneLine(run({"findings", "--library", m_dir.filePath("nowhere")}), "no library");
+        failsInOneLine(run({"findings", "--library", RIFLESSO_DEMO_DIR, "--case", "77"}), "no case 77");
+        failsInOneLine(run({"plan", "--library", RIFLESSO_DEMO_DIR, "--today", "tomorrow"}), "--today");
+        failsInOneLine(run({"demo", RIFLESSO_DEMO_DIR, "--films", QString(RIFLESSO_SOURCE_DIR) + "/build/demo-films"}), "a library already");
+        failsInOneLine(run({"demo", "/proc/demo"}), "cannot be made");
+    }
+    void aFullDiskIsSaid() {
+        // Standard output that cannot be written is a job not done.
+        QProcess p;
+        p.setStandardOutputFile("/dev/full");
+        p.start(QString(RIFLESSO_BIN_DIR) + "/riflesso-cli", {"probe", m_film, "--json", "--times"});
+        QVERIFY(p.waitForFinished(20000));
+        QCOMPARE(p.exitCode(), 1);
+    }
+};
+QTEST_GUILESS_MAIN(TestCli)
+#include "test_cli.moc"

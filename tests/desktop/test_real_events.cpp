@@ -1,0 +1,108 @@
+// The program as it is shipped, on an X server of its own, driven from outside with real key and mouse events.
+
+#include "library/library.h"
+#include "tests/support/demo_copy.h"
+
+#include <QProcess>
+#include <QTemporaryDir>
+#include <QTest>
+
+using namespace riflesso;
+
+class TestRealEvents : public QObject {
+    Q_OBJECT
+    QProcess m_server, m_program;
+    QString m_display;
+    QTemporaryDir m_dir;
+
+    QString tool(const QStringList& arguments) {
+        QProcess p;
+        auto environment = QProcessEnvironment::systemEnvironment();
+        environment.insert("DISPLAY", m_display);
+        p.setProcessEnvironment(environment);
+        p.start("xdotool", arguments);
+        p.waitForFinished(20000);
+        QTest::qWait(350); // the program answers before the next event
+        return QString(p.readAllStandardOutput()).trimmed();
+    }
+    void click(int x, int y) { tool({"mousemove", QString::number(x), QString::number(y), "click", "1"}); }
+    CaseData saved() {
+        auto l = Library::open((m_dir.path() + "/library").toStdString());
+        return l ? *(*l)->load(1) : CaseData{};
+    }
+private slots:
+    void initTestCase() {
+        QVERIFY(test::copyDemo(m_dir.path() + "/library"));
+        m_server.start("Xvfb", {"-displayfd", "1", "-screen", "0", "1400x900x24", "-nolisten", "tcp"});
+        QVERIFY2(m_server.waitForStarted(), "package xvfb");
+        QVERIFY(m_server.waitForReadyRead(20000));
+        m_display = ":" + QString(m_server.readLine()).trimmed();
+        auto environment = QProcessEnvironment::systemEnvironment();
+        environment.insert("DISPLAY", m_display);
+        environment.insert("QT_QPA_PLATFORM", "xcb");
+        environment.insert("XDG_CONFIG_HOME", m_dir.path() + "/config");
+        m_program.setProcessEnvironment(environment);
+        m_program.start(QString(RIFLESSO_BIN_DIR) + "/riflesso", {"--library", m_dir.path() + "/library", "--today", "2026-11-23", "--size", "1280x800"});
+        QVERIFY(m_program.waitForStarted());
+        QString id;
+        for (int i = 0; i < 60 && id.isEmpty(); ++i)
+            id = tool({"search", "--onlyvisible", "--name", "Riflesso"}).section('\n', 0, 0);
+        QVERIFY2(!id.isEmpty(), m_program.readAllStandardError().constData());
+        tool({"windowmove", id, "0", "0"});
+        tool({"windowfocus", id});
+        QTest::qWait(1500);
+    }
+    void cleanupTestCase() {
+        for (QProcess* p : {&m_program, &m_server})
+            if (p->state() != QProcess::NotRunning) {
+                p->terminate();
+                if (!p->waitForFinished(5000))
+                    p->kill();
+                p->waitForFinished(5000);
+            }
+    }
+    void aBlockByKeysAndMouse() {
+        const std::size_t before = saved().blocks.size();
+        tool({"key", "ctrl+7"});
+        tool({"key", "g"});
+        tool({"key", "g"});
+        QCOMPARE(saved().blocks.size(), before + 1); // committed before the key is up again
+        tool({"key", "Down"});
+        tool({"key", "b"});
+        const Block b = saved().blocks.rbegin()->second;
+        QCOMPARE(b.reps.size(), std::size_t(2));
+        QVERIFY(b.reps[0].athleteGood && b.reps[0].coachGood && !b.reps[1].athleteGood && !b.reps[1].coachGood);
+        tool({"key", "ctrl+z"});
+        QCOMPARE(saved().blocks.rbegin()->second.reps.size(), std::size_t(1));
+        tool({"key", "ctrl+shift+z"});
+        QCOMPARE(saved().blocks.rbegin()->second.reps.size(), std::size_t(2));
+    }
+    void aMarkByMouse() {
+        tool({"key", "ctrl+3"}); // Marking, on yesterday's film from the side
+        QTest::qWait(800);
+        const auto before = saved();
+        // Press on the picture beside the athlete: the guide asks for nothing new there, but R and 1 start a rep, and
+        // then a click marks.
+        tool({"key", "r"});
+        QCOMPARE(saved().reps.size(), before.reps.size() + 1);
+        for (int i = 0; i < 3; ++i)
+            tool({"key", "Right"});
+        tool({"key", "2"});
+        const auto after = saved();
+        const Rep& rep = after.reps.rbegin()->second;
+        QVERIFY(rep.positions.contains("arm_starts"));
+        click(300, 400);
+        const auto marked = saved();
+        QVERIFY(marked.marks != before.marks);
+        tool({"key", "ctrl+z"});
+        QVERIFY(saved().marks == before.marks);
+    }
+    void quitsByKey() {
+        tool({"key", "ctrl+q"});
+        QVERIFY(m_program.waitForFinished(10000));
+        QCOMPARE(m_program.exitStatus(), QProcess::NormalExit);
+        QCOMPARE(m_program.exitCode(), 0);
+    }
+};
+QTEST_GUILESS_MAIN(TestRealEvents)
+#include "test_real_events.moc"

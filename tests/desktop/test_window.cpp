@@ -1,0 +1,361 @@
+// The whole job through the real window, off screen, by key and mouse events.
+
+#include "casebook/shipped.h"
+#include "desktop/findings/chain_view.h"
+#include "desktop/mirror/board.h"
+#include "desktop/shell/walk.h"
+#include "desktop/theme/theme.h"
+#include "tests/support/demo_copy.h"
+
+#include <QApplication>
+#include <QComboBox>
+#include <QDoubleSpinBox>
+#include <QDropEvent>
+#include <QLabel>
+#include <QMimeData>
+#include <QSettings>
+#include <QSignalSpy>
+#include <QStandardPaths>
+#include <QTemporaryDir>
+#include <QTest>
+
+using namespace riflesso;
+
+class TestWindow : public QObject {
+    Q_OBJECT
+    QTemporaryDir m_dir;
+    QString m_library;
+    std::unique_ptr<MainWindow> m_window;
+    const Day m_today = *dayFromIso("2026-11-23");
+
+    CaseView* view() const { return m_window->caseView(); }
+    const CaseData& data() const { return view()->bench().data(); }
+    const Analysis& analysis() const { return view()->bench().analysis(); }
+    template <typename T> T* child(const char* name) const {
+        T* w = m_window->findChild<T*>(name);
+        if (!w)
+            qWarning("no %s", name);
+        return w;
+    }
+    bool readable(const QString& text) const { // some label on the glass says it
+        for (const QLabel* l : m_window->findChildren<QLabel*>())
+            if (l->isVisible() && l->text().contains(text))
+                return true;
+        return false;
+    }
+    void key(Qt::Key k, Qt::KeyboardModifiers m = {}) { QTest::keyClick(m_window->focusWidget() ? m_window->focusWidget() : m_window.get(), k, m); }
+    void stepTo(int frame) {
+        key(Qt::Key_Home);
+        while (view()->bench().frame() + 10 <= frame)
+            key(Qt::Key_Right, Qt::ShiftModifier);
+        while (view()->bench().frame() < frame)
+            key(Qt::Key_Right);
+        settle(*m_window);
+    }
+    Id frontTake() const {
+        for (const auto& [id, t] : data().takes)
+            if (t.film == "athlete-front.mp4")
+                return id;
+        return 0;
+    }
+    void openWindow() {
+        m_window = std::make_unique<MainWindow>(m_today);
+        m_window->resize(1280, 800);
+        m_window->show();
+        QVERIFY(m_window->openLibrary(m_library));
+        QVERIFY(settle(*m_window));
+    }
+    void drop(const QStringList& files) {
+        QMimeData mime;
+        QList<QUrl> urls;
+        for (const auto& f : files)
+            urls << QUrl::fromLocalFile(f);
+        mime.setUrls(urls);
+        QDragEnterEvent enter(QPoint(400, 400), Qt::CopyAction, &mime, Qt::LeftButton, Qt::NoModifier);
+        QApplication::sendEvent(m_window.get(), &enter);
+        QVERIFY(enter.isAccepted());
+        QDropEvent event(QPointF(400, 400), Qt::CopyAction, &mime, Qt::LeftButton, Qt::NoModifier);
+        QApplication::sendEvent(m_window.get(), &event);
+    }
+private slots:
+    void initTestCase() {
+        QStandardPaths::setTestModeEnabled(true);
+        QCoreApplication::setOrganizationName("RiflessoTest");
+        QCoreApplication::setApplicationName("RiflessoTest");
+        QSettings().clear();
+        QVERIFY(loadFonts());
+        useTheme(Theme::light());
+        m_library = m_dir.path() + "/library";
+        QVERIFY(test::copyDemo(m_library));
+        openWindow();
+    }
+    void cleanupTestCase() { m_window.reset(); }
+
+    void opensOnTheFindings() {
+        QVERIFY(view()->current() == Workspace::findings);
+        QVERIFY(readable("Hand later than foot")); // the first finding, in large letters
+        QVERIFY(readable("Work on this"));
+        QVERIFY(readable("What is good"));
+        QVERIFY(readable("felt 12.0°")); // the guess beside the truth
+    }
+    void theNextThingLeadsToTheCaptureRate() {
+        QPushButton* next = view()->strip()->nextButton();
+        QVERIFY(next->text().contains("capture rate"));
+        QTest::mouseClick(next, Qt::LeftButton);
+        QVERIFY(view()->current() == Workspace::footage);
+        QCOMPARE(view()->bench().take()->id, frontTake());
+        auto* rate = child<QDoubleSpinBox>("captureRate");
+        QVERIFY(rate->isVisible());
+        QCOMPARE(rate->text(), QString("not set"));
+        rate->setFocus();
+        rate->selectAll();
+        QTest::keyClicks(rate, "120");
+        QTest::keyClick(rate, Qt::Key_Return);
+        QCOMPARE(*data().takes.at(frontTake()).captureRate, 120.0);
+        QVERIFY(settle(*m_window));
+        QVERIFY(readable("sure to ± 2.4 ms"));
+    }
+    void marksARepOfTheUnmarkedTake() {
+        const auto eye = test::lookAt("athlete-front", "lunge_held");
+        QVERIFY(eye.at.size() == 21);
+        QTest::mouseClick(view()->strip()->nextButton(), Qt::LeftButton); // "Place the key positions …"
+        QVERIFY(view()->current() == Workspace::marking);
+        QVERIFY(settle(*m_window));
+        QVERIFY(readable("press 6")); // the screen says what to do
+        stepTo(eye.positions["lunge_held"]);
+        QCOMPARE(view()->bench().frame(), eye.positions["lunge_held"]);
+        key(Qt::Key_6);
+        const auto reps = repsOf(data(), frontTake());
+        QCOMPARE(reps.size(), std::size_t(1));
+        QCOMPARE(reps[0]->positions.at("lunge_held").frame.value, eye.positions["lunge_held"]);
+        // Five clicks in the order in which the guide asks.
+        MarkCanvas* canvas = view()->marking()->canvas();
+        QVERIFY(!canvas->picture().isNull());
+        for (int i = 0; i < 5; ++i) {
+            const QString asked = QString::fromStdString(canvas->landmark());
+            QVERIFY2(eye.at.contains(asked), qPrintable(asked));
+            QVERIFY(readable(QString::fromStdString("click the " + spoken(asked.toStdString()))));
+            QTest::mouseClick(canvas, Qt::LeftButton, {}, canvas->toView().map(eye.at[asked]).toPoint());
+        }
+        QCOMPARE(data().marks.at(frontTake()).size(), std::size_t(5));
+        QVERIFY(missingAt(data(), view()->bench().blueprint(), *reps[0], "lunge_held").empty());
+        for (const auto& [name, track] : data().marks.at(frontTake())) {
+            const QPointF seen = eye.at[QString::fromStdString(name)];
+            const Mark& m = track.begin()->second;
+            QVERIFY(std::hypot(m.at.x - seen.x(), m.at.y - seen.y()) < 2.0); // a click is a screen pixel wide
+        }
+        QVERIFY(settle(*m_window));
+        QVERIFY(readable("is marked"));
+    }
+    void undoAndRedoEverything() {
+        const CaseData marked = data();
+        for (int i = 0; i < 6; ++i)
+            key(Qt::Key_Z, Qt::ControlModifier);
+        QVERIFY(!data().marks.contains(frontTake()));
+        for (int i = 0; i < 6; ++i)
+            key(Qt::Key_Z, Qt::ControlModifier | Qt::ShiftModifier);
+        QVERIFY(data() == marked);
+    }
+    void dragAndNudge() {
+        MarkCanvas* canvas = view()->marking()->canvas();
+        const auto place = [&] { return data().marks.at(frontTake()).at("neck").begin()->second.at; };
+        const Pixel before = place();
+        const QPoint from = canvas->toView().map(QPointF(before.x, before.y)).toPoint();
+        const int steps = view()->bench().book().undoStack().index();
+        QTest::mousePress(canvas, Qt::LeftButton, {}, from);
+        for (int i = 1; i <= 8; ++i)
+            QTest::mouseMove(canvas, from + QPoint(5 * i, 3 * i));
+        QTest::mouseRelease(canvas, Qt::LeftButton, {}, from + QPoint(40, 24));
+        QVERIFY(std::abs((place().x - before.x) * canvas->toView().m11() - 40) < 0.01);
+        QCOMPARE(view()->bench().book().undoStack().index(), steps + 1); // a drag is one step
+        key(Qt::Key_Z, Qt::ControlModifier);
+        QCOMPARE(place(), before);
+        canvas->setLandmark("neck");
+        canvas->setFocus();
+        key(Qt::Key_Right, Qt::AltModifier);
+        QVERIFY(std::abs(place().x - before.x - 1) < 1e-9);
+        key(Qt::Key_Up, Qt::AltModifier | Qt::ShiftModifier);
+        QVERIFY(std::abs(place().y - before.y + 0.1) < 1e-9);
+        key(Qt::Key_Z, Qt::ControlModifier);
+        QCOMPARE(place(), before);
+        key(Qt::Key_Delete);
+        QVERIFY(!data().marks.at(frontTake()).contains("neck"));
+        key(Qt::Key_Z, Qt::ControlModifier);
+        QCOMPARE(place(), before);
+    }
+    void theDeviationAppearsOnTheMirror() {
+        key(Qt::Key_4, Qt::ControlModifier);
+        QVERIFY(view()->current() == Workspace::mirror);
+        QVERIFY(settle(*m_window));
+        const Deviation* d = analysis().deviation("side_lean");
+        QVERIFY(d && d->judged && d->value.reps == 1);
+        QVERIFY(analysis().deviation("knee_line")->judged);
+        // On the glass: athlete's and model's stills of the one position, and words between them.
+        auto* board = view()->page(Workspace::mirror)->findChild<MirrorBoard*>();
+        const QImage with = board->grab().toImage();
+        view()->bench().book().removeMark({frontTake(), FrameIndex(repsOf(data(), frontTake())[0]->positions.at("lunge_held").frame), "neck"});
+        QVERIFY(settle(*m_window));
+        QVERIFY(!analysis().deviation("side_lean")->judged);
+        QVERIFY(board->grab().toImage() != with); // the number is gone with its mark
+        view()->bench().book().undoStack().undo();
+        QVERIFY(settle(*m_window));
+        QVERIFY(board->grab().toImage() == with);
+        // A click on the athlete's still leads to its frame.
+        QTest::mouseClick(board, Qt::LeftButton, {}, QPoint(board->width() / 2, 60));
+        QVERIFY(view()->current() == Workspace::marking);
+        QCOMPARE(view()->bench().take()->id, frontTake());
+    }
+    void everyNumberLeadsToItsFrameByOneClick() {
+        key(Qt::Key_5, Qt::ControlModifier);
+        QVERIFY(settle(*m_window));
+        QLabel* linked = nullptr;
+        for (QLabel* l : m_window->findChildren<QLabel*>())
+            if (l->isVisible() && l->text().contains("href=\"frame:") && l->text().contains("Arm straight before"))
+                linked = l;
+        QVERIFY(linked);
+        const QString html = linked->text();
+        const QString href = html.mid(html.indexOf("href=\"frame:") + 6).section('"', 0, 0);
+        emit linked->linkActivated(href);
+        QVERIFY(view()->current() == Workspace::marking);
+        QCOMPARE(view()->bench().frame(), href.section(':', 2, 2).toInt());
+        QCOMPARE(view()->bench().rep()->id, Id(href.section(':', 1, 1).toLongLong()));
+    }
+    void choosingAFaultShowsItsReason() {
+        key(Qt::Key_5, Qt::ControlModifier);
+        auto* chain = view()->page(Workspace::findings)->findChild<ChainView*>();
+        QTest::mouseClick(chain, Qt::LeftButton, {}, chain->boxOf("trunk_falls").center().toPoint());
+        QCOMPARE(chain->chosen(), std::string("trunk_falls"));
+        QVERIFY(settle(*m_window));
+        QVERIFY(readable("expected to go with its cause"));
+        QTest::keyClick(chain, Qt::Key_Left);
+        QCOMPARE(chain->chosen(), std::string("hand_late"));
+    }
+    void logsABlockAndReadsTheGate() {
+        key(Qt::Key_7, Qt::ControlModifier);
+        QVERIFY(settle(*m_window));
+        QVERIFY(readable("Athlete: how was it?"));
+        const std::size_t before = data().blocks.size();
+        key(Qt::Key_G);
+        QVERIFY(readable("Coach: was it good?"));
+        QCOMPARE(data().blocks.size(), before); // one verdict is no rep yet
+        key(Qt::Key_G);
+        QCOMPARE(data().blocks.size(), before + 1);
+        for (int i = 0; i < 7; ++i) {
+            key(Qt::Key_Up);
+            key(Qt::Key_G);
+        }
+        key(Qt::Key_B);
+        key(Qt::Key_Escape); // taken back
+        QVERIFY(readable("Athlete: how was it?"));
+        QTest::mouseClick(child<QPushButton>("notGood"), Qt::LeftButton);
+        QTest::mouseClick(child<QPushButton>("good"), Qt::LeftButton);
+        const Block& b = data().blocks.rbegin()->second;
+        QCOMPARE(b.drill, std::string("coin_drop"));
+        QCOMPARE(b.reps.size(), std::size_t(9));
+        QVERIFY(!b.reps.back().athleteGood && b.reps.back().coachGood);
+        QVERIFY(readable("9 of 9 good"));
+        QLabel* gateLabel = child<QLabel>("gate");
+        QVERIFY2(gateLabel->text().contains("11 good of 14"), qPrintable(gateLabel->text()));
+    }
+    void writesTheBrief() {
+        key(Qt::Key_1, Qt::ControlModifier);
+        auto* name = child<QLineEdit>("athleteName");
+        name->setFocus();
+        name->selectAll();
+        QTest::keyClicks(name, "Mira T.");
+        QTest::keyClick(name, Qt::Key_Return);
+        QCOMPARE(data().brief.athlete.name, std::string("Mira T."));
+    }
+    void makesTheReport() {
+        key(Qt::Key_9, Qt::ControlModifier);
+        QVERIFY(settle(*m_window));
+        QVERIFY(readable("2 pages"));
+        view()->handover()->writeTo(m_dir.path() + "/folder");
+        QVERIFY(settle(*m_window));
+        QVERIFY(QFile::exists(m_dir.path() + "/folder/report.pdf"));
+        QVERIFY(QFile(m_dir.path() + "/folder/report.html").size() > 40000);
+        view()->handover()->writeTo("/proc/none");
+        QVERIFY(view()->shownError().contains("cannot be made"));
+    }
+    void programmeAndProgressShowTheirCase() {
+        key(Qt::Key_6, Qt::ControlModifier);
+        QVERIFY(settle(*m_window));
+        QVERIFY(readable("Hand later than foot"));
+        QVERIFY(readable("Wait for the coin"));
+        QVERIFY(readable("Caution:"));
+        key(Qt::Key_8, Qt::ControlModifier);
+        QVERIFY(settle(*m_window));
+        QVERIFY(readable("Yes, towards the band."));
+    }
+    void filmsAreDropped() {
+        const std::size_t before = data().takes.size();
+        drop({m_library + "/media/model-front.mp4"});
+        QVERIFY(view()->current() == Workspace::footage);
+        QTRY_COMPARE_WITH_TIMEOUT(data().takes.size(), before + 1, 10000);
+        const Take& t = data().takes.rbegin()->second;
+        QCOMPARE(t.title, std::string("model-front"));
+        QVERIFY(t.film != "model-front.mp4" && QFile::exists(m_library + "/media/" + QString::fromStdString(t.film)));
+        QVERIFY(!t.captureRate && t.times.size() > 100);
+        // A film that is none: said in words, nothing changed, the next one still comes in.
+        QFile bad(m_dir.path() + "/bad.mp4");
+        QVERIFY(bad.open(QIODevice::WriteOnly));
+        bad.write("no film");
+        bad.close();
+        drop({bad.fileName(), m_library + "/media/model-front.mp4"});
+        QTRY_COMPARE_WITH_TIMEOUT(data().takes.size(), before + 2, 10000);
+        QVERIFY(view()->shownError().contains("bad.mp4"));
+        QVERIFY(view()->shownError().contains("not a film"));
+        view()->bench().book().undoStack().undo();
+        view()->bench().book().undoStack().undo();
+        QCOMPARE(data().takes.size(), before);
+        QVERIFY(settle(*m_window));
+    }
+    void aFilmThatWentMissingIsSaid() {
+        QVERIFY(QFile::rename(m_library + "/media/athlete-before.mp4", m_library + "/media/away.mp4"));
+        for (const auto& [id, t] : data().takes)
+            if (t.film == "athlete-before.mp4")
+                view()->bench().selectTake(id);
+        view()->show(Workspace::footage);
+        view()->bench().setFrame(3);
+        QVERIFY(settle(*m_window)); // no crash, no hang; the measures are still there
+        QVERIFY(QFile::rename(m_library + "/media/away.mp4", m_library + "/media/athlete-before.mp4"));
+    }
+    void everythingIsThereAfterReopening() {
+        const CaseData before = data();
+        m_window.reset();
+        openWindow();
+        QVERIFY(data() == before);
+        QCOMPARE(data().brief.athlete.name, std::string("Mira T."));
+        QCOMPARE(*data().takes.at(frontTake()).captureRate, 120.0);
+        QCOMPARE(data().marks.at(frontTake()).size(), std::size_t(5));
+        QVERIFY(view()->bench().book().undoStack().count() == 0);
+    }
+    void smallWindowsAndTheDarkTheme() {
+        m_window->setDark(true);
+        m_window->resize(1024, 700);
+        for (int w = 0; w < kWorkspaces; ++w) {
+            view()->show(static_cast<Workspace>(w));
+            QVERIFY(settle(*m_window));
+            QVERIFY2(m_window->width() <= 1024 && m_window->height() <= 700, qPrintable(workspaceName(static_cast<Workspace>(w)))); // nothing forces it wider
+        }
+        m_window->setDark(false);
+    }
+    void librariesThatCannotBeOpened() {
+        QVERIFY(!m_window->openLibrary(m_dir.path() + "/nowhere"));
+        QVERIFY(view()->shownError().contains("no library"));
+        MainWindow fresh(m_today);
+        fresh.show();
+        QVERIFY(!fresh.openLibrary("/proc"));
+        QVERIFY(fresh.welcomeError().contains("no library"));
+        QVERIFY(!fresh.newLibrary("/proc/self/nothing"));
+        QVERIFY(fresh.newLibrary(m_dir.path() + "/new"));
+        QVERIFY(settle(fresh));
+        QVERIFY(fresh.caseView()->current() == Workspace::brief); // empty: begin with asking
+        for (int w = 0; w < kWorkspaces; ++w) { // every empty state can be looked at
+            fresh.caseView()->show(static_cast<Workspace>(w));
+            QVERIFY(settle(fresh));
+        }
+    }
+};
+QTEST_MAIN(TestWindow)
+#include "test_window.moc"

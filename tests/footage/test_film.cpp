@@ -1,0 +1,273 @@
+#include "footage/film.h"
+#include "footage/film_writer.h"
+
+#include <QDir>
+#include <QFile>
+#include <QProcess>
+#include <QTemporaryDir>
+#include <QTest>
+
+#include <cmath>
+#include <random>
+
+using namespace riflesso;
+
+namespace {
+
+constexpr int kBits = 12;
+
+// A picture that carries its number as black and white blocks, on a moving ground that is not easy to compress.
+Picture coded(int number, int width = 320, int height = 192) {
+    Picture p(width, height);
+    for (int y = 0; y < height; ++y)
+        for (int x = 0; x < width; ++x) {
+            const auto v = static_cast<std::uint32_t>(90 + 60 * std::sin((x + 3 * number) * 0.07) * std::cos((y - 2 * number) * 0.05));
+            p.pixels[static_cast<std::size_t>(y * width + x)] = 0xff000000u | v << 16 | v << 8 | v;
+        }
+    for (int bit = 0; bit < kBits; ++bit)
+        for (int y = 8; y < 32; ++y)
+            for (int x = 8 + bit * 25; x < 8 + bit * 25 + 22; ++x)
+                p.pixels[static_cast<std::size_t>(y * width + x)] = number >> bit & 1 ? 0xffffffffu : 0xff000000u;
+    return p;
+}
+
+int decode(const Picture& p) {
+    int number = 0;
+    for (int bit = 0; bit < kBits; ++bit)
+        if ((p.at(8 + bit * 25 + 11, 20) & 0xff) > 128)
+            number |= 1 << bit;
+    return number;
+}
+
+} // namespace
+
+class TestFilm : public QObject {
+    Q_OBJECT
+    QTemporaryDir m_dir;
+    QString path(const char* name) const { return m_dir.filePath(name); }
+
+    QString make(const char* name, int frames, const std::vector<int>& ticks = {}, FilmWriterOptions o = {}) {
+        o.width = 320;
+        o.height = 192;
+        auto w = FilmWriter::create(path(name).toStdString(), o);
+        if (!w)
+            qFatal("%s", w.error().text().c_str());
+        for (int i = 0; i < frames; ++i)
+            if (!(*w)->add(coded(i), ticks.empty() ? std::nullopt : std::optional(ticks[static_cast<std::size_t>(i)])))
+                qFatal("add");
+        if (!(*w)->finish())
+            qFatal("finish");
+        return path(name);
+    }
+    static bool ffmpeg(const QStringList& arguments) {
+        QProcess p;
+        p.start("ffmpeg", QStringList{"-v", "error", "-y"} + arguments);
+        return p.waitForFinished(60000) && p.exitCode() == 0;
+    }
+    static void everyFrameIsExact(const QString& file, int frames) {
+        const auto film = Film::open(file.toStdString(), {2u << 20}); // a small cache, so that seeking is really tried
+        QVERIFY2(film.ok(), film ? "" : film.error().text().c_str());
+        QCOMPARE((*film)->info().frames, frames);
+        std::mt19937 random(9);
+        std::vector<int> order;
+        for (int i = 0; i < frames; ++i)
+            order.push_back(i);
+        for (int i = frames - 1; i >= 0; --i)
+            order.push_back(i); // backwards
+        for (int i = 0; i < 80; ++i)
+            order.push_back(static_cast<int>(random() % static_cast<unsigned>(frames)));
+        for (int i : order) {
+            const auto p = (*film)->frame(FrameIndex(i));
+            QVERIFY2(p.ok(), qPrintable(QString("frame %1").arg(i)));
+            QCOMPARE(decode(*p), i);
+        }
+    }
+private slots:
+    void anyFrameInAnyOrder() { everyFrameIsExact(make("plain.mp4", 150), 150); }
+    void manyBFramesAndLongGroups() {
+        FilmWriterOptions o;
+        o.bFrames = 6;
+        o.keyFrameEvery = 60;
+        everyFrameIsExact(make("b.mp4", 130, {}, o), 130);
+    }
+    void variableRate() {
+        std::vector<int> ticks;
+        int t = 0;
+        for (int i = 0; i < 90; ++i) {
+            ticks.push_back(t);
+            t += i % 7 == 3 ? 5 : 1 + i % 2;
+        }
+        const QString file = make("variable.mp4", 90, ticks);
+        everyFrameIsExact(file, 90);
+        const auto film = Film::open(file.toStdString());
+        QVERIFY((*film)->info().variableRate);
+        for (std::size_t i = 0; i < 90; ++i)
+            QVERIFY(std::abs((*film)->times()[i] - ticks[i] / 30.0) < 1e-3);
+    }
+    void otherContainersAndCodecs_data() {
+        QTest::addColumn<QString>("name");
+        QTest::addColumn<QStringList>("how");
+        const QStringList good = {"-an"};
+        QTest::newRow("open groups in Matroska") << "open.mkv" << QStringList{"-c:v", "libx264", "-g", "25", "-bf", "3", "-crf", "18", "-x264-params", "open-gop=1"};
+        QTest::newRow("HEVC") << "hevc.mp4" << QStringList{"-c:v", "libx265", "-crf", "18", "-x265-params", "log-level=none:keyint=30"};
+        QTest::newRow("MPEG-4 in AVI, no presentation times") << "old.avi" << QStringList{"-c:v", "mpeg4", "-q:v", "2", "-bf", "2", "-g", "20"};
+        QTest::newRow("motion JPEG") << "mjpeg.mov" << QStringList{"-c:v", "mjpeg", "-q:v", "2"};
+        QTest::newRow("VP9") << "vp9.webm" << QStringList{"-c:v", "libvpx-vp9", "-b:v", "2M", "-deadline", "realtime", "-cpu-used", "8"};
+        QTest::newRow("transport stream") << "camcorder.mts" << QStringList{"-c:v", "libx264", "-g", "30", "-bf", "2", "-crf", "18", "-f", "mpegts"};
+    }
+    void otherContainersAndCodecs() {
+        QFETCH(QString, name);
+        QFETCH(QStringList, how);
+        const QString source = QFile::exists(path("source.mp4")) ? path("source.mp4") : make("source.mp4", 100);
+        QVERIFY(ffmpeg(QStringList{"-i", source} + how + QStringList{"-vsync", "0", path(qPrintable(name))}));
+        everyFrameIsExact(path(qPrintable(name)), 100);
+    }
+    void aCutWithAnEditList() {
+        // Copying from the middle keeps packets before the cut and hides them by an edit list: frame 0 is the first one shown.
+        const QString source = make("long.mp4", 120);
+        QVERIFY(ffmpeg({"-ss", "1.5", "-i", source, "-c", "copy", path("cut.mp4")}));
+        const auto film = Film::open(path("cut.mp4").toStdString());
+        QVERIFY(film.ok());
+        const int first = decode(*(*film)->frame(FrameIndex(0)));
+        for (int i = 0; i < (*film)->info().frames; i += 7)
+            QCOMPARE(decode(*(*film)->frame(FrameIndex(i))), first + i);
+        QCOMPARE((*film)->times().front(), 0.0);
+    }
+    void agreesWithFfprobe() {
+        const QString file = make("probe.mp4", 77);
+        QProcess p;
+        p.start("ffprobe", {"-v", "error", "-select_streams", "v", "-show_entries", "frame=pts_time", "-of", "csv=p=0", file});
+        QVERIFY(p.waitForFinished(30000));
+        const auto lines = QString(p.readAllStandardOutput()).split('\n', Qt::SkipEmptyParts);
+        const auto film = Film::open(file.toStdString());
+        QCOMPARE((*film)->info().frames, lines.size());
+        const double zero = lines[0].split(',')[0].toDouble();
+        for (qsizetype i = 0; i < lines.size(); ++i)
+            QVERIFY(std::abs((*film)->times()[static_cast<std::size_t>(i)] - (lines[i].split(',')[0].toDouble() - zero)) < 1e-5);
+    }
+    void whatTheFilmSaysOfItself() {
+        FilmWriterOptions o;
+        o.captureRateTag = Hertz(120);
+        const auto film = Film::open(make("tagged.mp4", 60, {}, o).toStdString());
+        const auto& i = (*film)->info();
+        QCOMPARE(i.codec, std::string("h264"));
+        QCOMPARE(i.width, 320);
+        QCOMPARE(i.height, 192);
+        QVERIFY(std::abs(i.fileRate.value - 30) < 1e-6);
+        QVERIFY(std::abs(i.duration - 2) < 1e-6);
+        QVERIFY(!i.variableRate);
+        QCOMPARE(i.keyFrames, 2);
+        QVERIFY(i.captureRate && i.captureRate->value == 120);
+        QVERIFY(!(*Film::open(make("untagged.mp4", 10).toStdString()))->info().captureRate);
+    }
+    void rotationIsObeyed() {
+        QVERIFY(ffmpeg({"-i", make("upright.mp4", 12), "-c", "copy", "-metadata:s:v:0", "rotate=90", path("turned.mp4")}));
+        const auto film = Film::open(path("turned.mp4").toStdString());
+        QVERIFY(film.ok());
+        if ((*film)->info().rotation == 0)
+            QSKIP("this ffmpeg does not write the tag");
+        QCOMPARE((*film)->info().width, 192);
+        const auto p = (*film)->frame(FrameIndex(5));
+        QVERIFY(p && p->width == 192 && p->height == 320);
+    }
+    void framesOutsideAreRefused() {
+        const auto film = Film::open(make("short.mp4", 5).toStdString());
+        QVERIFY(!(*film)->frame(FrameIndex(-1)));
+        QVERIFY((*film)->frame(FrameIndex(5)).error().what.find("0 to 4") != std::string::npos);
+        QVERIFY((*film)->frame(FrameIndex(4)).ok());
+    }
+    void badFilesGetAClearSentence() {
+        const auto says = [&](const QString& file, const char* what) {
+            const auto film = Film::open(file.toStdString());
+            QVERIFY(!film);
+            QVERIFY2(film.error().text().find(what) != std::string::npos, film.error().text().c_str());
+            QVERIFY(film.error().untouched == "nothing was changed");
+            QVERIFY(film.error().where.find('/') == std::string::npos);
+        };
+        says(path("not-there.mp4"), "no such file");
+        QFile empty(path("empty.mp4"));
+        QVERIFY(empty.open(QIODevice::WriteOnly));
+        empty.close();
+        says(path("empty.mp4"), "empty");
+        QFile text(path("text.mp4"));
+        QVERIFY(text.open(QIODevice::WriteOnly));
+        text.write(QByteArray("This is no film. ").repeated(500));
+        text.close();
+        says(path("text.mp4"), "not a film");
+        says(m_dir.path(), "folder");
+        QVERIFY(ffmpeg({"-f", "lavfi", "-i", "sine=duration=1", path("sound.m4a")}));
+        says(path("sound.m4a"), "sound only");
+    }
+    void cutOffAnywhereNeverCrashes() {
+        // With its index in front, a cut film keeps its good frames; with the index behind, it is refused in words.
+        const QString source = make("whole.mp4", 60);
+        QVERIFY(ffmpeg({"-i", source, "-c", "copy", "-movflags", "+faststart", path("front.mp4")}));
+        for (const char* name : {"whole.mp4", "front.mp4"}) {
+            QFile file(path(name));
+            QVERIFY(file.open(QIODevice::ReadOnly));
+            const QByteArray bytes = file.readAll();
+            for (int sixteenth = 1; sixteenth < 16; ++sixteenth) {
+                QFile cut(path("cut-off.mp4"));
+                QVERIFY(cut.open(QIODevice::WriteOnly));
+                cut.write(bytes.left(bytes.size() * sixteenth / 16));
+                cut.close();
+                const auto film = Film::open(path("cut-off.mp4").toStdString());
+                if (!film) {
+                    QVERIFY(!film.error().what.empty());
+                    continue;
+                }
+                int good = 0;
+                for (int i = 0; i < (*film)->info().frames; ++i)
+                    if (const auto p = (*film)->frame(FrameIndex(i)); p && decode(*p) == i)
+                        ++good;
+                QVERIFY2((*film)->info().framesLost > 0 || good == 60, name); // the loss is said
+                QVERIFY(good >= (*film)->info().frames - 2); // the frame at the cut may be damaged
+            }
+        }
+    }
+    void flippedBytesNeverCrash() {
+        QFile file(make("flip.mp4", 40));
+        QVERIFY(file.open(QIODevice::ReadOnly));
+        const QByteArray bytes = file.readAll();
+        for (unsigned seed = 1; seed <= 40; ++seed) {
+            std::mt19937 random(seed);
+            QByteArray damaged = bytes;
+            for (int k = 0; k < 20; ++k)
+                damaged[static_cast<qsizetype>(random() % static_cast<unsigned>(bytes.size()))] = static_cast<char>(random());
+            QFile out(path("flipped.mp4"));
+            QVERIFY(out.open(QIODevice::WriteOnly));
+            out.write(damaged);
+            out.close();
+            if (const auto film = Film::open(path("flipped.mp4").toStdString()))
+                for (int i = 0; i < std::min((*film)->info().frames, 60); i += 5)
+                    (void)(*film)->frame(FrameIndex(i));
+        }
+    }
+    void writingFailsInWords() {
+        FilmWriterOptions o;
+        o.width = 321;
+        o.height = 192;
+        QVERIFY(!FilmWriter::create(path("odd.mp4").toStdString(), o));
+        o.width = 320;
+        QVERIFY(!FilmWriter::create("/proc/no-film.mp4", o));
+        auto w = FilmWriter::create(path("half.mp4").toStdString(), o);
+        QVERIFY(w.ok());
+        QVERIFY((*w)->add(coded(0)).ok());
+        QVERIFY(!(*w)->add(coded(1, 160, 96)).ok());
+        w = Error{}; // not finished: nothing stays behind
+        QVERIFY(!QFile::exists(path("half.mp4")));
+        QVERIFY(!QFile::exists(path("half.mp4.part")));
+        // A device that is always full.
+        QVERIFY(QFile::link("/dev/full", path("full.mp4.part")));
+        auto full = FilmWriter::create(path("full.mp4").toStdString(), o);
+        bool failed = !full.ok();
+        for (int i = 0; full.ok() && !failed && i < 400; ++i)
+            failed = !(*full)->add(coded(i)).ok();
+        if (full.ok() && !failed)
+            failed = !(*full)->finish().ok();
+        QVERIFY(failed);
+        QVERIFY(!QFile::exists(path("full.mp4")));
+    }
+};
+QTEST_GUILESS_MAIN(TestFilm)
+#include "test_film.moc"

@@ -1,0 +1,110 @@
+#include "handover/report.h"
+#include "handover/words.h"
+
+#include "casebook/shipped.h"
+
+#include <QFile>
+#include <QGuiApplication>
+#include <QProcess>
+#include <QTemporaryDir>
+#include <QTest>
+
+using namespace riflesso;
+
+class TestReport : public QObject {
+    Q_OBJECT
+    std::unique_ptr<Casebook> m_book;
+    QTemporaryDir m_dir;
+
+    static std::string run(const char* program, const QStringList& arguments) {
+        QProcess p;
+        p.start(program, arguments);
+        p.waitForFinished(30000);
+        return p.readAllStandardOutput().toStdString();
+    }
+private slots:
+    void initTestCase() {
+        auto l = Library::open(RIFLESSO_DEMO_DIR);
+        QVERIFY(l.ok());
+        m_book = std::move(*Casebook::open(std::shared_ptr<Library>(std::move(*l)), 1, *shippedBlueprint("fencing-lunge"), *dayFromIso("2026-11-23")));
+        m_book->analysisNow();
+    }
+    void twoPagesAndOneFile() {
+        const auto content = gatherReport(*m_book);
+        QVERIFY2(content.problem.empty(), content.problem.c_str());
+        const std::string folder = (m_dir.path() + "/out").toStdString();
+        const auto s = writeReport(content, folder);
+        QVERIFY2(s.ok(), s ? "" : s.error().text().c_str());
+        const QString pdf = m_dir.path() + "/out/report.pdf";
+        const std::string info = run("pdfinfo", {pdf});
+        QVERIFY2(info.find("Pages:           2") != std::string::npos, info.c_str());
+        QVERIFY(info.find("A4") != std::string::npos);
+        // What is written can be read back: the athlete, the first finding, a drill, the caution.
+        const std::string text = run("pdftotext", {"-layout", pdf, "-"});
+        for (const char* words : {"Mira Tolland", "Hand later than foot", "Wait for the coin", "It does not diagnose", "All measures"})
+            QVERIFY2(text.find(words) != std::string::npos, words);
+        const std::string images = run("pdfimages", {"-list", pdf});
+        QVERIFY(images.find("image") != std::string::npos); // the athlete's own pictures are in it
+        QFile html(m_dir.path() + "/out/report.html");
+        QVERIFY(html.open(QIODevice::ReadOnly));
+        const QByteArray h = html.readAll();
+        QVERIFY(h.contains("data:image/jpeg;base64,"));
+        QVERIFY(!h.contains("picture:") && !h.contains("http")); // self-contained: nothing is fetched
+        QVERIFY(h.size() > 40000);
+    }
+    void picturesAreThePositionsThemselves() {
+        const auto content = gatherReport(*m_book);
+        const QImage board = content.pictures.at("board");
+        QVERIFY(board.width() > 4 * board.height() / 3);
+        // Above and below the line two different performers: their jackets' colours differ.
+        const auto redness = [&](int y) {
+            double sum = 0;
+            for (int x = 0; x < board.width(); x += 3)
+                sum += qRed(board.pixel(x, y)) - qBlue(board.pixel(x, y));
+            return sum;
+        };
+        QVERIFY(redness(150) != redness(150 + 376));
+    }
+    void aMissingFilmIsSaidAndTheRestWritten() {
+        const auto content = gatherReport(m_book->data(), m_book->blueprint(), m_book->analysis(), m_dir.path().toStdString());
+        QVERIFY(content.problem.find("no such file") != std::string::npos);
+        QVERIFY(content.html.contains("Pictures are missing"));
+        QVERIFY(writeReport(content, (m_dir.path() + "/bare").toStdString()).ok());
+    }
+    void placesThatCannotBeWritten() {
+        const auto content = gatherReport(m_book->data(), m_book->blueprint(), m_book->analysis(), m_dir.path().toStdString());
+        const auto s = writeReport(content, "/proc/report");
+        QVERIFY(!s);
+        QVERIFY(s.error().untouched.find("no report was written") != std::string::npos);
+    }
+    void numbersInWords() {
+        const auto& b = m_book->blueprint();
+        const auto& knee = b.measure("rear_knee")->definition;
+        const auto& lead = b.measure("hand_lead")->definition;
+        const auto& width = b.measure("guard_width")->definition;
+        const auto& toe = b.measure("knee_over_toe")->definition;
+        QCOMPARE(numberWords(knee, 112.44), std::string("112.4°"));
+        QCOMPARE(valueWords(knee, 112.44, 1.06), std::string("112.4 ± 1.1°"));
+        QCOMPARE(valueWords(lead, -0.152, 0.0034), std::string("−152 ± 3 ms"));
+        QCOMPARE(numberWords(lead, -0.0001), std::string("0 ms")); // no minus nothing
+        QCOMPARE(numberWords(width, 1.2049), std::string("1.20"));
+        QCOMPARE(numberWords(toe, -0.5), std::string("−0.50 shins"));
+        QCOMPARE(bandWords(knee, {102, 118.4, 8}), std::string("102 to 118°"));
+        QCOMPARE(bandWords(toe, {-std::numeric_limits<double>::infinity(), 0, 1}), std::string("at most 0.00 shins"));
+        QCOMPARE(doseWords({3, 6, 5}), std::string("3 sets of 6, 5 min"));
+        QCOMPARE(doseWords({1, 10, 2.5}), std::string("1 set of 10, 2.5 min"));
+        QCOMPARE(dayWords(*dayFromIso("2026-11-23")), std::string("Mon 23 Nov"));
+    }
+    void findingsReadAsAPersonWouldSayThem() {
+        const std::string f = findingsWords(*m_book);
+        QVERIFY(f.find("Strengths") < f.find("Findings")); // strengths first, always
+        QVERIFY(f.find("1. Hand later than foot  [work on this]") != std::string::npos);
+        QVERIFY(f.find("[expected to follow]") != std::string::npos);
+        QVERIFY(f.find("film it from the front") != std::string::npos);
+        const std::string p = planWords(*m_book);
+        QVERIFY(p.find("caution:") != std::string::npos);
+        QVERIFY(p.find("count 3 more") != std::string::npos);
+    }
+};
+QTEST_MAIN(TestReport)
+#include "test_report.moc"

@@ -1,0 +1,148 @@
+// The rooms' arrows point one way. Reads every #include of the project and fails when one runs against the plan.
+
+#include <QDirIterator>
+#include <QFile>
+#include <QRegularExpression>
+#include <QTest>
+
+#include <map>
+#include <set>
+
+namespace {
+
+using Rooms = std::set<QString>;
+
+// What each room may include, itself apart. docs/ARCHITECTURE.md holds the same table for people.
+const std::map<QString, Rooms>& plan() {
+    static const std::map<QString, Rooms> rooms = [] {
+        std::map<QString, Rooms> r;
+        r["core/statistics"] = {};
+        r["core/motion"] = {"core/statistics"};
+        // Within core/ each room may include the one before and whatever that one may.
+        const QStringList line = {"core/motion", "core/measure", "core/technique", "core/mirror", "core/judge", "core/programme", "core/progress"};
+        for (int i = 1; i < line.size(); ++i) {
+            r[line[i]] = r[line[i - 1]];
+            r[line[i]].insert(line[i - 1]);
+        }
+        Rooms core = r["core/progress"];
+        core.insert("core/progress");
+        const auto with = [](Rooms a, std::initializer_list<QString> more) {
+            a.insert(more);
+            return a;
+        };
+        r["footage"] = {"core/motion", "core/statistics"};
+        r["library"] = core;
+        r["casebook"] = with(core, {"library"});
+        r["simulator"] = {"core/motion", "core/statistics", "footage"};
+        r["handover"] = with(core, {"library", "casebook", "footage"});
+        r["demo"] = with(core, {"library", "casebook", "simulator", "footage"});
+        r["cli"] = with(core, {"library", "casebook", "simulator", "footage", "handover", "demo"});
+        r["desktop"] = r["cli"];
+        r["bench"] = r["cli"];
+        return r;
+    }();
+    return rooms;
+}
+
+QString roomOf(const QString& path) {
+    const QStringList parts = path.split('/');
+    return parts[0] == "core" && parts.size() > 1 ? "core/" + parts[1] : parts[0];
+}
+
+struct Include {
+    QString file, target;
+    int line;
+};
+
+std::vector<Include> includesOf(const QString& relative, const QByteArray& text) {
+    static const QRegularExpression pattern("^\\s*#\\s*include\\s*[<\"]([^>\"]+)[>\"]", QRegularExpression::MultilineOption);
+    std::vector<Include> out;
+    const QString source = QString::fromUtf8(text);
+    auto it = pattern.globalMatch(source);
+    while (it.hasNext()) {
+        const auto m = it.next();
+        out.push_back({relative, m.captured(1), static_cast<int>(source.left(m.capturedStart()).count('\n')) + 1});
+    }
+    return out;
+}
+
+// Empty when the include is allowed, else why not.
+QString complaint(const Include& i) {
+    const QString from = roomOf(i.file);
+    if (from == "tests")
+        return {};
+    if (!plan().contains(from))
+        return "the room " + from + " is not in the plan";
+    const QString to = roomOf(i.target);
+    if (plan().contains(to) && i.target.contains('/')) {
+        if (to == from || plan().at(from).contains(to))
+            return {};
+        return from + " may not include " + to;
+    }
+    if (i.target.startsWith("tests/"))
+        return "the product may not include tests";
+    static const QRegularExpression interface("^(Q[A-Z]|Qt|opencv|libav|libsw|sqlite|nlohmann|CLI/|filesystem$|fstream$)");
+    if (from.startsWith("core/") && interface.match(i.target).hasMatch())
+        return "core/ knows no interface, files or codecs: " + i.target;
+    static const QRegularExpression widgets("^(QWidget|QtWidgets|QApplication|QMainWindow|QDialog|QLabel|QPushButton)");
+    if (from != "desktop" && widgets.match(i.target).hasMatch())
+        return from + " knows no widgets: " + i.target;
+    if (from != "footage" && i.target.startsWith("libav"))
+        return "codecs live in footage/";
+    if (from != "library" && i.target.startsWith("QSql"))
+        return "the database lives in library/";
+    return {};
+}
+
+} // namespace
+
+class TestRooms : public QObject {
+    Q_OBJECT
+private slots:
+    void arrowsPointOneWay() {
+        QStringList wrong;
+        int files = 0;
+        for (const char* top : {"core", "footage", "library", "casebook", "simulator", "handover", "demo", "cli", "desktop", "bench"}) {
+            QDirIterator it(QString(RIFLESSO_SOURCE_DIR) + "/" + top, {"*.h", "*.cpp"}, QDir::Files, QDirIterator::Subdirectories);
+            while (it.hasNext()) {
+                QFile file(it.next());
+                QVERIFY(file.open(QIODevice::ReadOnly));
+                const QString relative = QDir(RIFLESSO_SOURCE_DIR).relativeFilePath(file.fileName());
+                ++files;
+                for (const auto& i : includesOf(relative, file.readAll()))
+                    if (const QString why = complaint(i); !why.isEmpty())
+                        wrong << QString("%1:%2: %3").arg(i.file).arg(i.line).arg(why);
+            }
+        }
+        QVERIFY(files > 80); // it really read the tree
+        QVERIFY2(wrong.isEmpty(), qPrintable(wrong.join('\n')));
+    }
+    void theCheckCanFail() {
+        QVERIFY(!complaint({"core/motion/x.h", "core/measure/evaluate.h", 1}).isEmpty());
+        QVERIFY(!complaint({"core/judge/x.cpp", "QString", 1}).isEmpty());
+        QVERIFY(!complaint({"core/judge/x.cpp", "fstream", 1}).isEmpty());
+        QVERIFY(!complaint({"library/x.cpp", "casebook/casebook.h", 1}).isEmpty());
+        QVERIFY(!complaint({"casebook/x.cpp", "QWidget", 1}).isEmpty());
+        QVERIFY(!complaint({"cli/x.cpp", "desktop/theme/theme.h", 1}).isEmpty());
+        QVERIFY(!complaint({"simulator/x.cpp", "library/library.h", 1}).isEmpty());
+        QVERIFY(!complaint({"desktop/x.cpp", "libavcodec/avcodec.h", 1}).isEmpty());
+        QVERIFY(!complaint({"desktop/x.cpp", "QSqlQuery", 1}).isEmpty());
+        QVERIFY(!complaint({"desktop/x.cpp", "tests/support/python.h", 1}).isEmpty());
+        QVERIFY(complaint({"core/judge/x.cpp", "core/mirror/reference.h", 1}).isEmpty());
+        QVERIFY(complaint({"core/judge/x.cpp", "core/statistics/summary.h", 1}).isEmpty());
+        QVERIFY(complaint({"desktop/x.cpp", "handover/words.h", 1}).isEmpty());
+        QCOMPARE(includesOf("f", "#include <a>\n  # include \"b/c.h\"\n").size(), std::size_t(2));
+    }
+    void picturesAndPagesAgree() {
+        // Each picture in docs/screenshots is linked from the README, and there are fewer than twenty.
+        QFile readme(QString(RIFLESSO_SOURCE_DIR) + "/README.md");
+        QVERIFY(readme.open(QIODevice::ReadOnly));
+        const QByteArray text = readme.readAll();
+        const auto pictures = QDir(QString(RIFLESSO_SOURCE_DIR) + "/docs/screenshots").entryList({"*.png"}, QDir::Files);
+        QVERIFY(pictures.size() >= 9 && pictures.size() < 20);
+        for (const auto& p : pictures)
+            QVERIFY2(text.contains("docs/screenshots/" + p.toUtf8()), qPrintable(p));
+    }
+};
+QTEST_GUILESS_MAIN(TestRooms)
+#include "test_rooms.moc"
