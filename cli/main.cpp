@@ -88,7 +88,7 @@ int main(int argc, char** argv) {
         std::fprintf(stderr, "riflesso-cli: %s\n", status.error().text().c_str());
         return 1;
     }
-    if (std::fflush(stdout) != 0) {
+    if (std::fflush(stdout) != 0 || std::ferror(stdout)) {
         std::fprintf(stderr, "riflesso-cli: standard output: the result could not be written; is the disk full?\n");
         return 1;
     }

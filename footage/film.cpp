@@ -96,6 +96,8 @@ struct Film::Impl {
     bool sequentialOnly = false; // time stamps are missing or repeated: frames are counted from the start
 
     int decodedLast = -1; // last frame the decoder gave; -1 after a seek
+    bool needKey = true;  // after a seek nothing before a key packet goes to the decoder
+    int validFrom = 0;    // pictures before the key frame of the last seek lack what they refer to
     bool drained = false;
 
     // Newest first; the cache holds the decoder's own YUV pictures.
@@ -208,6 +210,8 @@ struct Film::Impl {
     std::optional<Error> restart(int index) {
         avcodec_flush_buffers(codec.get());
         decodedLast = -1;
+        needKey = true;
+        validFrom = sequentialOnly ? 0 : index;
         drained = false;
         std::int64_t target = stream->start_time != AV_NOPTS_VALUE ? stream->start_time : 0;
         if (!sequentialOnly && !pts.empty())
@@ -246,6 +250,11 @@ struct Film::Impl {
                 avcodec_send_packet(codec.get(), nullptr);
                 continue;
             }
+            if (needKey && !(packet->flags & AV_PKT_FLAG_KEY)) {
+                av_packet_unref(packet.get());
+                continue;
+            }
+            needKey = false;
             avcodec_send_packet(codec.get(), packet.get()); // a damaged packet is passed over; its frame will be missed
             av_packet_unref(packet.get());
         }
@@ -270,7 +279,7 @@ struct Film::Impl {
     bool decodeTo(int index) {
         while (FramePtr f = decodeNext()) {
             const int at = place(*f);
-            if (at < 0)
+            if (at < validFrom)
                 continue;
             decodedLast = at;
             remember(at, std::move(f));
@@ -299,6 +308,16 @@ struct Film::Impl {
             if (from == 0)
                 break;
             from = tries == 0 ? keyBefore(from - 1) : 0;
+        }
+        // Some containers cannot find a time exactly: read from the first byte.
+        if (av_seek_frame(format.get(), -1, 0, AVSEEK_FLAG_BYTE) >= 0) {
+            avcodec_flush_buffers(codec.get());
+            decodedLast = -1;
+            needKey = true;
+            validFrom = 0;
+            drained = false;
+            if (decodeTo(index))
+                return std::nullopt;
         }
         return Error{"frame " + std::to_string(index) + " is damaged and cannot be shown", path.filename().string(),
                      "the other frames stay usable", {}};

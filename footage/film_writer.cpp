@@ -49,6 +49,8 @@ struct FilmWriter::Impl {
                 return Done{};
             if (r < 0)
                 return failed("a picture could not be encoded");
+            if (packet->duration == 0) // without one the last picture would have no time of its own and be hidden
+                packet->duration = 1;
             av_packet_rescale_ts(packet, codec->time_base, stream->time_base);
             packet->stream_index = stream->index;
             if (av_interleaved_write_frame(format, packet) < 0)

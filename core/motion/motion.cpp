@@ -40,7 +40,7 @@ std::vector<double> resample(const std::vector<double>& t, const std::vector<dou
 }
 
 // Half-width of the window in which the filter's bias is looked for, in samples.
-constexpr int kBiasWindow = 6;
+constexpr int kBiasWindow = 4;
 
 void smoothRun(const Run& run, const Timebase& time, const MotionOptions& options, MotionTrack& out) {
     const bool wanted = !std::holds_alternative<CutoffNone>(options.cutoff);
@@ -109,7 +109,7 @@ void smoothRun(const Run& run, const Timebase& time, const MotionOptions& option
             count += 2;
         }
         const double expected = sigma * sigma * gain.residual;
-        const double chance = expected * std::sqrt(2.0 / count); // one standard deviation of that mean square
+        const double chance = 0.5 * expected * std::sqrt(2.0 / count); // half a standard deviation of that mean square
         variance += std::max(usualBias, sum / count - expected - chance);
         // At the very ends the filter leans on its padding and averages little.
         if (i < 2 || i >= n - 2)

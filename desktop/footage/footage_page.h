@@ -21,6 +21,7 @@ class FootagePage : public QWidget {
     Q_OBJECT
 public:
     explicit FootagePage(Workbench& bench);
+    ~FootagePage() override { m_watcher.waitForFinished(); }
 
     /// Copies films into the library and adds a take for each, one after the other, in the background.
     void bringIn(const QStringList& files);

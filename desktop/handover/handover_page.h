@@ -17,6 +17,7 @@ class HandoverPage : public QWidget {
     Q_OBJECT
 public:
     explicit HandoverPage(Workbench& bench);
+    ~HandoverPage() override { m_watcher.waitForFinished(); }
     /// Writes report.pdf and report.html there.
     void writeTo(const QString& folder);
     [[nodiscard]] bool busy() const { return m_watcher.isRunning(); }

@@ -54,6 +54,15 @@ CaseView::CaseView(std::unique_ptr<Casebook> book) : m_bench(std::move(book)) {
     show(m_bench.data().takes.empty() ? Workspace::brief : Workspace::findings);
 }
 
+CaseView::~CaseView() {
+    // What is being typed is committed, and the pages go before the case they look at.
+    if (QWidget* typing = focusWidget())
+        typing->clearFocus();
+    delete m_pages;
+    delete m_path;
+    delete m_strip;
+}
+
 void CaseView::show(Workspace w) {
     m_pages->setCurrentIndex(static_cast<int>(w));
     m_path->setCurrent(w);

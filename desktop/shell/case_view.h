@@ -16,6 +16,7 @@ class CaseView : public QWidget {
     Q_OBJECT
 public:
     explicit CaseView(std::unique_ptr<Casebook> book);
+    ~CaseView() override;
     void show(Workspace w);
     [[nodiscard]] Workspace current() const { return static_cast<Workspace>(m_pages->currentIndex()); }
     Workbench& bench() { return m_bench; }

@@ -46,6 +46,7 @@ MainWindow::MainWindow(Day today) : m_today(today) {
 MainWindow::~MainWindow() {
     m_cancelDemo = true;
     m_demo.waitForFinished();
+    delete m_case; // while the menus that listen to its undo stack are still there
 }
 
 void MainWindow::buildMenus() {
@@ -205,8 +206,9 @@ bool MainWindow::openCase(std::shared_ptr<Library> library, Id caseId) {
     }
     m_library = std::move(library);
     m_welcomeError = nullptr;
+    delete takeCentralWidget(); // the welcome, or the case before
     m_case = new CaseView(std::move(*book));
-    setCentralWidget(m_case); // deletes what was there
+    setCentralWidget(m_case);
     auto& stack = m_case->bench().book().undoStack();
     const auto texts = [this, &stack] {
         m_undo->setText(stack.canUndo() ? tr("&Undo: %1").arg(stack.undoText()) : tr("&Undo"));
