@@ -51,7 +51,8 @@ std::filesystem::path makeClip() {
             for (int x = 0; x < o.width; ++x) {
                 const int texture = ((x + 5 * f) * 13 ^ (y - 3 * f) * 7) & 63;
                 const auto v = static_cast<std::uint32_t>(90 + texture + static_cast<int>(random() & 3));
-                p.pixels[static_cast<std::size_t>(y) * 1920 + static_cast<std::size_t>(x)] = 0xff000000u | v << 16 | v << 8 | v;
+                p.pixels[static_cast<std::size_t>(y) * 1920 + static_cast<std::size_t>(x)] =
+                    0xff000000u | v << 16 | v << 8 | v;
             }
         if (!(*writer)->add(p))
             break;
@@ -73,7 +74,8 @@ CaseData denseCase(int reps) {
         take.times.push_back(f / 30.0);
         int k = 0;
         for (const auto& role : blueprint->landmarks)
-            data.marks[1][resolveRole(role, Side::right)][FrameIndex(f)] = {{400 + 40 * std::sin(f * 0.2 + k), 300 + 20.0 * ++k}, 1.5, How::hand};
+            data.marks[1][resolveRole(role, Side::right)][FrameIndex(f)] = {
+                {400 + 40 * std::sin(f * 0.2 + k), 300 + 20.0 * ++k}, 1.5, How::hand};
     }
     data.takes[1] = take;
     for (int r = 0; r < reps; ++r) {
@@ -91,7 +93,8 @@ CaseData denseCase(int reps) {
 int main() {
     const auto clip = makeClip();
     const std::string file = clip.string();
-    row("open and index 1080p60", timed(7, [&] { (void)Film::open(clip); }), timed(7, [&] { cv::VideoCapture c(file); }), 0.6);
+    row("open and index 1080p60", timed(7, [&] { (void)Film::open(clip); }),
+        timed(7, [&] { cv::VideoCapture c(file); }), 0.6);
 
     std::vector<int> order;
     std::mt19937 random(7);
@@ -101,23 +104,38 @@ int main() {
     cv::VideoCapture capture(file);
     cv::Mat picture;
     if (film) {
-        const double ours = timed(3, [&] { for (int f : order) (void)(*film)->frame(FrameIndex(f)); }) / 16;
-        const double peer = timed(3, [&] { for (int f : order) { capture.set(cv::CAP_PROP_POS_FRAMES, f); capture.read(picture); } }) / 16;
+        const double ours = timed(3,
+                                  [&] {
+                                      for (int f : order)
+                                          (void)(*film)->frame(FrameIndex(f));
+                                  }) /
+                            16;
+        const double peer = timed(3,
+                                  [&] {
+                                      for (int f : order) {
+                                          capture.set(cv::CAP_PROP_POS_FRAMES, f);
+                                          capture.read(picture);
+                                      }
+                                  }) /
+                            16;
         row("random exact seek", ours, peer, 0.4);
         const auto cached = Film::open(clip);
         (void)(*cached)->frame(FrameIndex(119));
         int at = 119;
         const double back = timed(40, [&] { (void)(*cached)->frame(FrameIndex(at--)); });
         int peerAt = 119;
-        const double peerBack = timed(5, [&] { capture.set(cv::CAP_PROP_POS_FRAMES, peerAt--); capture.read(picture); });
+        const double peerBack = timed(5, [&] {
+            capture.set(cv::CAP_PROP_POS_FRAMES, peerAt--);
+            capture.read(picture);
+        });
         row("one step back", back, peerBack, 1.0 / 30);
     }
     const auto blueprint = shippedBlueprint("fencing-lunge");
     for (int reps : {6, 60}) {
         const CaseData data = denseCase(reps);
         const Analysis once = analyse(data, *blueprint, Day{});
-        std::printf("evaluate a blueprint, %3d reps, %4d frames  %7.2f ms  (budget 50 ms at 60 reps)\n", reps, reps * 33,
-                    timed(5, [&] { (void)analyse(data, *blueprint, Day{}, once.motions); }));
+        std::printf("evaluate a blueprint, %3d reps, %4d frames  %7.2f ms  (budget 50 ms at 60 reps)\n", reps,
+                    reps * 33, timed(5, [&] { (void)analyse(data, *blueprint, Day{}, once.motions); }));
     }
     std::filesystem::remove(clip);
     return 0;

@@ -6,7 +6,9 @@
 namespace riflesso {
 namespace {
 
-std::string quoted(const std::string& s) { return "“" + s + "”"; }
+std::string quoted(const std::string& s) {
+    return "“" + s + "”";
+}
 
 std::string count(std::size_t n, const std::string& one, const std::string& many) {
     return std::to_string(n) + " " + (n == 1 ? one : many);
@@ -32,7 +34,8 @@ void measureReps(const CaseData& data, const Blueprint& blueprint, const KnownMo
         if (take->second.captureRate)
             m.captureRate = Hertz(*take->second.captureRate);
         for (const auto& measure : blueprint.measures)
-            m.values.push_back(evaluate(measure.definition, *a.motions[rep.take], rep.positions, setupOf(take->second)));
+            m.values.push_back(
+                evaluate(measure.definition, *a.motions[rep.take], rep.positions, setupOf(take->second)));
         a.measured[id] = std::move(m);
     }
 }
@@ -67,9 +70,8 @@ void readPractice(const CaseData& data, const Blueprint& blueprint, Analysis& a)
     std::vector<const Block*> newest;
     for (const auto& [id, block] : data.blocks)
         newest.push_back(&block);
-    std::stable_sort(newest.begin(), newest.end(), [](const Block* x, const Block* y) {
-        return x->day != y->day ? x->day > y->day : x->id > y->id;
-    });
+    std::stable_sort(newest.begin(), newest.end(),
+                     [](const Block* x, const Block* y) { return x->day != y->day ? x->day > y->day : x->id > y->id; });
     // The gate looks at the newest two blocks of a drill: enough reps to decide, recent enough to be true.
     std::map<std::string, int> used;
     for (const Block* b : newest) {
@@ -145,12 +147,17 @@ NextStep nextStep(const CaseData& data, const Blueprint& blueprint, const Analys
         for (const Rep* rep : reps) {
             for (const auto& position : wanted)
                 if (!rep->positions.contains(position))
-                    return {"Place " + quoted(blueprint.position(position)->name) + " in rep " + std::to_string(rep->number) + " of " + quoted(take.title),
-                            Workspace::marking, id, rep->id, {}};
+                    return {"Place " + quoted(blueprint.position(position)->name) + " in rep " +
+                                std::to_string(rep->number) + " of " + quoted(take.title),
+                            Workspace::marking,
+                            id,
+                            rep->id,
+                            {}};
             for (const auto& position : wanted)
                 if (const auto missing = missingAt(data, blueprint, *rep, position); !missing.empty())
-                    return {"Mark " + count(missing.size(), "point", "points") + " at " + quoted(blueprint.position(position)->name) + " of rep " +
-                                std::to_string(rep->number) + ", " + quoted(take.title),
+                    return {"Mark " + count(missing.size(), "point", "points") + " at " +
+                                quoted(blueprint.position(position)->name) + " of rep " + std::to_string(rep->number) +
+                                ", " + quoted(take.title),
                             Workspace::marking, id, rep->id, rep->positions.at(position).frame};
         }
     }
@@ -158,18 +165,31 @@ NextStep nextStep(const CaseData& data, const Blueprint& blueprint, const Analys
         return {"Bring in a model performance to compare with", Workspace::footage, 0, 0, {}};
     for (const auto& g : a.gates)
         if (g.gate.answer == GateAnswer::countMore)
-            return {"Count " + std::to_string(g.gate.more) + " more reps of " + quoted(blueprint.drill(g.drill)->name), Workspace::practice, 0, 0, {}};
+            return {"Count " + std::to_string(g.gate.more) + " more reps of " + quoted(blueprint.drill(g.drill)->name),
+                    Workspace::practice,
+                    0,
+                    0,
+                    {}};
     if (!a.judgement.findings.empty())
-        return {"Read why " + quoted(blueprint.fault(a.judgement.findings.front().fault)->name) + " comes first", Workspace::findings, 0, 0, {}};
+        return {"Read why " + quoted(blueprint.fault(a.judgement.findings.front().fault)->name) + " comes first",
+                Workspace::findings,
+                0,
+                0,
+                {}};
     if (!a.judgement.undecided.empty())
-        return {"See what would decide " + quoted(blueprint.measure(a.judgement.undecided.front())->definition.name), Workspace::findings, 0, 0, {}};
+        return {"See what would decide " + quoted(blueprint.measure(a.judgement.undecided.front())->definition.name),
+                Workspace::findings,
+                0,
+                0,
+                {}};
     return {"Hand over the report", Workspace::handover, 0, 0, {}};
 }
 
 void sayLacking(const CaseData& data, Analysis& a) {
     auto& lack = a.lacking;
     const auto& b = data.brief;
-    const int week = b.minutes[0] + b.minutes[1] + b.minutes[2] + b.minutes[3] + b.minutes[4] + b.minutes[5] + b.minutes[6];
+    const int week =
+        b.minutes[0] + b.minutes[1] + b.minutes[2] + b.minutes[3] + b.minutes[4] + b.minutes[5] + b.minutes[6];
     lack[0] = b.athlete.name.empty() ? "athlete" : week == 0 ? "minutes" : b.guesses.empty() ? "guesses" : "";
     std::size_t rates = 0, unmarked = 0;
     for (const auto& [id, take] : data.takes) {
@@ -179,8 +199,11 @@ void sayLacking(const CaseData& data, Analysis& a) {
     lack[1] = data.takes.empty() ? "a film" : rates ? count(rates, "capture rate", "capture rates") : "";
     lack[2] = data.takes.empty() ? "a film" : unmarked ? count(unmarked, "take unmarked", "takes unmarked") : "";
     lack[3] = a.modelReps.empty() ? "a model" : a.athleteReps.empty() ? "a marked rep" : "";
-    const bool judged = std::any_of(a.deviations.begin(), a.deviations.end(), [](const Deviation& d) { return d.judged; });
-    lack[4] = !judged ? "a measured rep" : a.judgement.undecided.empty() ? "" : count(a.judgement.undecided.size(), "undecided", "undecided");
+    const bool judged =
+        std::any_of(a.deviations.begin(), a.deviations.end(), [](const Deviation& d) { return d.judged; });
+    lack[4] = !judged                         ? "a measured rep"
+              : a.judgement.undecided.empty() ? ""
+                                              : count(a.judgement.undecided.size(), "undecided", "undecided");
     lack[5] = a.plan.blocks.empty() ? "a focus" : "";
     lack[6] = data.blocks.empty() ? "a block" : "";
     lack[7] = a.trends.empty() || a.trends.front().points.size() < 2 ? "a second date" : "";
@@ -190,16 +213,20 @@ void sayLacking(const CaseData& data, Analysis& a) {
 } // namespace
 
 const Deviation* Analysis::deviation(std::string_view measure) const {
-    const auto it = std::find_if(deviations.begin(), deviations.end(), [&](const Deviation& d) { return d.measure == measure; });
+    const auto it =
+        std::find_if(deviations.begin(), deviations.end(), [&](const Deviation& d) { return d.measure == measure; });
     return it == deviations.end() ? nullptr : &*it;
 }
 
 const Finding* Analysis::finding(std::string_view fault) const {
-    const auto it = std::find_if(judgement.findings.begin(), judgement.findings.end(), [&](const Finding& f) { return f.fault == fault; });
+    const auto it = std::find_if(judgement.findings.begin(), judgement.findings.end(),
+                                 [&](const Finding& f) { return f.fault == fault; });
     return it == judgement.findings.end() ? nullptr : &*it;
 }
 
-ViewSetup setupOf(const Take& take) { return {take.view, take.facing, take.handedness}; }
+ViewSetup setupOf(const Take& take) {
+    return {take.view, take.facing, take.handedness};
+}
 
 Timebase timebaseOf(const Take& take) {
     std::optional<Hertz> rate;
@@ -233,7 +260,8 @@ std::vector<PositionId> positionsFor(const Blueprint& blueprint, View view) {
     return out;
 }
 
-std::vector<LandmarkName> missingAt(const CaseData& data, const Blueprint& blueprint, const Rep& rep, const PositionId& position) {
+std::vector<LandmarkName> missingAt(const CaseData& data, const Blueprint& blueprint, const Rep& rep,
+                                    const PositionId& position) {
     std::vector<LandmarkName> out;
     const auto take = data.takes.find(rep.take);
     const auto placed = rep.positions.find(position);

@@ -56,10 +56,10 @@ struct DrillGate {
 };
 
 struct Analysis {
-    std::map<Id, std::shared_ptr<const Motion>> motions;  ///< by take
-    std::map<Id, MeasuredRep> measured;                    ///< by rep
-    std::optional<Day> judgedDay;                          ///< the athlete's newest session with a measured rep
-    std::vector<Id> athleteReps, modelReps;                ///< the reps that were compared
+    std::map<Id, std::shared_ptr<const Motion>> motions; ///< by take
+    std::map<Id, MeasuredRep> measured;                  ///< by rep
+    std::optional<Day> judgedDay;                        ///< the athlete's newest session with a measured rep
+    std::vector<Id> athleteReps, modelReps;              ///< the reps that were compared
     std::vector<Deviation> deviations;
     Judgement judgement;
     Plan plan;
@@ -89,7 +89,8 @@ std::vector<const Rep*> repsOf(const CaseData& data, Id take);
 std::vector<PositionId> positionsFor(const Blueprint& blueprint, View view);
 
 /// Landmarks (body names) still to be marked at a placed position of a rep, in guided order.
-std::vector<LandmarkName> missingAt(const CaseData& data, const Blueprint& blueprint, const Rep& rep, const PositionId& position);
+std::vector<LandmarkName> missingAt(const CaseData& data, const Blueprint& blueprint, const Rep& rep,
+                                    const PositionId& position);
 
 /// The stage that practice has reached for a fault.
 Stage stageReached(const Blueprint& blueprint, const std::string& fault, const std::vector<DrillGate>& gates);

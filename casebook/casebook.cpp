@@ -49,9 +49,12 @@ Casebook::Casebook(std::shared_ptr<Library> library, CaseData data, Blueprint bl
     startAnalysis();
 }
 
-Casebook::~Casebook() { m_watcher.waitForFinished(); }
+Casebook::~Casebook() {
+    m_watcher.waitForFinished();
+}
 
-Result<std::unique_ptr<Casebook>> Casebook::open(std::shared_ptr<Library> library, Id caseId, Blueprint blueprint, Day today) {
+Result<std::unique_ptr<Casebook>> Casebook::open(std::shared_ptr<Library> library, Id caseId, Blueprint blueprint,
+                                                 Day today) {
     auto data = library->load(caseId);
     if (!data)
         return data.error();
@@ -124,9 +127,10 @@ void Casebook::startAnalysis() {
                 if (const auto mark = track.find(placed.frame); mark != track.end())
                     copy.marks[rep.take][landmark][placed.frame] = mark->second;
     }
-    m_watcher.setFuture(QtConcurrent::run([copy = std::move(copy), blueprint = m_blueprint, today = m_today, known = m_motions] {
-        return std::make_shared<Analysis>(analyse(copy, blueprint, today, known));
-    }));
+    m_watcher.setFuture(
+        QtConcurrent::run([copy = std::move(copy), blueprint = m_blueprint, today = m_today, known = m_motions] {
+            return std::make_shared<Analysis>(analyse(copy, blueprint, today, known));
+        }));
 }
 
 void Casebook::finishAnalysis() {
@@ -160,7 +164,10 @@ bool Casebook::setBrief(const Brief& brief) {
 
 Id Casebook::addTake(Take take) {
     take.id = m_library->freshId();
-    return perform(tr("add the film %1").arg(QString::fromStdString(take.title)), {TakeEdit{take.id, std::nullopt, take}}) ? take.id : 0;
+    return perform(tr("add the film %1").arg(QString::fromStdString(take.title)),
+                   {TakeEdit{take.id, std::nullopt, take}})
+               ? take.id
+               : 0;
 }
 
 bool Casebook::setTake(const Take& take, const QString& what) {
@@ -198,7 +205,8 @@ Id Casebook::addRep(Id take) {
 
 bool Casebook::removeRep(Id rep) {
     const auto it = m_data.reps.find(rep);
-    return it != m_data.reps.end() && perform(tr("remove rep %1").arg(it->second.number), {RepEdit{rep, it->second, std::nullopt}});
+    return it != m_data.reps.end() &&
+           perform(tr("remove rep %1").arg(it->second.number), {RepEdit{rep, it->second, std::nullopt}});
 }
 
 bool Casebook::placePosition(Id rep, const PositionId& position, FrameIndex frame) {
@@ -231,12 +239,14 @@ bool Casebook::setMark(const MarkKey& key, const Mark& mark, int gesture) {
     if (before && *before == mark)
         return true;
     const QString landmark = QString::fromStdString(spoken(key.landmark));
-    return perform(before ? tr("move the %1").arg(landmark) : tr("mark the %1").arg(landmark), {MarkEdit{key, before, mark}}, gesture);
+    return perform(before ? tr("move the %1").arg(landmark) : tr("mark the %1").arg(landmark),
+                   {MarkEdit{key, before, mark}}, gesture);
 }
 
 bool Casebook::removeMark(const MarkKey& key) {
     const auto take = m_data.marks.find(key.take);
-    if (take == m_data.marks.end() || !take->second.contains(key.landmark) || !take->second.at(key.landmark).contains(key.frame))
+    if (take == m_data.marks.end() || !take->second.contains(key.landmark) ||
+        !take->second.at(key.landmark).contains(key.frame))
         return false;
     return perform(tr("take the mark of the %1 away").arg(QString::fromStdString(spoken(key.landmark))),
                    {MarkEdit{key, take->second.at(key.landmark).at(key.frame), std::nullopt}});

@@ -31,7 +31,8 @@ struct ChangeSet {
 class Casebook : public QObject {
     Q_OBJECT
 public:
-    static Result<std::unique_ptr<Casebook>> open(std::shared_ptr<Library> library, Id caseId, Blueprint blueprint, Day today);
+    static Result<std::unique_ptr<Casebook>> open(std::shared_ptr<Library> library, Id caseId, Blueprint blueprint,
+                                                  Day today);
     ~Casebook() override;
 
     [[nodiscard]] const CaseData& data() const { return m_data; }

@@ -41,7 +41,9 @@ QRectF bodyBox(const std::map<LandmarkName, QPointF>& points, QSizeF picture, do
     }
     const double margin = box.height() * 0.07 + 8;
     box.adjust(-margin, -margin - box.height() * 0.09, margin, margin); // the head is marked at its middle
-    const double fits = std::min(picture.height(), picture.width() / aspect); // no dark bars while the body fits without
+    box = box.intersected(QRectF(QPointF(0, 0), picture));
+    const double fits =
+        std::min(picture.height(), picture.width() / aspect); // no dark bars while the body fits without
     const double needed = std::max(box.height(), box.width() / aspect);
     const double h = needed > fits && box.height() <= fits && box.width() / aspect <= fits * 1.02 ? fits : needed;
     const QPointF c = box.center();
@@ -54,7 +56,8 @@ QRectF bodyBox(const std::map<LandmarkName, QPointF>& points, QSizeF picture, do
     return crop;
 }
 
-void drawFigure(QPainter& painter, const std::map<LandmarkName, QPointF>& points, const QTransform& toTarget, Facing facing, QColor colour, double width) {
+void drawFigure(QPainter& painter, const std::map<LandmarkName, QPointF>& points, const QTransform& toTarget,
+                Facing facing, QColor colour, double width) {
     painter.save();
     painter.setRenderHint(QPainter::Antialiasing);
     // Facing left one sees the left side first.
@@ -73,7 +76,8 @@ void drawFigure(QPainter& painter, const std::map<LandmarkName, QPointF>& points
             painter.drawLine(p, q);
         }
     const auto tip = points.find("foil_tip");
-    const auto hand = std::find_if(points.begin(), points.end(), [&](const auto& p) { return p.first == "right_hand" || p.first == "right_wrist"; });
+    const auto hand = std::find_if(points.begin(), points.end(),
+                                   [&](const auto& p) { return p.first == "right_hand" || p.first == "right_wrist"; });
     if (tip != points.end() && hand != points.end()) {
         painter.setPen(QPen(colour, width * 0.5, Qt::DashLine));
         painter.drawLine(toTarget.map(hand->second), toTarget.map(tip->second));
@@ -97,7 +101,9 @@ void drawWedge(QPainter& painter, QPointF a, QPointF vertex, QPointF c, QColor c
         sweep -= 360;
     while (sweep < -180)
         sweep += 360;
-    const double radius = std::min({std::hypot(a.x() - vertex.x(), a.y() - vertex.y()), std::hypot(c.x() - vertex.x(), c.y() - vertex.y()), 46.0}) * 0.6;
+    const double radius = std::min({std::hypot(a.x() - vertex.x(), a.y() - vertex.y()),
+                                    std::hypot(c.x() - vertex.x(), c.y() - vertex.y()), 46.0}) *
+                          0.6;
     QPainterPath path(vertex);
     path.arcTo(QRectF(vertex.x() - radius, vertex.y() - radius, 2 * radius, 2 * radius), start, sweep);
     path.closeSubpath();
@@ -143,7 +149,8 @@ void drawStill(QPainter& painter, const QRectF& target, const QImage& picture, c
     painter.restore();
 }
 
-void drawDeviationMark(QPainter& painter, QPointF centre, double size, const Deviation& deviation, bool time, QColor colour) {
+void drawDeviationMark(QPainter& painter, QPointF centre, double size, const Deviation& deviation, bool time,
+                       QColor colour) {
     if (!deviation.judged)
         return;
     painter.save();
@@ -152,7 +159,10 @@ void drawDeviationMark(QPainter& painter, QPointF centre, double size, const Dev
     const double value = deviation.value.mean;
     double side = deviation.verdict.severity;
     if (side == 0.0) // inside or at the edge: which half of the band
-        side = std::isfinite(deviation.band.lo) && std::isfinite(deviation.band.hi) && value < (deviation.band.lo + deviation.band.hi) / 2 ? -0.1 : 0.1;
+        side = std::isfinite(deviation.band.lo) && std::isfinite(deviation.band.hi) &&
+                       value < (deviation.band.lo + deviation.band.hi) / 2
+                   ? -0.1
+                   : 0.1;
     const double s = size * (inside ? 0.75 : 0.8 + 0.15 * std::min(3.0, std::abs(side)));
     QPainterPath shape;
     if (inside) {

@@ -28,7 +28,8 @@ std::map<LandmarkName, QPointF> pointsAt(const CaseData& data, const Analysis& a
 QRectF bodyBox(const std::map<LandmarkName, QPointF>& points, QSizeF picture, double aspect);
 
 /// Bones and joints; near side solid, far side thin. \p toTarget maps picture pixels to the painter's units.
-void drawFigure(QPainter& painter, const std::map<LandmarkName, QPointF>& points, const QTransform& toTarget, Facing facing, QColor colour, double width);
+void drawFigure(QPainter& painter, const std::map<LandmarkName, QPointF>& points, const QTransform& toTarget,
+                Facing facing, QColor colour, double width);
 
 /// A wedge between the segments of an angle measure, its value outside the body.
 void drawWedge(QPainter& painter, QPointF a, QPointF vertex, QPointF c, QColor colour, const QString& text);
@@ -39,6 +40,7 @@ void drawStill(QPainter& painter, const QRectF& target, const QImage& picture, c
 
 /// A deviation's mark: leaning early or late for times, up or down for the rest; filled = outside, half = undecided,
 /// hollow = inside. Size grows with severity.
-void drawDeviationMark(QPainter& painter, QPointF centre, double size, const Deviation& deviation, bool time, QColor colour);
+void drawDeviationMark(QPainter& painter, QPointF centre, double size, const Deviation& deviation, bool time,
+                       QColor colour);
 
 } // namespace riflesso

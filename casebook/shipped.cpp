@@ -5,7 +5,9 @@
 #include <QDir>
 #include <QFile>
 
-static void initShippedBlueprints() { Q_INIT_RESOURCE(shipped_blueprints); } // must stand outside any namespace
+static void initShippedBlueprints() {
+    Q_INIT_RESOURCE(shipped_blueprints);
+} // must stand outside any namespace
 
 namespace riflesso {
 

@@ -52,7 +52,9 @@ Result<std::unique_ptr<Casebook>> openCase(const CaseArguments& a) {
 }
 
 // A number or null: JSON knows no infinity.
-json finite(double v) { return std::isfinite(v) ? json(rounded(v)) : json(nullptr); }
+json finite(double v) {
+    return std::isfinite(v) ? json(rounded(v)) : json(nullptr);
+}
 
 json deviationJson(const Casebook& book, const Deviation& d) {
     const auto& m = *book.blueprint().measure(d.measure);
@@ -111,7 +113,9 @@ Status demo(const CaseArguments& a) {
     DemoOptions options;
     options.today = *today;
     options.films = a.films.empty()
-                        ? std::filesystem::path(QStandardPaths::writableLocation(QStandardPaths::GenericCacheLocation).toStdString()) / "riflesso" / "films"
+                        ? std::filesystem::path(
+                              QStandardPaths::writableLocation(QStandardPaths::GenericCacheLocation).toStdString()) /
+                              "riflesso" / "films"
                         : std::filesystem::path(a.films);
     int lastPercent = -1;
     options.progress = [&](const std::string& what, double share) {
@@ -146,8 +150,12 @@ Status measure(const CaseArguments& a) {
             json frames = json::array();
             for (FrameIndex f : v.frames)
                 frames.push_back(f.value);
-            json j = {{"take", take.title}, {"performer", kPerformerNames[static_cast<std::size_t>(take.performer)]}, {"rep", r.number},
-                      {"measure", v.measure}, {"unit", unitOf(definition)}, {"state", v.refused ? "refused" : "measured"}};
+            json j = {{"take", take.title},
+                      {"performer", kPerformerNames[static_cast<std::size_t>(take.performer)]},
+                      {"rep", r.number},
+                      {"measure", v.measure},
+                      {"unit", unitOf(definition)},
+                      {"state", v.refused ? "refused" : "measured"}};
             if (v.refused) {
                 j["reason"] = v.reason;
             } else {
@@ -161,7 +169,8 @@ Status measure(const CaseArguments& a) {
             }
             if (!a.json)
                 std::printf("  %-46s %s\n", definition.name.c_str(),
-                            v.refused ? ("refused: " + v.reason).c_str() : valueWords(definition, v.value, v.u).c_str());
+                            v.refused ? ("refused: " + v.reason).c_str()
+                                      : valueWords(definition, v.value, v.u).c_str());
             list.push_back(std::move(j));
         }
     }
@@ -182,7 +191,10 @@ Status compare(const CaseArguments& a) {
             std::printf("%s\n", deviationWords((*book)->blueprint(), d).c_str());
     }
     if (a.json)
-        std::printf("%s\n", json{{"judged_day", result.judgedDay ? json(isoDate(*result.judgedDay)) : json(nullptr)}, {"deviations", list}}.dump(1).c_str());
+        std::printf("%s\n", json{{"judged_day", result.judgedDay ? json(isoDate(*result.judgedDay)) : json(nullptr)},
+                                 {"deviations", list}}
+                                .dump(1)
+                                .c_str());
     return Done{};
 }
 
@@ -196,7 +208,8 @@ Status findings(const CaseArguments& a) {
         return Done{};
     }
     const auto& j = result.judgement;
-    json strengths = json::array(), found = json::array(), possible = json::array(), undecided = json::array(), guesses = json::array();
+    json strengths = json::array(), found = json::array(), possible = json::array(), undecided = json::array(),
+         guesses = json::array();
     for (const auto& s : j.strengths)
         strengths.push_back({{"measure", s.measure}, {"margin", rounded(s.margin)}});
     for (const auto& f : j.findings)
@@ -213,9 +226,16 @@ Status findings(const CaseArguments& a) {
         }
         guesses.push_back(std::move(one));
     }
-    std::printf("%s\n", json{{"strengths", strengths}, {"findings", found}, {"possible", possible}, {"undecided", undecided},
-                             {"focus", j.focus}, {"expected_to_follow", j.expectedToFollow}, {"guesses", guesses}, {"next", result.next.words}}
-                            .dump(1).c_str());
+    std::printf("%s\n", json{{"strengths", strengths},
+                             {"findings", found},
+                             {"possible", possible},
+                             {"undecided", undecided},
+                             {"focus", j.focus},
+                             {"expected_to_follow", j.expectedToFollow},
+                             {"guesses", guesses},
+                             {"next", result.next.words}}
+                            .dump(1)
+                            .c_str());
     return Done{};
 }
 
@@ -230,12 +250,22 @@ Status plan(const CaseArguments& a) {
     }
     json blocks = json::array(), gates = json::array();
     for (const auto& b : result.plan.blocks)
-        blocks.push_back({{"day", isoDate(b.day)}, {"drill", b.drill}, {"fault", b.fault}, {"minutes", b.minutes}, {"home", b.home}, {"rules", b.rules}});
+        blocks.push_back({{"day", isoDate(b.day)},
+                          {"drill", b.drill},
+                          {"fault", b.fault},
+                          {"minutes", b.minutes},
+                          {"home", b.home},
+                          {"rules", b.rules}});
     for (const auto& g : result.gates)
         gates.push_back({{"drill", g.drill}, {"good", g.good}, {"bad", g.bad}, {"words", g.gate.words}});
-    std::printf("%s\n", json{{"focus", result.judgement.focus}, {"ladder", result.plan.ladder}, {"blocks", blocks}, {"notes", result.plan.notes},
-                             {"infeasible", result.plan.infeasible}, {"gates", gates}}
-                            .dump(1).c_str());
+    std::printf("%s\n", json{{"focus", result.judgement.focus},
+                             {"ladder", result.plan.ladder},
+                             {"blocks", blocks},
+                             {"notes", result.plan.notes},
+                             {"infeasible", result.plan.infeasible},
+                             {"gates", gates}}
+                            .dump(1)
+                            .c_str());
     return Done{};
 }
 

@@ -45,8 +45,8 @@ Status probe(const FilmArguments& a) {
         std::printf("%s\n", j.dump(1).c_str());
         return Done{};
     }
-    std::printf("%s, %d x %d, %d frames (%d key frames), %.3f s at %.3f Hz%s\n", i.codec.c_str(), i.width, i.height, i.frames, i.keyFrames,
-                i.duration, i.fileRate.value, i.variableRate ? ", variable rate" : "");
+    std::printf("%s, %d x %d, %d frames (%d key frames), %.3f s at %.3f Hz%s\n", i.codec.c_str(), i.width, i.height,
+                i.frames, i.keyFrames, i.duration, i.fileRate.value, i.variableRate ? ", variable rate" : "");
     if (i.captureRate)
         std::printf("capture rate %.3f Hz by the file's own tag\n", i.captureRate->value);
     else
@@ -66,9 +66,11 @@ Status frame(const FilmArguments& a) {
     const auto picture = (*film)->frame(FrameIndex(a.frame));
     if (!picture)
         return picture.error();
-    const QImage image(reinterpret_cast<const uchar*>(picture->pixels.data()), picture->width, picture->height, QImage::Format_RGB32);
+    const QImage image(reinterpret_cast<const uchar*>(picture->pixels.data()), picture->width, picture->height,
+                       QImage::Format_RGB32);
     if (!image.save(QString::fromStdString(a.out), "PNG"))
-        return Error{"the picture could not be written", a.out, "nothing else was changed", "does the folder exist, and is there room?"};
+        return Error{"the picture could not be written", a.out, "nothing else was changed",
+                     "does the folder exist, and is there room?"};
     return Done{};
 }
 
@@ -100,7 +102,8 @@ Status series(const FilmArguments& a) {
     const auto time = Timebase::make(tracks->times, capture);
     if (!time)
         return time.error();
-    ViewSetup setup{definition->view, *enumFromName<Facing>(kFacingNames, a.facing), a.side == "left" ? Side::left : Side::right};
+    ViewSetup setup{definition->view, *enumFromName<Facing>(kFacingNames, a.facing),
+                    a.side == "left" ? Side::left : Side::right};
     if (setup.view == View::front)
         setup.facing = Facing::camera;
     const Motion motion = toMotion(tracks->tracks, *time, options);
@@ -128,7 +131,11 @@ Status series(const FilmArguments& a) {
         cutoff = rounded(*middle, 3);
     json list = json::array();
     for (const auto& s : samples)
-        list.push_back({{"time_s", rounded(s.time, 9)}, {"frame", s.frame.value}, {"value", s.value}, {"u", s.u}, {"rate", s.rate}});
+        list.push_back({{"time_s", rounded(s.time, 9)},
+                        {"frame", s.frame.value},
+                        {"value", s.value},
+                        {"u", s.u},
+                        {"rate", s.rate}});
     std::printf("%s\n", json{{"unit", unit}, {"cutoff_hz", cutoff}, {"samples", list}}.dump().c_str());
     return Done{};
 }

@@ -43,9 +43,11 @@ int main(int argc, char** argv) {
     auto* series = app.add_subcommand("series", "A measure over time from tracks");
     series->add_option("--tracks", f.tracks, "tracks CSV: time_s,frame,landmark,x_px,y_px,sigma_px,how")->required();
     series->add_option("--measure", f.measure, "the measure as JSON")->required();
-    series->add_option("--cutoff", f.cutoff, "effective cut-off of both passes in Hz, auto or none")->capture_default_str();
+    series->add_option("--cutoff", f.cutoff, "effective cut-off of both passes in Hz, auto or none")
+        ->capture_default_str();
     series->add_option("--capture-rate", f.captureRate, "Hz; without it the file's own times are true");
-    series->add_option("--side", f.side, "the weapon hand, for roles like lead_knee")->check(CLI::IsMember({"left", "right"}));
+    series->add_option("--side", f.side, "the weapon hand, for roles like lead_knee")
+        ->check(CLI::IsMember({"left", "right"}));
     series->add_option("--facing", f.facing, "where forward points")->check(CLI::IsMember({"left", "right", "camera"}));
     series->add_flag("--json", f.json, "as JSON");
     series->callback([&] { chosen = [&] { return cli::series(f); }; });
@@ -61,11 +63,12 @@ int main(int argc, char** argv) {
         const char* help;
         Status (*run)(const cli::CaseArguments&);
     };
-    const CaseCommand commands[] = {{"measure", "Every measure of every marked rep, with its uncertainty", cli::measure},
-                                    {"compare", "The newest session against its targets", cli::compare},
-                                    {"findings", "Strengths, findings in order, the focus and why", cli::findings},
-                                    {"plan", "Drills for the focus on the next two weeks", cli::plan},
-                                    {"report", "The report as PDF and HTML", cli::report}};
+    const CaseCommand commands[] = {
+        {"measure", "Every measure of every marked rep, with its uncertainty", cli::measure},
+        {"compare", "The newest session against its targets", cli::compare},
+        {"findings", "Strengths, findings in order, the focus and why", cli::findings},
+        {"plan", "Drills for the focus on the next two weeks", cli::plan},
+        {"report", "The report as PDF and HTML", cli::report}};
     for (const auto& command : commands) {
         auto* sub = app.add_subcommand(command.name, command.help);
         sub->add_option("--library", c.library, "the library's folder")->required();

@@ -1,16 +1,18 @@
 #include "demo/demo_library.h"
 
+#include "casebook/shipped.h"
 #include "footage/film.h"
 #include "library/blueprint_json.h"
 #include "library/json_reader.h"
 #include "library/library.h"
 #include "library/tracks_csv.h"
-#include "casebook/shipped.h"
 #include "simulator/film_maker.h"
 
 #include <QFile>
 
-static void initDemoRecipe() { Q_INIT_RESOURCE(demo_recipe); }
+static void initDemoRecipe() {
+    Q_INIT_RESOURCE(demo_recipe);
+}
 
 namespace riflesso {
 namespace {
@@ -39,8 +41,8 @@ FilmRecipe recipeOf(const JsonReader& j) {
     r.seed = static_cast<unsigned>(j["seed"].integer());
     r.camera = j["view"].text() == "front" ? SimulatedCamera::front() : SimulatedCamera::side();
     const auto f = j["faults"];
-    r.faults = {f.numberOr("hand_late_s", 0),      f.numberOr("rear_knee_bent", 0), f.numberOr("trunk_falls_deg", 0),
-                f.numberOr("guard_narrow_m", 0),   f.numberOr("knee_beyond_toe_m", 0), f.numberOr("slow_recovery_s", 0),
+    r.faults = {f.numberOr("hand_late_s", 0),    f.numberOr("rear_knee_bent", 0),    f.numberOr("trunk_falls_deg", 0),
+                f.numberOr("guard_narrow_m", 0), f.numberOr("knee_beyond_toe_m", 0), f.numberOr("slow_recovery_s", 0),
                 f.numberOr("tip_drops_deg", 0)};
     return r;
 }
@@ -48,7 +50,8 @@ FilmRecipe recipeOf(const JsonReader& j) {
 Brief briefOf(const JsonReader& j, Day today) {
     Brief b;
     const auto a = j["athlete"];
-    b.athlete = {a["name"].text(), a["handedness"].text() == "left" ? Side::left : Side::right, a["level"].text(), a["minor"].truth()};
+    b.athlete = {a["name"].text(), a["handedness"].text() == "left" ? Side::left : Side::right, a["level"].text(),
+                 a["minor"].truth()};
     b.goal = j["goal"].text();
     b.thinks = j["thinks"].text();
     b.told = j["told"].text();
@@ -104,7 +107,9 @@ Status build(const JsonReader& recipe, Library& library, const DemoOptions& opti
         const FilmRecipe filmRecipe = recipeOf(f);
         const std::string title = f["title"].text();
         const auto film = makeFilm(filmRecipe, options.films, [&](int frame, int frames) {
-            return !options.progress || options.progress("filming " + title, (done + filmRecipe.reps * static_cast<double>(frame) / frames) / total);
+            return !options.progress ||
+                   options.progress("filming " + title,
+                                    (done + filmRecipe.reps * static_cast<double>(frame) / frames) / total);
         });
         if (!film)
             return film.error();

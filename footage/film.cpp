@@ -72,8 +72,8 @@ Picture rotated(Picture in, int degrees) {
                 ox = y;
                 oy = in.width - 1 - x;
             }
-            out.pixels[static_cast<std::size_t>(oy) * static_cast<std::size_t>(out.width) + static_cast<std::size_t>(ox)] =
-                in.at(x, y);
+            out.pixels[static_cast<std::size_t>(oy) * static_cast<std::size_t>(out.width) +
+                       static_cast<std::size_t>(ox)] = in.at(x, y);
         }
     return out;
 }
@@ -89,9 +89,9 @@ struct Film::Impl {
     FilmInfo info;
     Options options;
 
-    std::vector<std::int64_t> pts;      // presentation order, stream time base
-    std::vector<bool> key;              // frame i starts a decodable group
-    std::vector<double> times;          // s from the first frame
+    std::vector<std::int64_t> pts; // presentation order, stream time base
+    std::vector<bool> key;         // frame i starts a decodable group
+    std::vector<double> times;     // s from the first frame
     std::unordered_map<std::int64_t, int> indexOf;
     bool sequentialOnly = false; // time stamps are missing or repeated: frames are counted from the start
 
@@ -157,7 +157,8 @@ struct Film::Impl {
             av_packet_unref(packet.get());
         }
         if (!sequentialOnly) {
-            std::stable_sort(entries.begin(), entries.end(), [](const Entry& a, const Entry& b) { return a.pts < b.pts; });
+            std::stable_sort(entries.begin(), entries.end(),
+                             [](const Entry& a, const Entry& b) { return a.pts < b.pts; });
             for (std::size_t i = 1; i < entries.size(); ++i)
                 sequentialOnly = sequentialOnly || entries[i].pts == entries[i - 1].pts;
         }
@@ -197,7 +198,7 @@ struct Film::Impl {
         }
         // Time bases of 1/600 and the like round each step by up to one tick; that is no variable rate.
         info.variableRate = times.size() > 2 && longest - shortest > 2.5 * tick && longest > 1.05 * shortest;
-        const double lastStep = lastDuration > 0                ? static_cast<double>(lastDuration) * tick
+        const double lastStep = lastDuration > 0            ? static_cast<double>(lastDuration) * tick
                                 : info.fileRate.value > 0.0 ? 1.0 / info.fileRate.value
                                                             : 0.0;
         info.duration = times.back() + lastStep;
@@ -206,7 +207,8 @@ struct Film::Impl {
         return std::nullopt;
     }
 
-    // Puts the decoder before the key frame of frame `index`. Reads from the very start when the file cannot seek there.
+    // Puts the decoder before the key frame of frame `index`. Reads from the very start when the file cannot seek
+    // there.
     std::optional<Error> restart(int index) {
         avcodec_flush_buffers(codec.get());
         decodedLast = -1;
@@ -319,8 +321,10 @@ struct Film::Impl {
             if (decodeTo(index))
                 return std::nullopt;
         }
-        return Error{"frame " + std::to_string(index) + " is damaged and cannot be shown", path.filename().string(),
-                     "the other frames stay usable", {}};
+        return Error{"frame " + std::to_string(index) + " is damaged and cannot be shown",
+                     path.filename().string(),
+                     "the other frames stay usable",
+                     {}};
     }
 
     Result<Picture> convert(const AVFrame& f) {
@@ -343,8 +347,12 @@ struct Film::Impl {
 
 Film::Film(std::unique_ptr<Impl> impl) : m_impl(std::move(impl)) {}
 Film::~Film() = default;
-const FilmInfo& Film::info() const { return m_impl->info; }
-const std::vector<double>& Film::times() const { return m_impl->times; }
+const FilmInfo& Film::info() const {
+    return m_impl->info;
+}
+const std::vector<double>& Film::times() const {
+    return m_impl->times;
+}
 
 Result<std::unique_ptr<Film>> Film::open(const std::filesystem::path& path, const Options& options) {
     av_log_set_level(AV_LOG_QUIET); // errors are said once, in our own words
@@ -371,7 +379,8 @@ Result<std::unique_ptr<Film>> Film::open(const std::filesystem::path& path, cons
         return cannotOpen(path, "this is not a film that can be read");
     const int best = av_find_best_stream(raw, AVMEDIA_TYPE_VIDEO, -1, -1, nullptr, 0);
     if (best < 0 || (raw->streams[best]->disposition & AV_DISPOSITION_ATTACHED_PIC))
-        return cannotOpen(path, raw->nb_streams > 0 ? "the file has no moving picture (sound only)" : "the file holds nothing that can be read");
+        return cannotOpen(path, raw->nb_streams > 0 ? "the file has no moving picture (sound only)"
+                                                    : "the file holds nothing that can be read");
     impl->stream = raw->streams[best];
     for (unsigned i = 0; i < raw->nb_streams; ++i)
         if (static_cast<int>(i) != best)
@@ -401,7 +410,9 @@ Result<Picture> Film::frame(FrameIndex index) {
     if (index.value < 0 || index.value >= m_impl->info.frames)
         return Error{"there is no frame " + std::to_string(index.value) + ": the film has frames 0 to " +
                          std::to_string(m_impl->info.frames - 1),
-                     m_impl->path.filename().string(), {}, {}};
+                     m_impl->path.filename().string(),
+                     {},
+                     {}};
     if (auto e = m_impl->fetch(index.value))
         return *e;
     return m_impl->convert(*m_impl->cached.at(index.value)->second);

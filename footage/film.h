@@ -20,7 +20,7 @@ namespace riflesso {
 /// What a film says of itself.
 struct FilmInfo {
     std::string codec;
-    int width = 0;  ///< as shown, after rotation
+    int width = 0; ///< as shown, after rotation
     int height = 0;
     int rotation = 0; ///< degrees clockwise that the file asks for: 0, 90, 180, 270
     int frames = 0;

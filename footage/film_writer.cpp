@@ -39,7 +39,8 @@ struct FilmWriter::Impl {
     }
 
     Error failed(const std::string& what) const {
-        return {what, path.filename().string(), "no file of this name was written or changed", "is the disk full or write-protected?"};
+        return {what, path.filename().string(), "no file of this name was written or changed",
+                "is the disk full or write-protected?"};
     }
 
     Status drain() {
@@ -97,7 +98,8 @@ Result<std::unique_ptr<FilmWriter>> FilmWriter::create(const std::filesystem::pa
     avcodec_parameters_from_context(w->stream->codecpar, w->codec);
     AVDictionary* options = nullptr;
     if (o.captureRateTag) {
-        av_dict_set(&w->format->metadata, "com.android.capture.fps", std::to_string(o.captureRateTag->value).c_str(), 0);
+        av_dict_set(&w->format->metadata, "com.android.capture.fps", std::to_string(o.captureRateTag->value).c_str(),
+                    0);
         av_dict_set(&options, "movflags", "use_metadata_tags", 0);
     }
     const bool opened = avio_open(&w->format->pb, w->part.c_str(), AVIO_FLAG_WRITE) >= 0 &&

@@ -17,7 +17,7 @@ struct FilmWriterOptions {
     int width = 0;  ///< even
     int height = 0; ///< even
     Hertz rate{30.0};
-    int quality = 22;     ///< x264's constant rate factor; smaller is better and larger
+    int quality = 22; ///< x264's constant rate factor; smaller is better and larger
     int keyFrameEvery = 30;
     int bFrames = 2;
     std::optional<Hertz> captureRateTag; ///< written as the tag that telephones use for slow motion
@@ -26,7 +26,8 @@ struct FilmWriterOptions {
 /// The file appears under its name only when finish() succeeds; until then it is NAME.part. One thread at a time.
 class FilmWriter {
 public:
-    static Result<std::unique_ptr<FilmWriter>> create(const std::filesystem::path& path, const FilmWriterOptions& options);
+    static Result<std::unique_ptr<FilmWriter>> create(const std::filesystem::path& path,
+                                                      const FilmWriterOptions& options);
     ~FilmWriter(); ///< an unfinished film is removed
     FilmWriter(const FilmWriter&) = delete;
     FilmWriter& operator=(const FilmWriter&) = delete;

@@ -1,6 +1,7 @@
 #include "handover/report.h"
 
 #include "casebook/drawing.h"
+#include "casebook/text.h"
 #include "footage/film.h"
 #include "handover/words.h"
 
@@ -19,8 +20,9 @@ namespace {
 
 namespace fs = std::filesystem;
 
-QString q(const std::string& s) { return QString::fromStdString(s); }
-QString escaped(const std::string& s) { return q(s).toHtmlEscaped(); }
+QString escaped(const std::string& s) {
+    return q(s).toHtmlEscaped();
+}
 
 QImage toImage(const Picture& p) {
     return QImage(reinterpret_cast<const uchar*>(p.pixels.data()), p.width, p.height, QImage::Format_RGB32).copy();
@@ -33,7 +35,8 @@ struct Stills {
 };
 
 // The pictures of a rep's key positions, or what went wrong.
-std::string readStills(const CaseData& data, Id repId, const fs::path& media, const std::vector<PositionId>& positions, Stills& out) {
+std::string readStills(const CaseData& data, Id repId, const fs::path& media, const std::vector<PositionId>& positions,
+                       Stills& out) {
     out.rep = &data.reps.at(repId);
     out.take = &data.takes.at(out.rep->take);
     const fs::path file(out.take->film);
@@ -66,7 +69,8 @@ Id repToShow(const CaseData& data, const std::vector<Id>& reps) {
     return best;
 }
 
-QImage board(const CaseData& data, const Analysis& a, const Blueprint& b, const Stills& athlete, const Stills& model, const std::vector<PositionId>& positions) {
+QImage board(const CaseData& data, const Analysis& a, const Blueprint& b, const Stills& athlete, const Stills& model,
+             const std::vector<PositionId>& positions) {
     constexpr int kWide = 330, kHigh = 330, kGap = 12, kLine = 46;
     const int n = static_cast<int>(positions.size());
     QImage image(n * kWide + (n - 1) * kGap, 2 * kHigh + kLine, QImage::Format_RGB32);
@@ -83,12 +87,14 @@ QImage board(const CaseData& data, const Analysis& a, const Blueprint& b, const 
             if (it == s.at.end() || !s.rep)
                 return;
             const auto points = pointsAt(data, a, s.take->id, s.rep->positions.at(it->first).frame);
-            drawStill(painter, QRectF(x, y, kWide, kHigh), it->second, bodyBox(points, it->second.size(), 1.0), points, s.take->facing, colour);
+            drawStill(painter, QRectF(x, y, kWide, kHigh), it->second, bodyBox(points, it->second.size(), 1.0), points,
+                      s.take->facing, colour);
         };
         still(athlete, 0, hues.athleteOnPicture);
         still(model, kHigh + kLine, hues.modelOnPicture);
         painter.setPen(QColor("#1c2429"));
-        painter.drawText(QRect(x, kHigh, kWide, kLine), Qt::AlignCenter, q(b.position(positions[static_cast<std::size_t>(i)])->name));
+        painter.drawText(QRect(x, kHigh, kWide, kLine), Qt::AlignCenter,
+                         q(b.position(positions[static_cast<std::size_t>(i)])->name));
     }
     painter.setPen(QPen(QColor("#7f8b92"), 2));
     painter.drawLine(0, kHigh + 3, image.width(), kHigh + 3);
@@ -97,38 +103,48 @@ QImage board(const CaseData& data, const Analysis& a, const Blueprint& b, const 
 
 QString measureRow(const Blueprint& b, const Deviation& d) {
     const auto& m = *b.measure(d.measure);
-    const QString value = d.value.reps > 0 ? escaped(valueWords(m.definition, d.value.mean, d.value.u)) : QString("&ndash;");
+    const QString value =
+        d.value.reps > 0 ? escaped(valueWords(m.definition, d.value.mean, d.value.u)) : QString("&ndash;");
     const QString band = d.judged ? escaped(bandWords(m.definition, d.band)) : QString("&ndash;");
-    const char* mark = !d.judged ? "" : d.verdict.decision == Decision::inside ? "&#9675;" : d.verdict.decision == Decision::outside ? "&#9679;" : "&#9680;";
+    const char* mark = !d.judged                                 ? ""
+                       : d.verdict.decision == Decision::inside  ? "&#9675;"
+                       : d.verdict.decision == Decision::outside ? "&#9679;"
+                                                                 : "&#9680;";
     return QString("<tr><td>%1</td><td align=right>%2</td><td align=right>%3</td><td>%4 %5</td></tr>")
-        .arg(escaped(m.definition.name), value, band, mark, escaped(d.judged ? directionWords(m, d) : "not judged: " + d.reason));
+        .arg(escaped(m.definition.name), value, band, mark,
+             escaped(d.judged ? directionWords(m, d) : "not judged: " + d.reason));
 }
 
 QString pageOne(const CaseData& data, const Blueprint& b, const Analysis& a, bool pictures) {
     const auto& j = a.judgement;
     QString h;
     h += QString("<h1>%1 &middot; %2</h1>").arg(escaped(data.brief.athlete.name), escaped(b.name));
-    h += QString("<p class=quiet>Goal: %1. Film of %2, %3 reps. Bands: %4.</p>")
-             .arg(escaped(data.brief.goal), a.judgedDay ? q(isoDate(*a.judgedDay)) : QString("no date"))
-             .arg(a.athleteReps.size())
-             .arg(data.brief.school.empty() ? QString("common to all schools") : "school " + escaped(data.brief.school));
+    h +=
+        QString("<p class=quiet>Goal: %1. Film of %2, %3 reps. Bands: %4.</p>")
+            .arg(escaped(data.brief.goal), a.judgedDay ? q(isoDate(*a.judgedDay)) : QString("no date"))
+            .arg(a.athleteReps.size())
+            .arg(data.brief.school.empty() ? QString("common to all schools") : "school " + escaped(data.brief.school));
     h += "<h2>What is good</h2><ul>";
     for (const auto& s : j.strengths) {
         const auto& d = b.measure(s.measure)->definition;
-        h += QString("<li>%1: %2</li>").arg(escaped(d.name), escaped(valueWords(d, a.deviation(s.measure)->value.mean, a.deviation(s.measure)->value.u)));
+        h += QString("<li>%1: %2</li>")
+                 .arg(escaped(d.name),
+                      escaped(valueWords(d, a.deviation(s.measure)->value.mean, a.deviation(s.measure)->value.u)));
     }
     if (j.strengths.empty())
         h += "<li>Nothing is measured yet.</li>";
     h += "</ul>";
     if (pictures)
-        h += "<p class=quiet>Above the line: you. Below it: the model, at the same moments of the movement.</p><p align=center><img src=\"picture:board\" width=\"660\"></p>";
+        h += "<p class=quiet>Above the line: you. Below it: the model, at the same moments of the movement.</p><p "
+             "align=center><img src=\"picture:board\" width=\"660\"></p>";
     h += "<h2>Work on this</h2>";
     if (j.focus.empty())
         h += "<p>No finding is sure enough to work on.</p>";
     for (const auto& id : j.focus) {
         const Finding* f = a.finding(id);
         const Fault& fault = *b.fault(id);
-        h += QString("<p><b>%1.</b> %2 <b>&ldquo;%3&rdquo;</b></p>").arg(escaped(fault.name), escaped(fault.why), escaped(fault.cue));
+        h += QString("<p><b>%1.</b> %2 <b>&ldquo;%3&rdquo;</b></p>")
+                 .arg(escaped(fault.name), escaped(fault.why), escaped(fault.cue));
         for (std::size_t i = 0; i < f->evidence.size() && i < 2; ++i)
             h += QString("<p class=quiet>%1</p>").arg(escaped(deviationWords(b, *a.deviation(f->evidence[i]))));
         h += QString("<p class=quiet>Why it comes first: %1.</p>").arg(escaped(whyWords(b, *f)));
@@ -151,15 +167,21 @@ QString pageOne(const CaseData& data, const Blueprint& b, const Analysis& a, boo
 }
 
 QString pageTwo(const Blueprint& b, const Analysis& a) {
-    QString h = "<h2 class=newpage style=\"page-break-before:always\">Drills, in this order</h2><table width=\"100%\" cellspacing=0 cellpadding=3>";
+    QString h = "<h2 class=newpage style=\"page-break-before:always\">Drills, in this order</h2><table width=\"100%\" "
+                "cellspacing=0 cellpadding=3>";
     for (const auto& id : a.plan.ladder) {
         const Drill& d = *b.drill(id);
         // The athlete takes home what these two weeks hold, not the whole ladder.
-        if (std::none_of(a.plan.blocks.begin(), a.plan.blocks.end(), [&](const PlannedBlock& p) { return p.drill == id; }))
+        if (std::none_of(a.plan.blocks.begin(), a.plan.blocks.end(),
+                         [&](const PlannedBlock& p) { return p.drill == id; }))
             continue;
-        h += QString("<tr><td width=\"27%\"><b>%1</b><br><span class=quiet>%2, %3</span></td><td>%4 <b>&ldquo;%5&rdquo;</b>%6</td></tr>")
-                 .arg(escaped(d.name), escaped(std::string(kStageNames[static_cast<std::size_t>(d.stage)])), escaped(doseWords(d.dose)), escaped(d.how), escaped(d.cue),
-                      d.caution.empty() ? QString() : QString("<br><span class=caution>Caution: %1</span>").arg(escaped(d.caution)));
+        h +=
+            QString("<tr><td width=\"27%\"><b>%1</b><br><span class=quiet>%2, %3</span></td><td>%4 "
+                    "<b>&ldquo;%5&rdquo;</b>%6</td></tr>")
+                .arg(escaped(d.name), escaped(std::string(kStageNames[static_cast<std::size_t>(d.stage)])),
+                     escaped(doseWords(d.dose)), escaped(d.how), escaped(d.cue),
+                     d.caution.empty() ? QString()
+                                       : QString("<br><span class=caution>Caution: %1</span>").arg(escaped(d.caution)));
     }
     h += "</table><h2>The next two weeks</h2>";
     if (!a.plan.infeasible.empty())
@@ -176,16 +198,20 @@ QString pageTwo(const Blueprint& b, const Analysis& a) {
             days << QString("<b>%1</b>: %2").arg(q(dayWords(block.day)), what);
         last = block.day;
     }
-    const auto home = std::find_if(a.plan.blocks.begin(), a.plan.blocks.end(), [](const PlannedBlock& p) { return p.home; });
+    const auto home =
+        std::find_if(a.plan.blocks.begin(), a.plan.blocks.end(), [](const PlannedBlock& p) { return p.home; });
     h += "<p>" + days.join("<br>") + "</p>";
     if (home != a.plan.blocks.end())
-        h += QString("<p>Every other training day, two minutes at home: %1.</p>").arg(escaped(b.drill(home->drill)->name));
+        h += QString("<p>Every other training day, two minutes at home: %1.</p>")
+                 .arg(escaped(b.drill(home->drill)->name));
     for (const auto& n : a.plan.notes)
         h += QString("<p>%1</p>").arg(escaped(n));
-    h += "<h2>All measures</h2><table width=\"100%\" cellspacing=0 cellpadding=1><tr><th align=left>Measure</th><th align=right>Value &plusmn; u</th><th align=right>Band</th><th align=left></th></tr>";
+    h += "<h2>All measures</h2><table width=\"100%\" cellspacing=0 cellpadding=1><tr><th align=left>Measure</th><th "
+         "align=right>Value &plusmn; u</th><th align=right>Band</th><th align=left></th></tr>";
     for (const auto& d : a.deviations)
         h += measureRow(b, d);
-    h += "</table><p class=quiet>&#9675; inside the band, &#9679; outside, &#9680; undecided. u is the standard uncertainty from the marks and from the instant of the key position.</p>";
+    h += "</table><p class=quiet>&#9675; inside the band, &#9679; outside, &#9680; undecided. u is the standard "
+         "uncertainty from the marks and from the instant of the key position.</p>";
     QStringList cautions;
     for (const auto& c : b.cautions)
         cautions << escaped(c);
@@ -193,8 +219,10 @@ QString pageTwo(const Blueprint& b, const Analysis& a) {
     return h;
 }
 
-constexpr const char* kStyle = "h1{font-size:17pt;margin:0 0 2pt 0} h2{font-size:11.5pt;margin:9pt 0 3pt 0;color:#1b6587} "
-                               "p,li,td,th{font-size:8.5pt;margin:2pt 0} ul{margin:2pt 0} .quiet{color:#4d5960;font-size:8pt} .caution{color:#7a3a10;font-size:8pt}";
+constexpr const char* kStyle =
+    "h1{font-size:17pt;margin:0 0 2pt 0} h2{font-size:11.5pt;margin:9pt 0 3pt 0;color:#1b6587} "
+    "p,li,td,th{font-size:8.5pt;margin:2pt 0} ul{margin:2pt 0} .quiet{color:#4d5960;font-size:8pt} "
+    ".caution{color:#7a3a10;font-size:8pt}";
 
 } // namespace
 
@@ -247,9 +275,13 @@ Status writeReport(const ReportContent& content, const fs::path& folder) {
     std::error_code ec;
     fs::create_directories(folder, ec);
     if (ec)
-        return Error{"the folder cannot be made (" + ec.message() + ")", folder.filename().string(), "no report was written", {}};
+        return Error{"the folder cannot be made (" + ec.message() + ")",
+                     folder.filename().string(),
+                     "no report was written",
+                     {}};
     const auto failed = [&](const char* name) {
-        return Error{std::string(name) + " could not be written", folder.filename().string(), "a report that was there before is untouched", "is the disk full or write-protected?"};
+        return Error{std::string(name) + " could not be written", folder.filename().string(),
+                     "a report that was there before is untouched", "is the disk full or write-protected?"};
     };
     QByteArray pdf;
     {
@@ -270,7 +302,8 @@ Status writeReport(const ReportContent& content, const fs::path& folder) {
                 writer.newPage();
             painter.save();
             painter.translate(0, -page * document->pageSize().height());
-            const QRectF sheet(0, page * document->pageSize().height(), document->pageSize().width(), document->pageSize().height());
+            const QRectF sheet(0, page * document->pageSize().height(), document->pageSize().width(),
+                               document->pageSize().height());
             painter.setClipRect(sheet);
             document->drawContents(&painter, sheet);
             painter.restore();
@@ -284,9 +317,13 @@ Status writeReport(const ReportContent& content, const fs::path& folder) {
         image.save(&buffer, "JPG", 88);
         html.replace("picture:" + name, "data:image/jpeg;base64," + bytes.toBase64());
     }
-    html = QString("<!doctype html><html lang=en><head><meta charset=utf-8><title>%1</title><style>body{font-family:Lato,sans-serif;max-width:52em;margin:2em auto;padding:0 1em;"
-                   "color:#1c2429;line-height:1.4} table{border-collapse:collapse} td,th{border-bottom:1px solid #d5dbde;vertical-align:top} img{width:100%;height:auto} "
-                   "p,li,td,th{font-size:15px!important} .quiet,.caution{font-size:14px!important} h1{font-size:26px!important} h2{font-size:19px!important} %2</style></head><body>%3</body></html>")
+    html = QString("<!doctype html><html lang=en><head><meta "
+                   "charset=utf-8><title>%1</title><style>body{font-family:Lato,sans-serif;max-width:52em;margin:2em "
+                   "auto;padding:0 1em;"
+                   "color:#1c2429;line-height:1.4} table{border-collapse:collapse} td,th{border-bottom:1px solid "
+                   "#d5dbde;vertical-align:top} img{width:100%;height:auto} "
+                   "p,li,td,th{font-size:15px!important} .quiet,.caution{font-size:14px!important} "
+                   "h1{font-size:26px!important} h2{font-size:19px!important} %2</style></head><body>%3</body></html>")
                .arg(content.title.toHtmlEscaped(), kStyle, html);
     const auto write = [&](const char* name, const QByteArray& bytes) {
         QSaveFile file(q((folder / name).string()));

@@ -23,7 +23,8 @@ struct ReportContent {
 };
 
 /// Opens the films of the judged and the model's rep for their stills. Takes a moment; needs no interface thread.
-ReportContent gatherReport(const CaseData& data, const Blueprint& blueprint, const Analysis& analysis, const std::filesystem::path& media);
+ReportContent gatherReport(const CaseData& data, const Blueprint& blueprint, const Analysis& analysis,
+                           const std::filesystem::path& media);
 ReportContent gatherReport(const Casebook& book);
 
 /// The report as it prints: A4 at \p dpi. Owns its pictures.

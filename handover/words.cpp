@@ -41,8 +41,12 @@ std::string bulleted(const std::vector<std::string>& lines) {
 
 } // namespace
 
-double shownScale(const MeasureDefinition& d) { return d.kind == MeasureKind::interval ? 1000.0 : 1.0; }
-std::string shownUnit(const MeasureDefinition& d) { return d.kind == MeasureKind::interval ? "ms" : unitOf(d); }
+double shownScale(const MeasureDefinition& d) {
+    return d.kind == MeasureKind::interval ? 1000.0 : 1.0;
+}
+std::string shownUnit(const MeasureDefinition& d) {
+    return d.kind == MeasureKind::interval ? "ms" : unitOf(d);
+}
 
 std::string numberWords(const MeasureDefinition& d, double value, double u) {
     return withUnit(d, fixed(value * shownScale(d), digitsFor(d, u)));
@@ -96,7 +100,8 @@ std::string deviationWords(const Blueprint& blueprint, const Deviation& d) {
     std::string line = m.definition.name + ": ";
     if (!d.judged)
         return line + "not judged, " + d.reason + (d.adviceText.empty() ? "" : " (" + d.adviceText + ")");
-    line += valueWords(m.definition, d.value.mean, d.value.u) + ", band " + bandWords(m.definition, d.band) + " " + sourceWords(d) + ": ";
+    line += valueWords(m.definition, d.value.mean, d.value.u) + ", band " + bandWords(m.definition, d.band) + " " +
+            sourceWords(d) + ": ";
     line += std::string(kDecisionNames[static_cast<std::size_t>(d.verdict.decision)]);
     if (d.verdict.decision != Decision::inside)
         line += ", " + directionWords(m, d);
@@ -112,7 +117,8 @@ std::string whyWords(const Blueprint& blueprint, const Finding& f) {
     if (!f.downstream.empty()) {
         words += "; it feeds ";
         for (std::size_t i = 0; i < f.downstream.size(); ++i)
-            words += (i ? ", " : "") + blueprint.fault(f.downstream[i].fault)->name + " (" + fixed(f.downstream[i].strength, 2) + ")";
+            words += (i ? ", " : "") + blueprint.fault(f.downstream[i].fault)->name + " (" +
+                     fixed(f.downstream[i].strength, 2) + ")";
     }
     return words;
 }
@@ -126,7 +132,8 @@ std::string guessWords(const Blueprint& blueprint, const GuessCheck& g) {
     if (!g.perception)
         return words + ", not measured yet";
     words += ", film " + valueWords(d, g.perception->measured, g.perception->u);
-    words += g.perception->differs() ? ", " + numberWords(d, std::abs(g.perception->gap()), g.perception->u) + " apart" : ", seen truly";
+    words += g.perception->differs() ? ", " + numberWords(d, std::abs(g.perception->gap()), g.perception->u) + " apart"
+                                     : ", seen truly";
     return words;
 }
 
@@ -137,7 +144,8 @@ std::string doseWords(const Dose& dose) {
 
 std::string dayWords(Day day) {
     static const char* const weekdays[] = {"Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"};
-    static const char* const months[] = {"Jan", "Feb", "Mar", "Apr", "May", "Jun", "Jul", "Aug", "Sep", "Oct", "Nov", "Dec"};
+    static const char* const months[] = {"Jan", "Feb", "Mar", "Apr", "May", "Jun",
+                                         "Jul", "Aug", "Sep", "Oct", "Nov", "Dec"};
     const std::chrono::year_month_day ymd(day);
     return std::string(weekdays[weekdayOf(day)]) + " " + std::to_string(static_cast<unsigned>(ymd.day())) + " " +
            months[static_cast<unsigned>(ymd.month()) - 1];
@@ -161,8 +169,13 @@ std::string findingsWords(const Casebook& book) {
     for (std::size_t i = 0; i < j.findings.size(); ++i) {
         const auto& f = j.findings[i];
         const bool focus = std::find(j.focus.begin(), j.focus.end(), f.fault) != j.focus.end();
-        const bool follows = std::find(j.expectedToFollow.begin(), j.expectedToFollow.end(), f.fault) != j.expectedToFollow.end();
-        out += "  " + std::to_string(i + 1) + ". " + b.fault(f.fault)->name + (focus ? "  [work on this]" : follows ? "  [expected to follow]" : "  [later]") + "\n";
+        const bool follows =
+            std::find(j.expectedToFollow.begin(), j.expectedToFollow.end(), f.fault) != j.expectedToFollow.end();
+        out += "  " + std::to_string(i + 1) + ". " + b.fault(f.fault)->name +
+               (focus     ? "  [work on this]"
+                : follows ? "  [expected to follow]"
+                          : "  [later]") +
+               "\n";
         out += "     why: " + whyWords(b, f) + "\n";
         for (const auto& m : f.evidence)
             out += "     seen in: " + deviationWords(b, *a.deviation(m)) + "\n";
@@ -199,13 +212,15 @@ std::string planWords(const Casebook& book) {
     out += "\nDrills in order\n";
     for (const auto& id : a.plan.ladder) {
         const Drill& d = *b.drill(id);
-        out += "  " + std::string(kStageNames[static_cast<std::size_t>(d.stage)]) + ": " + d.name + ", " + doseWords(d.dose) + ", \"" + d.cue + "\"\n";
+        out += "  " + std::string(kStageNames[static_cast<std::size_t>(d.stage)]) + ": " + d.name + ", " +
+               doseWords(d.dose) + ", \"" + d.cue + "\"\n";
         if (!d.caution.empty())
             out += "      caution: " + d.caution + "\n";
     }
     out += "\nThe next two weeks\n";
     for (const auto& block : a.plan.blocks)
-        out += "  " + dayWords(block.day) + "  " + fixed(block.minutes, 0) + " min  " + b.drill(block.drill)->name + (block.home ? " (at home)" : "") + "\n";
+        out += "  " + dayWords(block.day) + "  " + fixed(block.minutes, 0) + " min  " + b.drill(block.drill)->name +
+               (block.home ? " (at home)" : "") + "\n";
     if (!a.plan.infeasible.empty())
         out += "  " + a.plan.infeasible + "\n";
     for (const auto& n : a.plan.notes)

@@ -30,7 +30,8 @@ Fault readFault(const JsonReader& j) {
     f.why = j.textOr("why");
     f.phase = j["phase"].text();
     for (const auto& i : j["indicators"].items())
-        f.indicators.push_back({i["measure"].text(), i["direction"].word<Deviance>(kDevianceNames), i.numberOr("weight", 1.0)});
+        f.indicators.push_back(
+            {i["measure"].text(), i["direction"].word<Deviance>(kDevianceNames), i.numberOr("weight", 1.0)});
     for (const auto& c : j.itemsOr("causes"))
         f.causes.push_back({c["fault"].text(), c["strength"].number()});
     f.safety = j.truthOr("safety", false);
@@ -115,8 +116,9 @@ Result<Blueprint> blueprintFromJson(const std::string& text, const std::string& 
         const auto json = nlohmann::json::parse(text);
         Blueprint b = readAll(JsonReader(json, ""));
         if (const auto problems = problemsOf(b); !problems.empty())
-            return wrong(problems.front().place + ":", problems.front().what +
-                                                           (problems.size() > 1 ? " (and " + std::to_string(problems.size() - 1) + " more)" : ""));
+            return wrong(problems.front().place + ":",
+                         problems.front().what +
+                             (problems.size() > 1 ? " (and " + std::to_string(problems.size() - 1) + " more)" : ""));
         return b;
     } catch (const JsonProblem& p) {
         return wrong(p.place.empty() ? "" : p.place + ":", p.what);

@@ -38,11 +38,11 @@ struct Guess {
 struct Brief {
     Athlete athlete;
     std::string goal;
-    std::string thinks;      ///< what the athlete thinks holds them back
-    std::string told;        ///< what other coaches told them
+    std::string thinks; ///< what the athlete thinks holds them back
+    std::string told;   ///< what other coaches told them
     std::string injuries;
     bool wantsRebuild = true;
-    std::string school;      ///< id in the blueprint; empty = common targets
+    std::string school;           ///< id in the blueprint; empty = common targets
     std::array<int, 7> minutes{}; ///< a weekday, Monday first
     std::vector<Day> competitions;
     std::vector<Guess> guesses;

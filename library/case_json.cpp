@@ -35,7 +35,10 @@ std::string toJson(const Brief& b) {
     for (const auto& g : b.guesses)
         guesses.push_back({{"measure", g.measure}, {"value", g.value}});
     return json{{"athlete",
-                 {{"name", b.athlete.name}, {"handedness", enumName(kSideNames, b.athlete.handedness)}, {"level", b.athlete.level}, {"minor", b.athlete.minor}}},
+                 {{"name", b.athlete.name},
+                  {"handedness", enumName(kSideNames, b.athlete.handedness)},
+                  {"level", b.athlete.level},
+                  {"minor", b.athlete.minor}}},
                 {"goal", b.goal},
                 {"thinks", b.thinks},
                 {"told", b.told},
@@ -52,7 +55,8 @@ Result<Brief> briefFromJson(const std::string& text) {
     return guarded<Brief>(text, "brief", [](const JsonReader& j) {
         Brief b;
         const auto a = j["athlete"];
-        b.athlete = {a["name"].text(), a["handedness"].word<Side>(kSideNames), a.textOr("level"), a.truthOr("minor", false)};
+        b.athlete = {a["name"].text(), a["handedness"].word<Side>(kSideNames), a.textOr("level"),
+                     a.truthOr("minor", false)};
         b.goal = j.textOr("goal");
         b.thinks = j.textOr("thinks");
         b.told = j.textOr("told");
@@ -142,7 +146,11 @@ std::string toJson(const Block& b) {
     json reps = json::array();
     for (const auto& r : b.reps)
         reps.push_back({{"athlete", r.athleteGood}, {"coach", r.coachGood}});
-    return json{{"day", isoDate(b.day)}, {"drill", b.drill}, {"stage", enumName(kStageNames, b.stage)}, {"reps", reps}, {"note", b.note}}
+    return json{{"day", isoDate(b.day)},
+                {"drill", b.drill},
+                {"stage", enumName(kStageNames, b.stage)},
+                {"reps", reps},
+                {"note", b.note}}
         .dump(-1, ' ', false, json::error_handler_t::replace);
 }
 

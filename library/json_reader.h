@@ -91,7 +91,9 @@ public:
     }
 
 private:
-    [[nodiscard]] std::string path(const std::string& field) const { return m_place.empty() ? field : m_place + "." + field; }
+    [[nodiscard]] std::string path(const std::string& field) const {
+        return m_place.empty() ? field : m_place + "." + field;
+    }
     const nlohmann::json* m_json;
     std::string m_place;
 };

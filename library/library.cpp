@@ -17,7 +17,9 @@ namespace {
 namespace fs = std::filesystem;
 constexpr int kApplicationId = 0x5249464C; // "RIFL": tells our file from any other SQLite file
 
-QString q(const std::string& s) { return QString::fromStdString(s); }
+QString q(const std::string& s) {
+    return QString::fromStdString(s);
+}
 
 QByteArray packTimes(const std::vector<double>& times) {
     QByteArray bytes(static_cast<qsizetype>(times.size() * sizeof(double)), Qt::Uninitialized);
@@ -33,11 +35,15 @@ std::vector<double> unpackTimes(const QByteArray& bytes) {
 
 const char* const kSchema[] = {
     "CREATE TABLE cases (id INTEGER PRIMARY KEY, blueprint TEXT NOT NULL, brief TEXT NOT NULL)",
-    "CREATE TABLE takes (id INTEGER PRIMARY KEY, case_id INTEGER NOT NULL REFERENCES cases(id), body TEXT NOT NULL, times BLOB NOT NULL)",
-    "CREATE TABLE reps (id INTEGER PRIMARY KEY, take_id INTEGER NOT NULL REFERENCES takes(id) DEFERRABLE INITIALLY DEFERRED, body TEXT NOT NULL)",
+    "CREATE TABLE takes (id INTEGER PRIMARY KEY, case_id INTEGER NOT NULL REFERENCES cases(id), body TEXT NOT NULL, "
+    "times BLOB NOT NULL)",
+    "CREATE TABLE reps (id INTEGER PRIMARY KEY, take_id INTEGER NOT NULL REFERENCES takes(id) DEFERRABLE INITIALLY "
+    "DEFERRED, body TEXT NOT NULL)",
     "CREATE TABLE blocks (id INTEGER PRIMARY KEY, case_id INTEGER NOT NULL REFERENCES cases(id), body TEXT NOT NULL)",
-    "CREATE TABLE marks (take_id INTEGER NOT NULL REFERENCES takes(id) DEFERRABLE INITIALLY DEFERRED, frame INTEGER NOT NULL, landmark TEXT NOT NULL, "
-    "x REAL NOT NULL, y REAL NOT NULL, sigma REAL NOT NULL, how TEXT NOT NULL, PRIMARY KEY (take_id, frame, landmark)) WITHOUT ROWID",
+    "CREATE TABLE marks (take_id INTEGER NOT NULL REFERENCES takes(id) DEFERRABLE INITIALLY DEFERRED, frame INTEGER "
+    "NOT NULL, landmark TEXT NOT NULL, "
+    "x REAL NOT NULL, y REAL NOT NULL, sigma REAL NOT NULL, how TEXT NOT NULL, PRIMARY KEY (take_id, frame, landmark)) "
+    "WITHOUT ROWID",
     "CREATE INDEX takes_of_case ON takes(case_id)",
     "CREATE INDEX reps_of_take ON reps(take_id)",
     "CREATE INDEX blocks_of_case ON blocks(case_id)",
@@ -79,10 +85,12 @@ void applyTo(CaseData& data, const Edit& edit) {
 }
 
 Edit reversed(const Edit& edit) {
-    return std::visit([](auto e) -> Edit {
-        std::swap(e.before, e.after);
-        return e;
-    }, edit);
+    return std::visit(
+        [](auto e) -> Edit {
+            std::swap(e.before, e.after);
+            return e;
+        },
+        edit);
 }
 
 struct Library::Impl {
@@ -109,6 +117,9 @@ struct Library::Impl {
             advice = "make room and do it again";
         } else if (code == "8" || code == "1544" || code == "1032") {
             what = doing + " failed: the library is write-protected";
+            advice = "copy the library to a place you may write to";
+        } else if (code == "14") {
+            what = doing + " failed: the library's folder is write-protected or cannot be reached";
             advice = "copy the library to a place you may write to";
         } else if (code == "5" || code == "6") {
             what = doing + " failed: another program is using the library";
@@ -202,7 +213,8 @@ struct Library::Impl {
                 if (!e.after) {
                     query.prepare("DELETE FROM marks WHERE take_id = ? AND frame = ? AND landmark = ?");
                 } else {
-                    query.prepare("INSERT OR REPLACE INTO marks (take_id, frame, landmark, x, y, sigma, how) VALUES (?, ?, ?, ?, ?, ?, ?)");
+                    query.prepare("INSERT OR REPLACE INTO marks (take_id, frame, landmark, x, y, sigma, how) VALUES "
+                                  "(?, ?, ?, ?, ?, ?, ?)");
                 }
                 query.addBindValue(id(e.key.take));
                 query.addBindValue(e.key.frame.value);
@@ -222,7 +234,9 @@ struct Library::Impl {
 
 Library::Library(std::unique_ptr<Impl> impl) : m_impl(std::move(impl)) {}
 Library::~Library() = default;
-fs::path Library::folder() const { return m_impl->folder; }
+fs::path Library::folder() const {
+    return m_impl->folder;
+}
 
 fs::path Library::filmOf(const Take& take) const {
     const fs::path film(take.film);
@@ -232,10 +246,12 @@ fs::path Library::filmOf(const Take& take) const {
 Result<std::unique_ptr<Library>> Library::create(const fs::path& folder) {
     std::error_code ec;
     if (fs::exists(folder / "library.sqlite", ec))
-        return Error{"there is a library already", folder.filename().string(), "nothing was changed", "open it, or choose another folder"};
+        return Error{"there is a library already", folder.filename().string(), "nothing was changed",
+                     "open it, or choose another folder"};
     fs::create_directories(folder / "media", ec);
     if (ec)
-        return Error{"the folder cannot be made (" + ec.message() + ")", folder.filename().string(), "nothing was changed", {}};
+        return Error{
+            "the folder cannot be made (" + ec.message() + ")", folder.filename().string(), "nothing was changed", {}};
     auto impl = std::make_unique<Impl>();
     impl->folder = folder;
     const auto abandon = [&](const Error& e) {
@@ -264,7 +280,8 @@ Result<std::unique_ptr<Library>> Library::create(const fs::path& folder) {
 Result<std::unique_ptr<Library>> Library::open(const fs::path& folder) {
     std::error_code ec;
     if (!fs::exists(folder / "library.sqlite", ec))
-        return Error{"there is no library in this folder", folder.filename().string(), "nothing was changed", "choose another folder or make a new library"};
+        return Error{"there is no library in this folder", folder.filename().string(), "nothing was changed",
+                     "choose another folder or make a new library"};
     auto impl = std::make_unique<Impl>();
     impl->folder = folder;
     if (auto s = impl->connect(); !s)
@@ -278,12 +295,13 @@ Result<std::unique_ptr<Library>> Library::open(const fs::path& folder) {
     if (*application != kApplicationId)
         return Error{"the file is not a library of Riflesso", "library.sqlite", "nothing was changed", {}};
     if (*format > kFormat)
-        return Error{"the library was written by a newer Riflesso (format " + std::to_string(*format) + ", this one knows up to " +
-                         std::to_string(kFormat) + ")",
+        return Error{"the library was written by a newer Riflesso (format " + std::to_string(*format) +
+                         ", this one knows up to " + std::to_string(kFormat) + ")",
                      folder.filename().string(), "nothing was changed", "open it with the newer program"};
     fs::create_directories(folder / "media", ec);
-    const auto last = impl->number("SELECT max(coalesce((SELECT max(id) FROM takes), 0), coalesce((SELECT max(id) FROM reps), 0), "
-                                   "coalesce((SELECT max(id) FROM blocks), 0))");
+    const auto last =
+        impl->number("SELECT max(coalesce((SELECT max(id) FROM takes), 0), coalesce((SELECT max(id) FROM reps), 0), "
+                     "coalesce((SELECT max(id) FROM blocks), 0))");
     if (!last)
         return last.error();
     impl->nextId = *last + 1;
@@ -366,12 +384,14 @@ Result<CaseData> Library::load(Id caseId) {
         block->id = query.value(0).toLongLong();
         data.blocks[block->id] = *block;
     }
-    if (!select("SELECT take_id, frame, landmark, x, y, sigma, how FROM marks JOIN takes ON takes.id = take_id WHERE case_id = ?"))
+    if (!select("SELECT take_id, frame, landmark, x, y, sigma, how FROM marks JOIN takes ON takes.id = take_id WHERE "
+                "case_id = ?"))
         return failed();
     while (query.next()) {
         const auto how = howFromName(query.value(6).toString().toStdString());
-        data.marks[query.value(0).toLongLong()][query.value(2).toString().toStdString()][FrameIndex(query.value(1).toInt())] =
-            Mark{{query.value(3).toDouble(), query.value(4).toDouble()}, query.value(5).toDouble(), how.value_or(How::hand)};
+        data.marks[query.value(0).toLongLong()][query.value(2).toString().toStdString()]
+                  [FrameIndex(query.value(1).toInt())] = Mark{
+            {query.value(3).toDouble(), query.value(4).toDouble()}, query.value(5).toDouble(), how.value_or(How::hand)};
     }
     return data;
 }
@@ -397,7 +417,9 @@ Status Library::apply(Id caseId, const std::vector<Edit>& edits) {
     return Done{};
 }
 
-Id Library::freshId() { return m_impl->nextId++; }
+Id Library::freshId() {
+    return m_impl->nextId++;
+}
 
 Result<std::string> Library::bringIn(const fs::path& film) {
     std::error_code ec;

@@ -114,8 +114,10 @@ Result<TracksFile> tracksFromCsv(const std::string& text, const std::string& fil
     double last = -1e300;
     for (const auto& [frame, time] : timeOf) {
         if (time <= last)
-            return Error{"the time of frame " + std::to_string(frame) + " is not later than that of the frame before", fileName,
-                         "nothing was taken over", {}};
+            return Error{"the time of frame " + std::to_string(frame) + " is not later than that of the frame before",
+                         fileName,
+                         "nothing was taken over",
+                         {}};
         last = time;
     }
     // Frames that no row names lie evenly between those that are named.
@@ -134,7 +136,8 @@ Result<TracksFile> tracksFromCsv(const std::string& text, const std::string& fil
         out.times[static_cast<std::size_t>(a->first)] = a->second;
         if (b != timeOf.end())
             for (int i = a->first + 1; i < b->first; ++i)
-                out.times[static_cast<std::size_t>(i)] = a->second + (b->second - a->second) * (i - a->first) / (b->first - a->first);
+                out.times[static_cast<std::size_t>(i)] =
+                    a->second + (b->second - a->second) * (i - a->first) / (b->first - a->first);
     }
     return out;
 }
@@ -148,8 +151,9 @@ std::string tracksToCsv(const TrackSet& tracks, const std::vector<double>& times
     for (const auto& [key, mark] : rows) {
         const auto i = static_cast<std::size_t>(std::max(0, key.first.value));
         char line[160];
-        std::snprintf(line, sizeof line, "%.9g,%d,%s,%.3f,%.3f,%.3f,%s\n", i < times.size() ? times[i] : 0.0, key.first.value,
-                      key.second.c_str(), mark->at.x, mark->at.y, mark->sigma, std::string(name(mark->how)).c_str());
+        std::snprintf(line, sizeof line, "%.9g,%d,%s,%.3f,%.3f,%.3f,%s\n", i < times.size() ? times[i] : 0.0,
+                      key.first.value, key.second.c_str(), mark->at.x, mark->at.y, mark->sigma,
+                      std::string(name(mark->how)).c_str());
         out += line;
     }
     return out;

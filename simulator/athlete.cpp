@@ -11,10 +11,14 @@ namespace {
 
 using V = Eigen::Vector3d;
 
-double rad(double degrees) { return degrees * std::numbers::pi / 180.0; }
+double rad(double degrees) {
+    return degrees * std::numbers::pi / 180.0;
+}
 
 // In the plane of forward and up: 0 hangs down, 90 forward.
-V swing(double degrees) { return {std::sin(rad(degrees)), -std::cos(rad(degrees)), 0}; }
+V swing(double degrees) {
+    return {std::sin(rad(degrees)), -std::cos(rad(degrees)), 0};
+}
 
 // The middle joint of a two-segment limb, bent towards `pole`.
 V bend(const V& root, const V& end, double upper, double lower, const V& pole) {

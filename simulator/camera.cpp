@@ -20,7 +20,9 @@ Pixel SimulatedCamera::project(const Eigen::Vector3d& world) const {
     return {width / 2.0 + focal * c.x() / c.z(), height / 2.0 + focal * c.y() / c.z()};
 }
 
-SimulatedCamera SimulatedCamera::side() { return {}; }
+SimulatedCamera SimulatedCamera::side() {
+    return {};
+}
 
 SimulatedCamera SimulatedCamera::front() {
     SimulatedCamera c;

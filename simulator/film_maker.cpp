@@ -28,8 +28,11 @@ json describe(const FilmRecipe& r) {
     const auto v3 = [](const auto& v) { return json::array({v[0], v[1], v[2]}); };
     return {{"renderer", kRendererVersion},
             {"stature", r.stature},
-            {"outfit", {v3(r.outfit.jacket), v3(r.outfit.trousers), v3(r.outfit.hair), v3(r.outfit.skin), v3(r.outfit.shoe), r.outfit.longHair}},
-            {"faults", {f.handLate, f.rearKneeBent, f.trunkFalls, f.guardNarrow, f.kneeBeyondToe, f.slowRecovery, f.tipDrops}},
+            {"outfit",
+             {v3(r.outfit.jacket), v3(r.outfit.trousers), v3(r.outfit.hair), v3(r.outfit.skin), v3(r.outfit.shoe),
+              r.outfit.longHair}},
+            {"faults",
+             {f.handLate, f.rearKneeBent, f.trunkFalls, f.guardNarrow, f.kneeBeyondToe, f.slowRecovery, f.tipDrops}},
             {"variation", r.variation},
             {"reps", r.reps},
             {"seed", r.seed},
@@ -133,7 +136,10 @@ Result<SimulatedFilm> makeFilm(const FilmRecipe& recipe, const fs::path& folder,
     std::error_code ec;
     fs::create_directories(folder, ec);
     if (ec)
-        return Error{"the folder for films cannot be made (" + ec.message() + ")", folder.filename().string(), "nothing was changed", {}};
+        return Error{"the folder for films cannot be made (" + ec.message() + ")",
+                     folder.filename().string(),
+                     "nothing was changed",
+                     {}};
     const fs::path base = folder / (recipe.name + "-" + fingerprint(recipe));
     const auto beside = [&](const char* ending) {
         fs::path p = base;
@@ -183,7 +189,8 @@ Result<SimulatedFilm> makeFilm(const FilmRecipe& recipe, const fs::path& folder,
                     if (stop)
                         return;
                 }
-                Picture p = renderer.frame(i / recipe.camera.captureRate, bodyAt, recipe.seed * 100003u + static_cast<unsigned>(i));
+                Picture p = renderer.frame(i / recipe.camera.captureRate, bodyAt,
+                                           recipe.seed * 100003u + static_cast<unsigned>(i));
                 std::lock_guard lock(mutex);
                 ready.emplace(i, std::move(p));
                 changed.notify_all();

@@ -39,7 +39,8 @@ struct SimulatedFilm {
 using FilmProgress = std::function<bool(int, int)>;
 
 /// Makes the film in \p folder unless a film of the same recipe is there already. Uses all cores.
-Result<SimulatedFilm> makeFilm(const FilmRecipe& recipe, const std::filesystem::path& folder, const FilmProgress& progress = {});
+Result<SimulatedFilm> makeFilm(const FilmRecipe& recipe, const std::filesystem::path& folder,
+                               const FilmProgress& progress = {});
 
 /// Joints at an instant of the take, for tests and pictures without a film.
 class LungeTake {

@@ -13,7 +13,9 @@ double step(double t, double from, double to) {
     return u * u * u * (10.0 - 15.0 * u + 6.0 * u * u);
 }
 
-double mix(double a, double b, double s) { return a + (b - a) * s; }
+double mix(double a, double b, double s) {
+    return a + (b - a) * s;
+}
 
 } // namespace
 
@@ -41,8 +43,8 @@ LungeRep::LungeRep(const SimulatedAthlete& athlete, const LungeFaults& faults, d
     const double land = foot + 0.28 + 0.006 * normal(random);
     const double held = land + 0.17;
     const double back = held + 0.07 + 0.40 + 0.012 * normal(random) + faults.slowRecovery;
-    m_keys = {{"on_guard", t0},      {"arm_starts", arm}, {"arm_straight", arm + 0.23}, {"foot_leaves", foot},
-              {"heel_lands", land},  {"lunge_held", held}, {"back_on_guard", back}};
+    m_keys = {{"on_guard", t0},     {"arm_starts", arm},  {"arm_straight", arm + 0.23}, {"foot_leaves", foot},
+              {"heel_lands", land}, {"lunge_held", held}, {"back_on_guard", back}};
     m_end = back + 0.15;
 }
 

@@ -12,13 +12,13 @@ namespace riflesso {
 
 /// Faults that can be injected; 0 = none. Sizes in the unit named.
 struct LungeFaults {
-    double handLate = 0.0;       ///< s by which the hand starts too late
-    double rearKneeBent = 0.0;   ///< share of the rear leg's length that stays bent at the landing (0.05 is a lot)
-    double trunkFalls = 0.0;     ///< degrees of forward lean too much in the lunge
-    double guardNarrow = 0.0;    ///< m by which the guard is too narrow
-    double kneeBeyondToe = 0.0;  ///< m by which the front foot lands too short under the knee
-    double slowRecovery = 0.0;   ///< s added to the way back
-    double tipDrops = 0.0;       ///< degrees by which the tip points too low in the lunge
+    double handLate = 0.0;      ///< s by which the hand starts too late
+    double rearKneeBent = 0.0;  ///< share of the rear leg's length that stays bent at the landing (0.05 is a lot)
+    double trunkFalls = 0.0;    ///< degrees of forward lean too much in the lunge
+    double guardNarrow = 0.0;   ///< m by which the guard is too narrow
+    double kneeBeyondToe = 0.0; ///< m by which the front foot lands too short under the knee
+    double slowRecovery = 0.0;  ///< s added to the way back
+    double tipDrops = 0.0;      ///< degrees by which the tip points too low in the lunge
 };
 
 /// One rep: what this repetition does, variation included.

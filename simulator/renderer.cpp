@@ -15,15 +15,17 @@ using V = Eigen::Vector3f;
 enum class Cloth { skin, face, hair, jacket, trousers, sock, shoe, glove, steel, guard };
 
 struct Cone {
-    V a, b;      // camera space: x right, y down, z into the picture
+    V a, b; // camera space: x right, y down, z into the picture
     float ra, rb;
     Cloth cloth;
-    V side;      // a direction fixed to the limb, so that its texture turns with it
-    float salt;  // tells the textures of two limbs apart
+    V side;        // a direction fixed to the limb, so that its texture turns with it
+    float salt;    // tells the textures of two limbs apart
     V from, along; // where the cloth's pattern starts and which way it runs: several cones can wear one garment
 };
 
-float fract(float v) { return v - std::floor(v); }
+float fract(float v) {
+    return v - std::floor(v);
+}
 
 float hash(int x, int y, int z) {
     std::uint32_t h = static_cast<std::uint32_t>(x) * 374761393u + static_cast<std::uint32_t>(y) * 668265263u +
@@ -41,7 +43,8 @@ float noise(const V& p) {
         v = v * v * (3 - 2 * v);
     const auto lerp = [](float a, float b, float t) { return a + (b - a) * t; };
     const auto plane = [&](int z) {
-        return lerp(lerp(hash(xi, yi, z), hash(xi + 1, yi, z), f[0]), lerp(hash(xi, yi + 1, z), hash(xi + 1, yi + 1, z), f[0]), f[1]);
+        return lerp(lerp(hash(xi, yi, z), hash(xi + 1, yi, z), f[0]),
+                    lerp(hash(xi, yi + 1, z), hash(xi + 1, yi + 1, z), f[0]), f[1]);
     };
     return lerp(plane(zi), plane(zi + 1), f[2]);
 }
@@ -105,7 +108,8 @@ struct Renderer::Impl {
     V eye;
     std::vector<V> hall; // linear-ish colour, one a pixel
 
-    Impl(SimulatedCamera c, Outfit o) : camera(c), outfit(o), axes(c.axes().cast<float>()), eye(c.position.cast<float>()) {
+    Impl(SimulatedCamera c, Outfit o)
+        : camera(c), outfit(o), axes(c.axes().cast<float>()), eye(c.position.cast<float>()) {
         hall.resize(static_cast<std::size_t>(camera.width * camera.height));
         for (int y = 0; y < camera.height; ++y)
             for (int x = 0; x < camera.width; ++x) {
@@ -124,7 +128,8 @@ struct Renderer::Impl {
     // Unit ray in camera space through a place of the picture.
     [[nodiscard]] V ray(float px, float py) const {
         const auto f = static_cast<float>(camera.focal);
-        return V((px - static_cast<float>(camera.width) / 2) / f, (py - static_cast<float>(camera.height) / 2) / f, 1).normalized();
+        return V((px - static_cast<float>(camera.width) / 2) / f, (py - static_cast<float>(camera.height) / 2) / f, 1)
+            .normalized();
     }
 
     [[nodiscard]] V hallColour(const V& cameraRay) const {
@@ -152,7 +157,8 @@ struct Renderer::Impl {
             if (y > 1.0f)
                 c = V(0.36f, 0.28f, 0.21f);
         } else {
-            const float weave = noise(V(u * 22.0f, y * 22.0f, 4.0f)) * 0.6f + noise(V(u * 70.0f, y * 70.0f, 9.0f)) * 0.4f;
+            const float weave =
+                noise(V(u * 22.0f, y * 22.0f, 4.0f)) * 0.6f + noise(V(u * 70.0f, y * 70.0f, 9.0f)) * 0.4f;
             const bool diamond = std::abs(fract(u / 0.42f) - 0.5f) + std::abs(fract(y / 0.42f) - 0.5f) < 0.16f;
             c = V(0.66f, 0.69f, 0.68f) * (0.92f + 0.10f * weave);
             if (diamond)
@@ -197,14 +203,17 @@ struct Renderer::Impl {
         float salt = 0;
         const auto add = [&](const Eigen::Vector3d& a, const Eigen::Vector3d& b, double ra, double rb, Cloth cloth,
                              const Eigen::Vector3d& side) {
-            cones.push_back({cam(a), cam(b), static_cast<float>(ra), static_cast<float>(rb), cloth, dir(side), salt += 11.7f, cam(a), cam(b) - cam(a)});
+            cones.push_back({cam(a), cam(b), static_cast<float>(ra), static_cast<float>(rb), cloth, dir(side),
+                             salt += 11.7f, cam(a), cam(b) - cam(a)});
         };
         const auto garment = [&](const Eigen::Vector3d& from, const Eigen::Vector3d& along) {
             cones.back().from = cam(from);
             cones.back().along = dir(along);
             cones.back().salt = 3.3f;
         };
-        const auto between = [](const Eigen::Vector3d& a, const Eigen::Vector3d& b, double s) -> Eigen::Vector3d { return a + (b - a) * s; };
+        const auto between = [](const Eigen::Vector3d& a, const Eigen::Vector3d& b, double s) -> Eigen::Vector3d {
+            return a + (b - a) * s;
+        };
         const Eigen::Vector3d chest = j.chest;
         const Eigen::Vector3d pelvis = (at("left_hip") + at("right_hip")) / 2;
         const Eigen::Vector3d up = (at("neck") - pelvis).normalized();
@@ -221,15 +230,18 @@ struct Renderer::Impl {
             add(between(J("knee"), J("ankle"), 0.1), calf, 0.050, 0.053, Cloth::sock, chest);
             const Eigen::Vector3d foot = J("toe") - J("heel");
             const Eigen::Vector3d lift = (J("ankle") - between(J("heel"), J("toe"), 0.27)).normalized();
-            add(J("heel") + lift * 0.034 + foot * 0.06, J("heel") + lift * 0.036 + foot * 0.45, 0.034, 0.036, Cloth::shoe, chest);
-            add(J("heel") + lift * 0.036 + foot * 0.42, J("toe") + lift * 0.026 - foot * 0.09, 0.037, 0.026, Cloth::shoe, chest);
+            add(J("heel") + lift * 0.034 + foot * 0.06, J("heel") + lift * 0.036 + foot * 0.45, 0.034, 0.036,
+                Cloth::shoe, chest);
+            add(J("heel") + lift * 0.036 + foot * 0.42, J("toe") + lift * 0.026 - foot * 0.09, 0.037, 0.026,
+                Cloth::shoe, chest);
             add(J("ankle"), J("heel") + lift * 0.045 + foot * 0.22, 0.036, 0.036, Cloth::shoe, chest);
             // Arm.
             add(J("shoulder"), J("elbow"), 0.057, 0.043, Cloth::jacket, up);
             add(J("elbow"), between(J("elbow"), J("wrist"), 0.95), 0.043, 0.031, Cloth::jacket, up);
             const Eigen::Vector3d fingers = J("hand") + (J("hand") - J("wrist")).normalized() * 0.055;
             const Cloth hand = lead ? Cloth::glove : Cloth::skin;
-            add(between(J("elbow"), J("wrist"), lead ? 0.72 : 0.97), J("hand"), lead ? 0.039 : 0.026, lead ? 0.042 : 0.036, hand, up);
+            add(between(J("elbow"), J("wrist"), lead ? 0.72 : 0.97), J("hand"), lead ? 0.039 : 0.026,
+                lead ? 0.042 : 0.036, hand, up);
             if (lead) {
                 add(J("hand"), fingers, 0.040, 0.034, hand, up);
             } else {
@@ -243,7 +255,8 @@ struct Renderer::Impl {
         // Trunk: three columns and the shoulders, under one jacket.
         const Eigen::Vector3d neck = at("neck");
         for (const char* side : {"left_", "right_"}) {
-            const Eigen::Vector3d hip = j.at.at(std::string(side) + "hip"), shoulder = j.at.at(std::string(side) + "shoulder");
+            const Eigen::Vector3d hip = j.at.at(std::string(side) + "hip"),
+                                  shoulder = j.at.at(std::string(side) + "shoulder");
             const Eigen::Vector3d waist = between(pelvis, neck, 0.42) + (hip - pelvis) * 0.55;
             const Eigen::Vector3d ribs = between(pelvis, neck, 0.76) + (shoulder - neck) * 0.42;
             add(between(pelvis, hip, 0.85) + up * 0.005, waist, 0.104, 0.096, Cloth::jacket, chest);
@@ -253,9 +266,11 @@ struct Renderer::Impl {
             add(ribs, between(shoulder, neck, 0.22), 0.102, 0.060, Cloth::jacket, chest);
             garment(pelvis, up);
         }
-        add(pelvis + up * 0.01 + chest * 0.012, between(pelvis, neck, 0.42) + chest * 0.022, 0.106, 0.102, Cloth::jacket, chest);
+        add(pelvis + up * 0.01 + chest * 0.012, between(pelvis, neck, 0.42) + chest * 0.022, 0.106, 0.102,
+            Cloth::jacket, chest);
         garment(pelvis, up);
-        add(between(pelvis, neck, 0.42) + chest * 0.020, between(pelvis, neck, 0.80) + chest * 0.022, 0.102, 0.108, Cloth::jacket, chest);
+        add(between(pelvis, neck, 0.42) + chest * 0.020, between(pelvis, neck, 0.80) + chest * 0.022, 0.102, 0.108,
+            Cloth::jacket, chest);
         garment(pelvis, up);
         add(between(pelvis, neck, 0.80) + chest * 0.016, neck - up * 0.03, 0.104, 0.066, Cloth::jacket, chest);
         garment(pelvis, up);
@@ -264,7 +279,8 @@ struct Renderer::Impl {
         add(at("left_hip") - up * 0.02, at("right_hip") - up * 0.02, 0.100, 0.100, Cloth::trousers, chest);
         // Neck and head, looking at the opponent and a little to where the chest faces.
         const Eigen::Vector3d head = at("head");
-        const Eigen::Vector3d look = (Eigen::Vector3d(0.92, -0.02, 0) + Eigen::Vector3d(chest.x(), 0, chest.z()) * 0.42).normalized();
+        const Eigen::Vector3d look =
+            (Eigen::Vector3d(0.92, -0.02, 0) + Eigen::Vector3d(chest.x(), 0, chest.z()) * 0.42).normalized();
         const Eigen::Vector3d crown = Eigen::Vector3d::UnitY();
         const Eigen::Vector3d ear = look.cross(crown).normalized();
         add(at("neck") - up * 0.01, head - crown * 0.055 - look * 0.015, 0.056, 0.051, Cloth::skin, look);
@@ -273,13 +289,15 @@ struct Renderer::Impl {
         add(head - crown * 0.018 + look * 0.026, head - crown * 0.075 + look * 0.046, 0.073, 0.041, Cloth::face, look);
         add(head - crown * 0.004 + look * 0.100, head - crown * 0.032 + look * 0.113, 0.013, 0.018, Cloth::skin, look);
         for (double e : {-1.0, 1.0})
-            add(head - crown * 0.015 + ear * (0.090 * e) - look * 0.012, head + crown * 0.018 + ear * (0.094 * e) - look * 0.020, 0.015, 0.020,
-                Cloth::skin, look);
+            add(head - crown * 0.015 + ear * (0.090 * e) - look * 0.012,
+                head + crown * 0.018 + ear * (0.094 * e) - look * 0.020, 0.015, 0.020, Cloth::skin, look);
         add(head + crown * 0.052 - look * 0.030, head + crown * 0.056 - look * 0.024, 0.100, 0.098, Cloth::hair, look);
         add(head + crown * 0.020 - look * 0.045, head - crown * 0.035 - look * 0.052, 0.088, 0.060, Cloth::hair, look);
         if (outfit.longHair) {
-            add(head + crown * 0.035 - look * 0.125, head - crown * 0.045 - look * 0.165, 0.034, 0.044, Cloth::hair, look);
-            add(head - crown * 0.045 - look * 0.165, head - crown * 0.17 - look * 0.150, 0.042, 0.016, Cloth::hair, look);
+            add(head + crown * 0.035 - look * 0.125, head - crown * 0.045 - look * 0.165, 0.034, 0.044, Cloth::hair,
+                look);
+            add(head - crown * 0.045 - look * 0.165, head - crown * 0.17 - look * 0.150, 0.042, 0.016, Cloth::hair,
+                look);
         }
         // Foil: grip, bell, blade.
         const Eigen::Vector3d blade = (at("foil_tip") - at("right_hand")).normalized();
@@ -303,7 +321,8 @@ struct Renderer::Impl {
         case Cloth::skin:
             return outfit.skin * (0.94f + 0.10f * noise(salted * 60.0f));
         case Cloth::hair:
-            return outfit.hair * (0.55f + 0.9f * noise(V(salted.x() * 120.0f, salted.y() * 25.0f, salted.z() * 120.0f)));
+            return outfit.hair *
+                   (0.55f + 0.9f * noise(V(salted.x() * 120.0f, salted.y() * 25.0f, salted.z() * 120.0f)));
         case Cloth::face: {
             // side = where the face looks; read the place on the head by direction from its middle
             const V look = c.side;
@@ -332,7 +351,8 @@ struct Renderer::Impl {
             const float weave = noise(salted * 160.0f);
             const float fold = noise(V(salted.x() * 26.0f, salted.y() * 15.0f, salted.z() * 26.0f));
             V col = outfit.jacket * (0.80f + 0.14f * weave + 0.20f * (fold - 0.4f));
-            if (std::abs(fract(angle * 4.0f + 0.13f) - 0.5f) < 0.028f || std::abs(fract(local.y() / 0.085f) - 0.5f) < 0.045f)
+            if (std::abs(fract(angle * 4.0f + 0.13f) - 0.5f) < 0.028f ||
+                std::abs(fract(local.y() / 0.085f) - 0.5f) < 0.045f)
                 col *= 0.78f;
             if (noise(salted * 45.0f) > 0.80f)
                 col *= 0.84f;
@@ -351,7 +371,8 @@ struct Renderer::Impl {
         }
         case Cloth::sock: {
             const float rib = fract(local.y() / 0.021f);
-            V col = V(0.88f, 0.88f, 0.86f) * (0.80f + 0.12f * (rib > 0.5f ? 1.0f : 0.0f) + 0.12f * noise(salted * 120.0f));
+            V col =
+                V(0.88f, 0.88f, 0.86f) * (0.80f + 0.12f * (rib > 0.5f ? 1.0f : 0.0f) + 0.12f * noise(salted * 120.0f));
             if (local.y() > 0.045f && local.y() < 0.075f && c.ra > 0.0505f && c.ra < 0.056f)
                 col = outfit.shoe * 0.9f; // ring of colour
             return col;
@@ -390,7 +411,8 @@ struct Renderer::Impl {
         place(c.a, c.ra, x0, y0, x1, y1);
         place(c.b, c.rb, x0, y0, x1, y1);
         return {std::clamp(static_cast<int>(x0), 0, camera.width), std::clamp(static_cast<int>(y0), 0, camera.height),
-                std::clamp(static_cast<int>(x1) + 1, 0, camera.width), std::clamp(static_cast<int>(y1) + 1, 0, camera.height)};
+                std::clamp(static_cast<int>(x1) + 1, 0, camera.width),
+                std::clamp(static_cast<int>(y1) + 1, 0, camera.height)};
     }
 
     // The cone's outline in the picture, a little too wide: a cheap test before the exact one.
@@ -421,7 +443,8 @@ struct Renderer::Impl {
         for (const char* name : {"left_toe", "left_heel", "right_toe", "right_heel", "left_ankle", "right_ankle"}) {
             const auto& p = j.at.at(name);
             const float y = static_cast<float>(p.y());
-            blobs.push_back({static_cast<float>(p.x()), static_cast<float>(p.z()), 0.10f + 0.6f * y, 0.34f / (1.0f + 9.0f * y)});
+            blobs.push_back(
+                {static_cast<float>(p.x()), static_cast<float>(p.z()), 0.10f + 0.6f * y, 0.34f / (1.0f + 9.0f * y)});
         }
         const Eigen::Vector3d pelvis = (j.at.at("left_hip") + j.at.at("right_hip")) / 2;
         blobs.push_back({static_cast<float>(pelvis.x()), static_cast<float>(pelvis.z()), 0.42f, 0.30f});
@@ -442,7 +465,8 @@ struct Renderer::Impl {
                     if (d.y() > -1e-4f)
                         continue;
                     const V p = eye + d * (-eye.y() / d.y());
-                    const float q = ((p.x() - b.x) * (p.x() - b.x) + (p.z() - b.z) * (p.z() - b.z)) / (b.radius * b.radius);
+                    const float q =
+                        ((p.x() - b.x) * (p.x() - b.x) + (p.z() - b.z) * (p.z() - b.z)) / (b.radius * b.radius);
                     picture[index(x, y)] *= 1.0f - b.dark * std::exp(-1.6f * q);
                 }
         }
@@ -456,7 +480,8 @@ Picture Renderer::frame(double time, const std::function<Joints(double)>& bodyAt
     const Impl& r = *m_impl;
     constexpr int kSub = 6;
     // Places of the sub-frames inside a pixel: they smooth edges while they gather the blur.
-    constexpr std::array<std::array<float, 2>, kSub> kJitter = {{{0.17f, 0.42f}, {0.83f, 0.58f}, {0.42f, 0.08f}, {0.58f, 0.92f}, {0.08f, 0.75f}, {0.92f, 0.25f}}};
+    constexpr std::array<std::array<float, 2>, kSub> kJitter = {
+        {{0.17f, 0.42f}, {0.83f, 0.58f}, {0.42f, 0.08f}, {0.58f, 0.92f}, {0.08f, 0.75f}, {0.92f, 0.25f}}};
     const int w = r.camera.width, h = r.camera.height;
     const V light = (r.axes * V(0.35f, 0.85f, -0.55f)).normalized();
     const V skyward = r.axes * V::UnitY();
@@ -470,7 +495,8 @@ Picture Renderer::frame(double time, const std::function<Joints(double)>& bodyAt
         cones[static_cast<std::size_t>(s)] = r.figure(bodyAt(time + r.camera.exposure * (s + 0.5) / kSub));
         for (const auto& c : cones[static_cast<std::size_t>(s)]) {
             const Box b = r.boxOf(c);
-            dirty = {std::min(dirty.x0, b.x0), std::min(dirty.y0, b.y0), std::max(dirty.x1, b.x1), std::max(dirty.y1, b.y1)};
+            dirty = {std::min(dirty.x0, b.x0), std::min(dirty.y0, b.y0), std::max(dirty.x1, b.x1),
+                     std::max(dirty.y1, b.y1)};
         }
     }
     const int bw = std::max(0, dirty.x1 - dirty.x0), bh = std::max(0, dirty.y1 - dirty.y0);
@@ -478,7 +504,10 @@ Picture Renderer::frame(double time, const std::function<Joints(double)>& bodyAt
     std::vector<float> depth(sum.size());
     std::vector<std::int16_t> id(sum.size());
     std::vector<V> rays(sum.size());
-    const auto local = [&](int x, int y) { return static_cast<std::size_t>(y - dirty.y0) * static_cast<std::size_t>(bw) + static_cast<std::size_t>(x - dirty.x0); };
+    const auto local = [&](int x, int y) {
+        return static_cast<std::size_t>(y - dirty.y0) * static_cast<std::size_t>(bw) +
+               static_cast<std::size_t>(x - dirty.x0);
+    };
 
     for (int s = 0; s < kSub; ++s) {
         const auto& list = cones[static_cast<std::size_t>(s)];
@@ -536,7 +565,10 @@ Picture Renderer::frame(double time, const std::function<Joints(double)>& bodyAt
             const bool inside = x >= dirty.x0 && x < dirty.x1 && y >= dirty.y0 && y < dirty.y1;
             const V c = inside ? V(sum[local(x, y)] / static_cast<float>(kSub)) : back[r.index(x, y)];
             const std::uint32_t bits = random();
-            const float grain = (static_cast<float>((bits & 255) + ((bits >> 8) & 255) + ((bits >> 16) & 255) + (bits >> 24)) - 510.0f) * noiseScale;
+            const float grain =
+                (static_cast<float>((bits & 255) + ((bits >> 8) & 255) + ((bits >> 16) & 255) + (bits >> 24)) -
+                 510.0f) *
+                noiseScale;
             std::uint32_t pixel = 0xff000000u;
             for (int k = 0; k < 3; ++k) {
                 const float v = std::clamp(c[k] * 255.0f + grain, 0.0f, 255.0f);

@@ -137,7 +137,8 @@ Judgement judge(const Blueprint& blueprint, const std::vector<Deviation>& deviat
                 continue;
             j.focus.push_back(f.fault);
             for (const auto& d : f.downstream)
-                if (std::find(j.expectedToFollow.begin(), j.expectedToFollow.end(), d.fault) == j.expectedToFollow.end())
+                if (std::find(j.expectedToFollow.begin(), j.expectedToFollow.end(), d.fault) ==
+                    j.expectedToFollow.end())
                     j.expectedToFollow.push_back(d.fault);
             break;
         }

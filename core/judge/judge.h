@@ -12,10 +12,10 @@
 namespace riflesso {
 
 struct JudgeOptions {
-    double findingFrom = 0.5;  ///< P(fault) from which it is a finding
-    double possibleFrom = 0.2; ///< below that it is not mentioned
-    double lambda = 0.5;       ///< how much the severity of consequences counts for their cause
-    double latest = 0.5;       ///< earliness of the last key position; the first has 1
+    double findingFrom = 0.5;     ///< P(fault) from which it is a finding
+    double possibleFrom = 0.2;    ///< below that it is not mentioned
+    double lambda = 0.5;          ///< how much the severity of consequences counts for their cause
+    double latest = 0.5;          ///< earliness of the last key position; the first has 1
     double strengthMargin = 0.25; ///< share of the tolerance that a strength keeps to the edge
     std::size_t mostStrengths = 4;
 };
@@ -53,10 +53,10 @@ struct Strength {
 
 struct Judgement {
     std::vector<Strength> strengths;
-    std::vector<Finding> findings; ///< by priority, first first
-    std::vector<Finding> possible; ///< P below the limit; listed apart, never worked on
-    std::vector<std::string> undecided; ///< measures
-    std::vector<std::string> focus;     ///< one fault, at most two
+    std::vector<Finding> findings;             ///< by priority, first first
+    std::vector<Finding> possible;             ///< P below the limit; listed apart, never worked on
+    std::vector<std::string> undecided;        ///< measures
+    std::vector<std::string> focus;            ///< one fault, at most two
     std::vector<std::string> expectedToFollow; ///< faults that should go with the focus
 };
 

@@ -40,8 +40,7 @@ std::optional<Enum> enumFromName(const std::array<std::string_view, N>& names, s
             return static_cast<Enum>(i);
     return std::nullopt;
 }
-template <typename Enum, std::size_t N>
-std::string enumName(const std::array<std::string_view, N>& names, Enum value) {
+template <typename Enum, std::size_t N> std::string enumName(const std::array<std::string_view, N>& names, Enum value) {
     return std::string(names[static_cast<std::size_t>(value)]);
 }
 

@@ -117,7 +117,9 @@ MeasureValue refuse(const MeasureDefinition& d, std::string reason) {
     return v;
 }
 
-double instantError(const PlacedPosition& p, const Timebase& time) { return p.sigma.value_or(time.instantError(p.frame)); }
+double instantError(const PlacedPosition& p, const Timebase& time) {
+    return p.sigma.value_or(time.instantError(p.frame));
+}
 
 MeasureValue evaluateInterval(const MeasureDefinition& d, const Motion& motion, const PlacedPosition& from,
                               const PlacedPosition& until) {
@@ -147,7 +149,8 @@ Result<Reading> readAt(const MeasureDefinition& d, const Motion& motion, FrameIn
     if (d.direction) {
         const auto direction = inPicture(*d.direction, setup);
         if (!direction)
-            return Error{"this view cannot show the direction \"" + enumName(kDirectionNames, *d.direction) + "\"", {}, {}, {}};
+            return Error{
+                "this view cannot show the direction \"" + enumName(kDirectionNames, *d.direction) + "\"", {}, {}, {}};
         f.direction = *direction;
     }
     Points base;

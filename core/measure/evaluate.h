@@ -27,7 +27,7 @@ using Positions = std::map<PositionId, PlacedPosition>;
 /// A value read off one frame, without the error of the instant.
 struct Reading {
     double value = 0.0;
-    double u = 0.0; ///< from the marks
+    double u = 0.0;      ///< from the marks
     bool filled = false; ///< true when a gap-filled sample took part
 };
 
@@ -37,14 +37,15 @@ struct MeasureValue {
     bool refused = false;
     std::string reason; ///< why refused, or a caution about the value
     double value = 0.0;
-    double u = 0.0;      ///< standard uncertainty, all parts
-    double uMarks = 0.0; ///< part of the marks
-    double uTime = 0.0;  ///< part of the key position's instant
-    double rate = 0.0;   ///< d value/dt, units per s of real time
+    double u = 0.0;                 ///< standard uncertainty, all parts
+    double uMarks = 0.0;            ///< part of the marks
+    double uTime = 0.0;             ///< part of the key position's instant
+    double rate = 0.0;              ///< d value/dt, units per s of real time
     std::vector<FrameIndex> frames; ///< the frames it was read from
 };
 
-/// Reads a measure of any kind but interval on one frame. Error: which landmark is missing, or what the view cannot show.
+/// Reads a measure of any kind but interval on one frame. Error: which landmark is missing, or what the view cannot
+/// show.
 Result<Reading> readAt(const MeasureDefinition& definition, const Motion& motion, FrameIndex frame,
                        const ViewSetup& setup);
 

@@ -36,6 +36,8 @@ Degrees leanFromVertical(Eigen::Vector2d low, Eigen::Vector2d high, Eigen::Vecto
     return toDegrees(Radians(std::atan2(d.dot(towards), -d.y())));
 }
 
-double along(Eigen::Vector2d of, Eigen::Vector2d from, Eigen::Vector2d direction) { return (of - from).dot(direction); }
+double along(Eigen::Vector2d of, Eigen::Vector2d from, Eigen::Vector2d direction) {
+    return (of - from).dot(direction);
+}
 
 } // namespace riflesso

@@ -21,6 +21,8 @@ Verdict decide(double value, double u, const Band& band, const DecisionOptions& 
     return v;
 }
 
-double margin(double value, const Band& band) { return std::min(value - band.lo, band.hi - value) / band.scale; }
+double margin(double value, const Band& band) {
+    return std::min(value - band.lo, band.hi - value) / band.scale;
+}
 
 } // namespace riflesso

@@ -44,7 +44,8 @@ Advised adviceFor(const Deviation& d, const std::vector<MeasuredRep>& reps) {
                 rate = rep.captureRate;
         if (rate && room > 0) {
             const double need = rate->value * std::sqrt(time / room);
-            return {Advice::fasterFilm, "this film is too slow to judge it: film at " + number(need / 10.0) + "0 Hz or more"};
+            return {Advice::fasterFilm,
+                    "this film is too slow to judge it: film at " + number(need / 10.0) + "0 Hz or more"};
         }
         return {Advice::fasterFilm, "this film is too slow to judge it: film at a higher capture rate"};
     }

@@ -29,9 +29,9 @@ struct MeasuredValue {
     /// Standard uncertainty of the mean: √(max(mean u², s²) / n). The spread between reps holds the marking error
     /// already, but from few reps it can come out too small by chance, hence the maximum.
     double u = 0.0;
-    std::optional<Interval> interval; ///< 95 % t interval of the mean, from two reps on
+    std::optional<Interval> interval;                       ///< 95 % t interval of the mean, from two reps on
     std::vector<std::pair<std::string, MeasureValue>> each; ///< rep id and its value
-    std::string refused; ///< when no rep gave a value: the most frequent reason
+    std::string refused;                                    ///< when no rep gave a value: the most frequent reason
 };
 
 /// Gathers one measure over reps.
@@ -54,8 +54,8 @@ struct Deviation {
     std::string school;
     std::string note;
     Verdict verdict;
-    int repsOutside = 0;            ///< reps whose own value is beyond the band
-    std::optional<Interval> share;  ///< Wilson interval of the share of reps outside
+    int repsOutside = 0;           ///< reps whose own value is beyond the band
+    std::optional<Interval> share; ///< Wilson interval of the share of reps outside
     Advice advice = Advice::none;
     std::string adviceText;
 };

@@ -69,8 +69,8 @@ std::vector<PhasePoint> phaseCurve(const std::vector<std::vector<SeriesSample>>&
                 const auto& a = *(after - 1);
                 // Between two samples one frame or a few apart the straight line will do; over a gap it would invent.
                 if (after->frame - a.frame <= 3)
-                    values.push_back(a.value + (after->value - a.value) * (frame - a.frame.value) /
-                                                   (after->frame - a.frame));
+                    values.push_back(a.value +
+                                     (after->value - a.value) * (frame - a.frame.value) / (after->frame - a.frame));
             }
         }
         if (const auto summary = summarise(values))

@@ -8,7 +8,9 @@ namespace {
 constexpr std::array<std::string_view, 9> kPaired = {"shoulder", "elbow", "wrist", "hand", "hip",
                                                      "knee",     "ankle", "heel",  "toe"};
 
-bool startsWith(std::string_view s, std::string_view prefix) { return s.substr(0, prefix.size()) == prefix; }
+bool startsWith(std::string_view s, std::string_view prefix) {
+    return s.substr(0, prefix.size()) == prefix;
+}
 } // namespace
 
 const std::vector<LandmarkName>& standardLandmarks() {

@@ -17,7 +17,9 @@ enum class How { hand, tracked, found, interpolated, proxy };
 
 inline constexpr std::array<std::string_view, 5> kHowNames = {"hand", "tracked", "found", "interpolated", "proxy"};
 
-inline std::string_view name(How how) { return kHowNames[static_cast<std::size_t>(how)]; }
+inline std::string_view name(How how) {
+    return kHowNames[static_cast<std::size_t>(how)];
+}
 
 inline std::optional<How> howFromName(std::string_view text) {
     for (std::size_t i = 0; i < kHowNames.size(); ++i)

@@ -19,9 +19,9 @@ std::vector<Run> splitRuns(const Track& track, const Timebase& time, double long
     for (const auto& [frame, mark] : track) {
         if (frame.value < 0 || frame.value >= time.frames())
             continue;
-        const bool joins = !runs.empty() &&
-                           ((frame - runs.back().frames.back()) == 1 ||
-                            time.real(frame).value - time.real(runs.back().frames.back()).value <= longestGap + 1e-9);
+        const bool joins =
+            !runs.empty() && ((frame - runs.back().frames.back()) == 1 ||
+                              time.real(frame).value - time.real(runs.back().frames.back()).value <= longestGap + 1e-9);
         if (!joins)
             runs.emplace_back();
         runs.back().frames.push_back(frame);
@@ -31,7 +31,8 @@ std::vector<Run> splitRuns(const Track& track, const Timebase& time, double long
 }
 
 // Samples on an even grid of real time, from uneven ones, by spline.
-std::vector<double> resample(const std::vector<double>& t, const std::vector<double>& v, double t0, double step, int n) {
+std::vector<double> resample(const std::vector<double>& t, const std::vector<double>& v, double t0, double step,
+                             int n) {
     const Spline spline(t, v);
     std::vector<double> out(static_cast<std::size_t>(n));
     for (int i = 0; i < n; ++i)
@@ -115,8 +116,8 @@ void smoothRun(const Run& run, const Timebase& time, const MotionOptions& option
         if (i < 2 || i >= n - 2)
             variance = std::max(variance, sigma * sigma * 0.7);
         const double at = time.real(frame).value;
-        out.samples[frame] = {Pixel{backX.at(at), backY.at(at)}, seen ? std::sqrt(variance) : std::max(sigma, std::sqrt(variance)),
-                              seen};
+        out.samples[frame] = {Pixel{backX.at(at), backY.at(at)},
+                              seen ? std::sqrt(variance) : std::max(sigma, std::sqrt(variance)), seen};
     }
 }
 

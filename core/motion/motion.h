@@ -23,14 +23,14 @@ struct MotionOptions {
     double longestGap = 0.1;
     /// Shortest run of samples that is smoothed; shorter ones (a few hand-marked key positions) are used as marked.
     int shortestRun = 12;
-    /// Automatic cut-offs stay within these. Residual analysis looks at a whole take, which is mostly standing still; with
-    /// a slower floor than 9 Hz it smooths landings away (tests/truth measured it: coverage of 2u fell to 80 %).
+    /// Automatic cut-offs stay within these. Residual analysis looks at a whole take, which is mostly standing still;
+    /// with a slower floor than 9 Hz it smooths landings away (tests/truth measured it: coverage of 2u fell to 80 %).
     Hertz slowest{9.0};
     Hertz fastest{20.0};
 };
 
-/// A landmark's smoothed place on one frame. `sigma`: standard error of x and of y after smoothing, px, made of the noise
-/// that the filter lets pass and of what the filter is seen to cut off the movement itself.
+/// A landmark's smoothed place on one frame. `sigma`: standard error of x and of y after smoothing, px, made of the
+/// noise that the filter lets pass and of what the filter is seen to cut off the movement itself.
 struct MotionSample {
     Pixel at;
     double sigma = 0.0;

@@ -2,10 +2,10 @@
 /// \file
 /// Zero-lag Butterworth smoothing and derivatives of evenly sampled series.
 ///
-/// Source: D. A. Winter, Biomechanics and Motor Control of Human Movement, 4th ed. 2009, ch. 3: a 2nd-order low-pass run
-/// forwards and backwards (4th order, no lag), its cut-off corrected so that the two passes together have the stated
-/// one, and the cut-off chosen by residual analysis. The edges are handled as in SciPy's `filtfilt` (odd extension by 9
-/// samples, initial state of the step response), which is the reference of the tests.
+/// Source: D. A. Winter, Biomechanics and Motor Control of Human Movement, 4th ed. 2009, ch. 3: a 2nd-order low-pass
+/// run forwards and backwards (4th order, no lag), its cut-off corrected so that the two passes together have the
+/// stated one, and the cut-off chosen by residual analysis. The edges are handled as in SciPy's `filtfilt` (odd
+/// extension by 9 samples, initial state of the step response), which is the reference of the tests.
 
 #include "core/motion/units.h"
 

@@ -55,7 +55,8 @@ double Spline::slopeAt(double x) const {
     const double xx = std::clamp(x, m_x.front(), m_x.back());
     const double a = (m_x[i + 1] - xx) / h;
     const double b = (xx - m_x[i]) / h;
-    return (m_y[i + 1] - m_y[i]) / h - (3 * a * a - 1) / 6.0 * h * m_second[i] + (3 * b * b - 1) / 6.0 * h * m_second[i + 1];
+    return (m_y[i + 1] - m_y[i]) / h - (3 * a * a - 1) / 6.0 * h * m_second[i] +
+           (3 * b * b - 1) / 6.0 * h * m_second[i + 1];
 }
 
 } // namespace riflesso

@@ -56,7 +56,9 @@ double Timebase::realPeriod(FrameIndex frame) const {
     return a == b ? 0.0 : (real(b).value - real(a).value) / (b - a);
 }
 
-double Timebase::instantError(FrameIndex frame) const { return realPeriod(frame) / std::sqrt(12.0); }
+double Timebase::instantError(FrameIndex frame) const {
+    return realPeriod(frame) / std::sqrt(12.0);
+}
 
 FrameIndex Timebase::nearest(MediaTime time) const {
     const auto it = std::lower_bound(m_times.begin(), m_times.end(), time.value);

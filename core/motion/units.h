@@ -33,8 +33,12 @@ using MediaTime = Quantity<struct MediaTimeTag>;
 /// Seconds of the athlete's world: media time × file rate / capture rate.
 using RealTime = Quantity<struct RealTimeTag>;
 
-constexpr Degrees toDegrees(Radians r) { return Degrees(r.value * 180.0 / std::numbers::pi); }
-constexpr Radians toRadians(Degrees d) { return Radians(d.value * std::numbers::pi / 180.0); }
+constexpr Degrees toDegrees(Radians r) {
+    return Degrees(r.value * 180.0 / std::numbers::pi);
+}
+constexpr Radians toRadians(Degrees d) {
+    return Radians(d.value * std::numbers::pi / 180.0);
+}
 
 /// The Nth picture of a film in presentation order, 0-based. Not a time: only a Timebase turns one into the other.
 struct FrameIndex {
@@ -43,9 +47,15 @@ struct FrameIndex {
     explicit constexpr FrameIndex(int v) : value(v) {}
     friend constexpr auto operator<=>(FrameIndex, FrameIndex) = default;
 };
-constexpr FrameIndex operator+(FrameIndex f, int steps) { return FrameIndex(f.value + steps); }
-constexpr FrameIndex operator-(FrameIndex f, int steps) { return FrameIndex(f.value - steps); }
-constexpr int operator-(FrameIndex a, FrameIndex b) { return a.value - b.value; }
+constexpr FrameIndex operator+(FrameIndex f, int steps) {
+    return FrameIndex(f.value + steps);
+}
+constexpr FrameIndex operator-(FrameIndex f, int steps) {
+    return FrameIndex(f.value - steps);
+}
+constexpr int operator-(FrameIndex a, FrameIndex b) {
+    return a.value - b.value;
+}
 
 /// A point in the picture: pixels, x right, y DOWN, (0, 0) the outer corner of the first pixel.
 struct Pixel {

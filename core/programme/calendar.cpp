@@ -32,7 +32,8 @@ std::vector<Day> sessionDays(Day start, int length, const CalendarInput& input, 
         if (input.minutes[static_cast<std::size_t>(weekdayOf(start + days(i)))] > 0)
             candidates.push_back(start + days(i));
     std::stable_sort(candidates.begin(), candidates.end(), [&](Day a, Day b) {
-        return input.minutes[static_cast<std::size_t>(weekdayOf(a))] > input.minutes[static_cast<std::size_t>(weekdayOf(b))];
+        return input.minutes[static_cast<std::size_t>(weekdayOf(a))] >
+               input.minutes[static_cast<std::size_t>(weekdayOf(b))];
     });
     if (static_cast<int>(candidates.size()) > wanted)
         candidates.resize(static_cast<std::size_t>(wanted));
@@ -67,7 +68,9 @@ std::optional<Day> dayFromIso(std::string_view text) {
     return Day(ymd);
 }
 
-int weekdayOf(Day day) { return static_cast<int>(std::chrono::weekday(day).iso_encoding()) - 1; }
+int weekdayOf(Day day) {
+    return static_cast<int>(std::chrono::weekday(day).iso_encoding()) - 1;
+}
 
 std::vector<const Drill*> ladderOf(const Blueprint& blueprint, const Fault& fault) {
     std::vector<const Drill*> ladder;
@@ -86,7 +89,8 @@ Plan prescribe(const Blueprint& blueprint, const std::vector<std::string>& focus
         return plan;
     }
     if (!input.wantsRebuild)
-        plan.notes.push_back("The athlete does not want to rebuild this now. Talk first; no rebuild without agreement.");
+        plan.notes.push_back(
+            "The athlete does not want to rebuild this now. Talk first; no rebuild without agreement.");
 
     struct Line {
         const Fault* fault;
@@ -103,7 +107,8 @@ Plan prescribe(const Blueprint& blueprint, const std::vector<std::string>& focus
             if (available(*d, input))
                 t.ladder.push_back(d);
         if (t.ladder.empty()) {
-            plan.infeasible = "No drill for \"" + fault->name + "\" fits the equipment and partner at hand: relax the equipment.";
+            plan.infeasible =
+                "No drill for \"" + fault->name + "\" fits the equipment and partner at hand: relax the equipment.";
             continue;
         }
         const auto reached = input.reached.find(fault->id);
@@ -134,8 +139,9 @@ Plan prescribe(const Blueprint& blueprint, const std::vector<std::string>& focus
                 continue; // rest day
             if (const auto competition = competitionNear(day, input, rules.quietDays)) {
                 if (!saidQuiet)
-                    plan.notes.push_back("Competition on " + isoDate(*competition) +
-                                         ": nothing new in the two weeks before it. Attention goes to the target; trial, not repair.");
+                    plan.notes.push_back(
+                        "Competition on " + isoDate(*competition) +
+                        ": nothing new in the two weeks before it. Attention goes to the target; trial, not repair.");
                 saidQuiet = true;
                 continue;
             }
@@ -145,9 +151,9 @@ Plan prescribe(const Blueprint& blueprint, const std::vector<std::string>& focus
                     // Two neighbouring rungs a session: the one owned, then the one being learnt.
                     for (std::size_t rung = t.at; rung < std::min(t.at + 2, t.ladder.size()); ++rung) {
                         const Drill* d = t.ladder[rung];
-                        const bool twice = std::any_of(plan.blocks.begin(), plan.blocks.end(), [&](const PlannedBlock& b) {
-                            return b.day == day && b.drill == d->id;
-                        });
+                        const bool twice =
+                            std::any_of(plan.blocks.begin(), plan.blocks.end(),
+                                        [&](const PlannedBlock& b) { return b.day == day && b.drill == d->id; });
                         if (d->dose.minutes > left || twice)
                             continue;
                         left -= d->dose.minutes;
@@ -165,16 +171,23 @@ Plan prescribe(const Blueprint& blueprint, const std::vector<std::string>& focus
                 }
             } else {
                 const auto& t = tracks.front();
-                const auto home = std::find_if(t.ladder.begin(), t.ladder.end(), [](const Drill* d) { return d->home; });
+                const auto home =
+                    std::find_if(t.ladder.begin(), t.ladder.end(), [](const Drill* d) { return d->home; });
                 if (home != t.ladder.end())
-                    plan.blocks.push_back({day, t.fault->id, (*home)->id, rules.homeMinutes, true,
+                    plan.blocks.push_back({day,
+                                           t.fault->id,
+                                           (*home)->id,
+                                           rules.homeMinutes,
+                                           true,
                                            {"two minutes a day at home", "technique kept apart from normal training"}});
             }
         }
     }
     if (plan.blocks.empty() && plan.infeasible.empty())
-        plan.infeasible = saidQuiet ? "Every day of these weeks lies within two weeks of a competition: wait, or relax that rule knowingly."
-                                    : "No drill fits the minutes of any day: give one day more minutes.";
+        plan.infeasible =
+            saidQuiet
+                ? "Every day of these weeks lies within two weeks of a competition: wait, or relax that rule knowingly."
+                : "No drill fits the minutes of any day: give one day more minutes.";
     return plan;
 }
 

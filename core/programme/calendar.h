@@ -57,8 +57,8 @@ struct PlannedBlock {
 struct Plan {
     std::vector<std::string> ladder; ///< drills of the focus, easiest stage first
     std::vector<PlannedBlock> blocks;
-    std::vector<std::string> notes;  ///< what the coach should know
-    std::string infeasible;          ///< which rule to relax; empty when the plan stands
+    std::vector<std::string> notes; ///< what the coach should know
+    std::string infeasible;         ///< which rule to relax; empty when the plan stands
 };
 
 /// Drills that answer a fault, in ladder order (stage, then the blueprint's order).

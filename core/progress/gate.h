@@ -9,11 +9,11 @@
 namespace riflesso {
 
 struct GateOptions {
-    double goodRate = 0.75;  ///< right level of a drill (common practice, no source)
-    double poorRate = 0.5;   ///< half or fewer: make it easier (common practice, no source)
-    double stepAt = 0.8;     ///< probability needed for a step
-    int fewest = 8;          ///< never from fewer reps
-    int mostMore = 40;       ///< how far ahead "count n more" looks
+    double goodRate = 0.75; ///< right level of a drill (common practice, no source)
+    double poorRate = 0.5;  ///< half or fewer: make it easier (common practice, no source)
+    double stepAt = 0.8;    ///< probability needed for a step
+    int fewest = 8;         ///< never from fewer reps
+    int mostMore = 40;      ///< how far ahead "count n more" looks
 };
 
 enum class GateAnswer { stepUp, stay, stepDown, countMore };

@@ -17,7 +17,8 @@ Change changeBetween(const TrendPoint& before, const TrendPoint& after, const Ba
     const double was = distanceOutside(before.value, band);
     const double is = distanceOutside(after.value, band);
     char numbers[96];
-    std::snprintf(numbers, sizeof numbers, "moved by %+.3g, the smallest change worth believing is %.2g", c.change, c.mdc);
+    std::snprintf(numbers, sizeof numbers, "moved by %+.3g, the smallest change worth believing is %.2g", c.change,
+                  c.mdc);
     if (std::abs(c.change) <= c.mdc) {
         c.words = std::string("Within the marking error: ") + numbers + ".";
     } else if (is < was) {

@@ -10,8 +10,7 @@ template <typename T> const T* byId(const std::vector<T>& items, std::string_vie
     return it == items.end() ? nullptr : &*it;
 }
 
-template <typename Wanted>
-std::vector<std::string> rolesWhere(const Blueprint& b, Wanted wanted) {
+template <typename Wanted> std::vector<std::string> rolesWhere(const Blueprint& b, Wanted wanted) {
     std::set<std::string> used;
     for (const auto& m : b.measures) {
         if (!wanted(m.definition))
@@ -33,9 +32,15 @@ const BlueprintMeasure* Blueprint::measure(std::string_view wanted) const {
         std::find_if(measures.begin(), measures.end(), [&](const auto& m) { return m.definition.id == wanted; });
     return it == measures.end() ? nullptr : &*it;
 }
-const Fault* Blueprint::fault(std::string_view wanted) const { return byId(faults, wanted); }
-const Drill* Blueprint::drill(std::string_view wanted) const { return byId(drills, wanted); }
-const KeyPosition* Blueprint::position(std::string_view wanted) const { return byId(positions, wanted); }
+const Fault* Blueprint::fault(std::string_view wanted) const {
+    return byId(faults, wanted);
+}
+const Drill* Blueprint::drill(std::string_view wanted) const {
+    return byId(drills, wanted);
+}
+const KeyPosition* Blueprint::position(std::string_view wanted) const {
+    return byId(positions, wanted);
+}
 
 int Blueprint::positionOrder(std::string_view wanted) const {
     const auto* p = position(wanted);

@@ -22,7 +22,8 @@ struct KeyPosition {
 
 /// Where a target comes from.
 enum class TargetSource { model, literature, commonPractice, coach };
-inline constexpr std::array<std::string_view, 4> kTargetSourceNames = {"model", "literature", "common practice", "coach"};
+inline constexpr std::array<std::string_view, 4> kTargetSourceNames = {"model", "literature", "common practice",
+                                                                       "coach"};
 
 /// What good is, for one measure. From a model: mean ± k·SD of its reps, never narrower than ± floor.
 /// Otherwise lo..hi; an end left open is ±infinity, and `floor` is then the unit of severity.
@@ -62,7 +63,7 @@ struct Cause {
 struct Fault {
     std::string id;
     std::string name;
-    std::string why; ///< what it costs
+    std::string why;  ///< what it costs
     PositionId phase; ///< the key position where it first shows
     std::vector<Indicator> indicators;
     std::vector<Cause> causes;

@@ -68,8 +68,8 @@ private:
                 say(where + ".floor", "must be positive");
             if (!(t.k > 0.0))
                 say(where + ".k", "must be positive");
-            if (!t.school.empty() && std::none_of(m_b.schools.begin(), m_b.schools.end(),
-                                                  [&](const School& s) { return s.id == t.school; }))
+            if (!t.school.empty() &&
+                std::none_of(m_b.schools.begin(), m_b.schools.end(), [&](const School& s) { return s.id == t.school; }))
                 say(where + ".school", "no school \"" + t.school + "\"");
         }
     }
@@ -141,6 +141,8 @@ private:
 
 } // namespace
 
-std::vector<BlueprintProblem> problemsOf(const Blueprint& blueprint) { return Checker(blueprint).run(); }
+std::vector<BlueprintProblem> problemsOf(const Blueprint& blueprint) {
+    return Checker(blueprint).run();
+}
 
 } // namespace riflesso

@@ -1,5 +1,6 @@
 #include "desktop/brief/brief_page.h"
 
+#include "casebook/text.h"
 #include "desktop/parts/card.h"
 #include "handover/words.h"
 
@@ -10,7 +11,6 @@
 
 namespace riflesso {
 namespace {
-QString q(const std::string& s) { return QString::fromStdString(s); }
 QPlainTextEdit* area(const QString& name, const QString& hint) {
     auto* e = new QPlainTextEdit;
     e->setAccessibleName(name);
@@ -208,7 +208,8 @@ void BriefPage::fill() {
         if (!g.value->hasFocus())
             g.value->setValue(b.guesses[i].value * shownScale(m->definition));
         const auto& checks = m_bench.analysis().guesses;
-        g.truth->setText(i < checks.size() && checks[i].perception ? q(guessWords(m_bench.blueprint(), checks[i])) : tr("Not measured yet."));
+        g.truth->setText(i < checks.size() && checks[i].perception ? q(guessWords(m_bench.blueprint(), checks[i]))
+                                                                   : tr("Not measured yet."));
     }
     m_filling = false;
 }
@@ -217,7 +218,8 @@ void BriefPage::save() {
     if (m_filling)
         return;
     Brief b = m_bench.data().brief;
-    b.athlete = {m_name->text().trimmed().toStdString(), static_cast<Side>(m_hand->currentIndex()), m_level->text().toStdString(), m_minor->isChecked()};
+    b.athlete = {m_name->text().trimmed().toStdString(), static_cast<Side>(m_hand->currentIndex()),
+                 m_level->text().toStdString(), m_minor->isChecked()};
     b.goal = m_goal->text().toStdString();
     b.thinks = m_thinks->toPlainText().toStdString();
     b.told = m_told->toPlainText().toStdString();

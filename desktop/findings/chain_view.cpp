@@ -1,5 +1,6 @@
 #include "desktop/findings/chain_view.h"
 
+#include "casebook/text.h"
 #include "desktop/theme/theme.h"
 #include "handover/words.h"
 
@@ -9,10 +10,6 @@
 #include <QPainterPath>
 
 namespace riflesso {
-namespace {
-QString q(const std::string& s) { return QString::fromStdString(s); }
-} // namespace
-
 ChainView::ChainView(Workbench& bench, QWidget* parent) : QWidget(parent), m_bench(bench) {
     setFocusPolicy(Qt::StrongFocus);
     setAccessibleName(tr("Findings from cause to consequence"));
@@ -70,9 +67,11 @@ void ChainView::paintEvent(QPaintEvent*) {
     if (all.empty()) {
         p.setPen(t.quiet);
         p.setFont(typeface(Type::strong));
-        const bool judged = std::any_of(m_bench.analysis().deviations.begin(), m_bench.analysis().deviations.end(), [](const Deviation& d) { return d.judged; });
+        const bool judged = std::any_of(m_bench.analysis().deviations.begin(), m_bench.analysis().deviations.end(),
+                                        [](const Deviation& d) { return d.judged; });
         p.drawText(rect(), Qt::AlignCenter | Qt::TextWordWrap,
-                   judged ? tr("Nothing is surely out of its band. See below what could not be decided.") : tr("Nothing is measured yet.\nMark a rep of the athlete, and bring in a model."));
+                   judged ? tr("Nothing is surely out of its band. See below what could not be decided.")
+                          : tr("Nothing is measured yet.\nMark a rep of the athlete, and bring in a model."));
         return;
     }
     for (const auto& n : all)
@@ -114,23 +113,33 @@ void ChainView::paintEvent(QPaintEvent*) {
         const QRectF inner = n.box.adjusted(14, 6, -10, -5);
         p.setFont(typeface(Type::strong, true));
         p.setPen(t.text);
-        p.drawText(inner, Qt::AlignLeft | Qt::AlignTop, QFontMetricsF(p.font()).elidedText(q(m_bench.blueprint().fault(f.fault)->name), Qt::ElideRight, inner.width()));
+        p.drawText(inner, Qt::AlignLeft | Qt::AlignTop,
+                   QFontMetricsF(p.font()).elidedText(q(m_bench.blueprint().fault(f.fault)->name), Qt::ElideRight,
+                                                      inner.width()));
         p.setFont(typeface(Type::small));
         p.setPen(t.quiet);
         if (!f.evidence.empty()) {
             const Deviation& d = *m_bench.analysis().deviation(f.evidence.front());
             const auto& def = m_bench.blueprint().measure(d.measure)->definition;
-            drawDeviationMark(p, QPointF(inner.left() + 8, inner.top() + 33), 9, d, def.kind == MeasureKind::interval, t.hues.athlete);
+            drawDeviationMark(p, QPointF(inner.left() + 8, inner.top() + 33), 9, d, def.kind == MeasureKind::interval,
+                              t.hues.athlete);
             p.setPen(t.text);
             p.setFont(typeface(Type::body, true));
-            p.drawText(QRectF(inner.left() + 22, inner.top() + 23, inner.width() - 22, 18), Qt::AlignLeft | Qt::AlignVCenter, q(valueWords(def, d.value.mean, d.value.u)));
+            p.drawText(QRectF(inner.left() + 22, inner.top() + 23, inner.width() - 22, 18),
+                       Qt::AlignLeft | Qt::AlignVCenter, q(valueWords(def, d.value.mean, d.value.u)));
             p.setFont(typeface(Type::small));
             p.setPen(t.quiet);
-            p.drawText(QRectF(inner.left(), inner.top() + 42, inner.width(), 15), Qt::AlignLeft, tr("band %1").arg(q(bandWords(def, d.band))));
+            p.drawText(QRectF(inner.left(), inner.top() + 42, inner.width(), 15), Qt::AlignLeft,
+                       tr("band %1").arg(q(bandWords(def, d.band))));
         }
         if (n.box.height() > 74) {
-            const QString role = focus ? tr("work on this") : std::find(j.expectedToFollow.begin(), j.expectedToFollow.end(), f.fault) != j.expectedToFollow.end() ? tr("expected to follow") : tr("later");
-            p.drawText(QRectF(inner.left(), inner.top() + 57, inner.width(), 15), Qt::AlignLeft, tr("certainty %1 %   %2").arg(std::lround(f.parts.probability * 100)).arg(role));
+            const QString role =
+                focus ? tr("work on this")
+                : std::find(j.expectedToFollow.begin(), j.expectedToFollow.end(), f.fault) != j.expectedToFollow.end()
+                    ? tr("expected to follow")
+                    : tr("later");
+            p.drawText(QRectF(inner.left(), inner.top() + 57, inner.width(), 15), Qt::AlignLeft,
+                       tr("certainty %1 %   %2").arg(std::lround(f.parts.probability * 100)).arg(role));
         }
     }
 }
@@ -146,7 +155,9 @@ void ChainView::mousePressEvent(QMouseEvent* e) {
 
 void ChainView::keyPressEvent(QKeyEvent* e) {
     const auto& findings = m_bench.analysis().judgement.findings;
-    const int step = e->key() == Qt::Key_Right || e->key() == Qt::Key_Down ? 1 : e->key() == Qt::Key_Left || e->key() == Qt::Key_Up ? -1 : 0;
+    const int step = e->key() == Qt::Key_Right || e->key() == Qt::Key_Down ? 1
+                     : e->key() == Qt::Key_Left || e->key() == Qt::Key_Up  ? -1
+                                                                           : 0;
     if (!step || findings.empty()) {
         QWidget::keyPressEvent(e);
         return;
@@ -155,7 +166,8 @@ void ChainView::keyPressEvent(QKeyEvent* e) {
     for (std::size_t i = 0; i < findings.size(); ++i)
         if (findings[i].fault == m_chosen)
             at = static_cast<int>(i);
-    m_chosen = findings[static_cast<std::size_t>(std::clamp(at + step, 0, static_cast<int>(findings.size()) - 1))].fault;
+    m_chosen =
+        findings[static_cast<std::size_t>(std::clamp(at + step, 0, static_cast<int>(findings.size()) - 1))].fault;
     update();
     emit faultChosen(q(m_chosen));
 }

@@ -1,5 +1,6 @@
 #include "desktop/findings/findings_page.h"
 
+#include "casebook/text.h"
 #include "desktop/theme/theme.h"
 #include "handover/words.h"
 
@@ -8,8 +9,9 @@
 
 namespace riflesso {
 namespace {
-QString q(const std::string& s) { return QString::fromStdString(s); }
-QString esc(const std::string& s) { return q(s).toHtmlEscaped(); }
+QString esc(const std::string& s) {
+    return q(s).toHtmlEscaped();
+}
 QScrollArea* scrolled(QWidget* w) {
     auto* area = new QScrollArea;
     area->setWidgetResizable(true);
@@ -82,14 +84,19 @@ QString FindingsPage::sources(const Deviation& d) const {
     QStringList links;
     for (const auto& [rep, v] : d.value.each)
         if (!v.frames.empty())
-            links << QString("<a style=\"color:%4\" href=\"frame:%1:%2\">%3</a>").arg(q(rep)).arg(v.frames.front().value).arg(esc(numberWords(def, v.value, v.u)), theme().hues.model.name());
+            links << QString("<a style=\"color:%4\" href=\"frame:%1:%2\">%3</a>")
+                         .arg(q(rep))
+                         .arg(v.frames.front().value)
+                         .arg(esc(numberWords(def, v.value, v.u)), theme().hues.model.name());
     return links.join(" &nbsp; ");
 }
 
 void FindingsPage::refresh() {
     const auto& a = m_bench.analysis();
     const auto& b = m_bench.blueprint();
-    m_head->setText(a.judgedDay ? tr("Film of %1, %2. Every underlined value leads to its frame.").arg(q(isoDate(*a.judgedDay)), counted(static_cast<qsizetype>(a.athleteReps.size()), tr("rep"), tr("reps")))
+    m_head->setText(a.judgedDay ? tr("Film of %1, %2. Every underlined value leads to its frame.")
+                                      .arg(q(isoDate(*a.judgedDay)),
+                                           counted(static_cast<qsizetype>(a.athleteReps.size()), tr("rep"), tr("reps")))
                                 : tr("No session of the athlete is measured yet."));
     clearLayout(m_strengths);
     for (const auto& s : a.judgement.strengths) {
@@ -121,7 +128,9 @@ void FindingsPage::refresh() {
         m_undecided->body()->addWidget(linked(line));
     }
     for (const auto& f : a.judgement.possible)
-        m_undecided->body()->addWidget(linked(tr("<b>%1</b> is possible (certainty %2 %), not sure enough to work on.").arg(esc(b.fault(f.fault)->name)).arg(std::lround(100 * f.parts.probability))));
+        m_undecided->body()->addWidget(linked(tr("<b>%1</b> is possible (certainty %2 %), not sure enough to work on.")
+                                                  .arg(esc(b.fault(f.fault)->name))
+                                                  .arg(std::lround(100 * f.parts.probability))));
     if (m_undecided->body()->count() == 0)
         m_undecided->body()->addWidget(wrapped(tr("Every measure of this film could be decided."), "quiet"));
     m_undecided->body()->addStretch();
@@ -149,8 +158,12 @@ void FindingsPage::showFault() {
     const Fault& fault = *b.fault(f->fault);
     const auto& j = a.judgement;
     const bool focus = std::find(j.focus.begin(), j.focus.end(), f->fault) != j.focus.end();
-    const bool follows = std::find(j.expectedToFollow.begin(), j.expectedToFollow.end(), f->fault) != j.expectedToFollow.end();
-    body->addWidget(wrapped(focus ? tr("Work on this") : follows ? tr("Leave it: expected to go with its cause") : tr("Later"), "athlete"));
+    const bool follows =
+        std::find(j.expectedToFollow.begin(), j.expectedToFollow.end(), f->fault) != j.expectedToFollow.end();
+    body->addWidget(wrapped(focus     ? tr("Work on this")
+                            : follows ? tr("Leave it: expected to go with its cause")
+                                      : tr("Later"),
+                            "athlete"));
     body->addWidget(wrapped(q(fault.name), "title"));
     body->addWidget(wrapped(q(fault.why)));
     auto* cue = wrapped(tr("“%1”").arg(q(fault.cue)), "strong");
@@ -162,16 +175,22 @@ void FindingsPage::showFault() {
     for (const auto& m : f->evidence) {
         const Deviation& d = *a.deviation(m);
         const auto& measure = *b.measure(m);
-        body->addWidget(linked(QString("%1: <b>%2</b>, band %3 %4. %5 of %6 reps outside, %7.<br>Reps: %8")
-                                   .arg(esc(measure.definition.name), esc(valueWords(measure.definition, d.value.mean, d.value.u)), esc(bandWords(measure.definition, d.band)), esc(sourceWords(d)))
-                                   .arg(d.repsOutside).arg(d.value.reps).arg(esc(directionWords(measure, d)), sources(d))));
+        body->addWidget(
+            linked(QString("%1: <b>%2</b>, band %3 %4. %5 of %6 reps outside, %7.<br>Reps: %8")
+                       .arg(esc(measure.definition.name), esc(valueWords(measure.definition, d.value.mean, d.value.u)),
+                            esc(bandWords(measure.definition, d.band)), esc(sourceWords(d)))
+                       .arg(d.repsOutside)
+                       .arg(d.value.reps)
+                       .arg(esc(directionWords(measure, d)), sources(d))));
     }
     body->addSpacing(6);
     body->addWidget(wrapped(tr("Why it stands where it stands"), "strong"));
     const auto& parts = f->parts;
     const auto n = [](double v) { return QString::number(v, 'f', 2); };
     QString table = "<table cellpadding=2>";
-    const auto row = [&](const QString& name, const QString& value) { table += QString("<tr><td>%1</td><td align=right>&nbsp;%2</td></tr>").arg(name, value); };
+    const auto row = [&](const QString& name, const QString& value) {
+        table += QString("<tr><td>%1</td><td align=right>&nbsp;%2</td></tr>").arg(name, value);
+    };
     if (parts.safety)
         row(tr("safety goes first"), tr("yes"));
     row(tr("its own severity"), n(parts.ownSeverity));
@@ -182,7 +201,8 @@ void FindingsPage::showFault() {
     row(tr("<b>= priority</b>"), "<b>" + n(parts.score()) + "</b>");
     body->addWidget(linked(table + "</table>"));
     for (const auto& d : f->downstream)
-        body->addWidget(wrapped(tr("Feeds “%1” with strength %2.").arg(q(b.fault(d.fault)->name), n(d.strength)), "quiet"));
+        body->addWidget(
+            wrapped(tr("Feeds “%1” with strength %2.").arg(q(b.fault(d.fault)->name), n(d.strength)), "quiet"));
     body->addStretch();
 }
 

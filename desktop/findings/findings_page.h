@@ -1,6 +1,7 @@
 #pragma once
 /// \file
-/// Findings: strengths first, then the chain, the focus and why, what cannot be decided, and the guess beside the truth.
+/// Findings: strengths first, then the chain, the focus and why, what cannot be decided, and the guess beside the
+/// truth.
 
 #include "desktop/findings/chain_view.h"
 #include "desktop/parts/card.h"

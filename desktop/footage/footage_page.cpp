@@ -1,5 +1,6 @@
 #include "desktop/footage/footage_page.h"
 
+#include "casebook/text.h"
 #include "desktop/theme/theme.h"
 #include "footage/film.h"
 
@@ -13,7 +14,6 @@
 
 namespace riflesso {
 namespace {
-QString q(const std::string& s) { return QString::fromStdString(s); }
 template <std::size_t N> void fill(QComboBox* box, const std::array<std::string_view, N>& names) {
     for (auto n : names)
         box->addItem(q(std::string(n)));
@@ -25,7 +25,9 @@ QIcon thumbnail(const QImage& picture) {
     icon.addPixmap(small, QIcon::Selected);
     return icon;
 }
-QDate toDate(Day d) { return QDate::fromString(q(isoDate(d)), Qt::ISODate); }
+QDate toDate(Day d) {
+    return QDate::fromString(q(isoDate(d)), Qt::ISODate);
+}
 } // namespace
 
 FootagePage::FootagePage(Workbench& bench) : m_bench(bench) {
@@ -58,7 +60,8 @@ FootagePage::FootagePage(Workbench& bench) : m_bench(bench) {
     m_rate->setDecimals(2);
     m_rate->setSuffix(tr(" Hz"));
     m_rate->setSpecialValueText(tr("not set"));
-    m_rate->setToolTip(tr("How many pictures a second the camera really took. Slow motion plays them slower: every time and speed is wrong until this is right."));
+    m_rate->setToolTip(tr("How many pictures a second the camera really took. Slow motion plays them slower: every "
+                          "time and speed is wrong until this is right."));
     m_decides = new QLabel;
     m_decides->setWordWrap(true);
     m_decides->setObjectName("quiet");
@@ -112,21 +115,31 @@ FootagePage::FootagePage(Workbench& bench) : m_bench(bench) {
     all->addWidget(m_form);
 
     connect(add, &QPushButton::clicked, this, [this] {
-        bringIn(QFileDialog::getOpenFileNames(this, tr("Bring in films"), {}, tr("Films (*.mp4 *.mov *.mkv *.webm *.avi *.mts *.m4v *.mpg);;All files (*)")));
+        bringIn(QFileDialog::getOpenFileNames(
+            this, tr("Bring in films"), {},
+            tr("Films (*.mp4 *.mov *.mkv *.webm *.avi *.mts *.m4v *.mpg);;All files (*)")));
     });
     connect(m_list, &QListWidget::currentRowChanged, this, [this](int row) {
         if (!m_filling && row >= 0)
             m_bench.selectTake(m_list->item(row)->data(Qt::UserRole).toLongLong());
     });
-    connect(m_title, &QLineEdit::editingFinished, this, [this] { change(tr("rename a take"), [this](Take& t) { t.title = m_title->text().trimmed().toStdString(); }); });
-    connect(m_who, &QComboBox::activated, this, [this](int i) { change(tr("say who a take shows"), [i](Take& t) { t.performer = static_cast<Performer>(i); }); });
-    connect(m_hand, &QComboBox::activated, this, [this](int i) { change(tr("set the hand of a take"), [i](Take& t) { t.handedness = static_cast<Side>(i); }); });
+    connect(m_title, &QLineEdit::editingFinished, this, [this] {
+        change(tr("rename a take"), [this](Take& t) { t.title = m_title->text().trimmed().toStdString(); });
+    });
+    connect(m_who, &QComboBox::activated, this, [this](int i) {
+        change(tr("say who a take shows"), [i](Take& t) { t.performer = static_cast<Performer>(i); });
+    });
+    connect(m_hand, &QComboBox::activated, this, [this](int i) {
+        change(tr("set the hand of a take"), [i](Take& t) { t.handedness = static_cast<Side>(i); });
+    });
     connect(m_day, &QDateEdit::editingFinished, this, [this] {
         if (const auto day = dayFromIso(m_day->date().toString(Qt::ISODate).toStdString()))
             change(tr("set the date of a take"), [day](Take& t) { t.day = *day; });
     });
     connect(m_rate, &QDoubleSpinBox::editingFinished, this, [this] {
-        change(tr("set the capture rate"), [this](Take& t) { t.captureRate = m_rate->value() > 0 ? std::optional(m_rate->value()) : std::nullopt; });
+        change(tr("set the capture rate"), [this](Take& t) {
+            t.captureRate = m_rate->value() > 0 ? std::optional(m_rate->value()) : std::nullopt;
+        });
     });
     connect(m_viewKind, &QComboBox::activated, this, [this](int i) {
         change(tr("set the view of a take"), [i](Take& t) {
@@ -137,8 +150,11 @@ FootagePage::FootagePage(Workbench& bench) : m_bench(bench) {
                 t.facing = Facing::right;
         });
     });
-    connect(m_facing, &QComboBox::activated, this, [this](int i) { change(tr("set where forward is"), [i](Take& t) { t.facing = static_cast<Facing>(i); }); });
-    connect(m_stage, &QComboBox::activated, this, [this](int i) { change(tr("set the stress of a take"), [i](Take& t) { t.stage = static_cast<Stage>(i); }); });
+    connect(m_facing, &QComboBox::activated, this,
+            [this](int i) { change(tr("set where forward is"), [i](Take& t) { t.facing = static_cast<Facing>(i); }); });
+    connect(m_stage, &QComboBox::activated, this, [this](int i) {
+        change(tr("set the stress of a take"), [i](Take& t) { t.stage = static_cast<Stage>(i); });
+    });
     connect(m_remove, &QPushButton::clicked, this, [this] {
         if (const Take* take = m_bench.take())
             m_bench.book().removeTake(take->id);
@@ -155,20 +171,23 @@ FootagePage::FootagePage(Workbench& bench) : m_bench(bench) {
             refreshForm();
         }
     });
-    connect(&bench.frames(), &FrameService::frameReady, this, [this](const QString& film, int frame, const QImage& picture) {
-        const Take* take = m_bench.take();
-        if (take && film == m_bench.filmPath(*take) && frame == m_bench.frame())
-            m_view->setPicture(picture);
-        // Thumbnails are frames of the film itself.
-        for (int i = 0; i < m_list->count(); ++i)
-            if (m_list->item(i)->data(Qt::UserRole + 1).toString() == film && m_list->item(i)->data(Qt::UserRole + 2).toInt() == frame)
-                m_list->item(i)->setIcon(thumbnail(picture));
-    });
-    connect(&bench.frames(), &FrameService::frameFailed, this, [this](const QString& film, int frame, const QString& why) {
-        const Take* take = m_bench.take();
-        if (take && film == m_bench.filmPath(*take) && frame == m_bench.frame())
-            m_view->setMessage(why);
-    });
+    connect(&bench.frames(), &FrameService::frameReady, this,
+            [this](const QString& film, int frame, const QImage& picture) {
+                const Take* take = m_bench.take();
+                if (take && film == m_bench.filmPath(*take) && frame == m_bench.frame())
+                    m_view->setPicture(picture);
+                // Thumbnails are frames of the film itself.
+                for (int i = 0; i < m_list->count(); ++i)
+                    if (m_list->item(i)->data(Qt::UserRole + 1).toString() == film &&
+                        m_list->item(i)->data(Qt::UserRole + 2).toInt() == frame)
+                        m_list->item(i)->setIcon(thumbnail(picture));
+            });
+    connect(&bench.frames(), &FrameService::frameFailed, this,
+            [this](const QString& film, int frame, const QString& why) {
+                const Take* take = m_bench.take();
+                if (take && film == m_bench.filmPath(*take) && frame == m_bench.frame())
+                    m_view->setMessage(why);
+            });
     connect(&m_watcher, &QFutureWatcherBase::finished, this, [this] {
         const Brought done = m_watcher.result();
         if (done.take) {
@@ -239,11 +258,15 @@ void FootagePage::refreshList() {
     std::vector<const Take*> takes;
     for (const auto& [id, take] : m_bench.data().takes)
         takes.push_back(&take);
-    std::stable_sort(takes.begin(), takes.end(), [](const Take* a, const Take* b) { return a->day != b->day ? a->day > b->day : a->performer < b->performer; });
+    std::stable_sort(takes.begin(), takes.end(), [](const Take* a, const Take* b) {
+        return a->day != b->day ? a->day > b->day : a->performer < b->performer;
+    });
     for (const Take* take : takes) {
         const bool model = take->performer == Performer::model;
         const QString state = !take->captureRate ? tr("capture rate not set") : tr("%1 Hz").arg(*take->captureRate);
-        auto* item = new QListWidgetItem(QString("%1\n%2 · %3\n%4").arg(q(take->title), model ? tr("model") : tr("athlete"), q(isoDate(take->day)), state));
+        auto* item = new QListWidgetItem(
+            QString("%1\n%2 · %3\n%4")
+                .arg(q(take->title), model ? tr("model") : tr("athlete"), q(isoDate(take->day)), state));
         item->setData(Qt::UserRole, QVariant::fromValue<qlonglong>(take->id));
         const auto reps = repsOf(m_bench.data(), take->id);
         int frame = static_cast<int>(take->times.size()) / 2;
@@ -282,18 +305,25 @@ void FootagePage::refreshForm() {
     const Timebase time = timebaseOf(*take);
     if (take->captureRate)
         m_decides->setText(tr("An instant on this film is sure to ± %1 ms, an interval to ± %2 ms.")
-                               .arg(1000 * time.instantError(FrameIndex(time.frames() / 2)), 0, 'f', 1).arg(1414.2 * time.instantError(FrameIndex(time.frames() / 2)), 0, 'f', 1));
+                               .arg(1000 * time.instantError(FrameIndex(time.frames() / 2)), 0, 'f', 1)
+                               .arg(1414.2 * time.instantError(FrameIndex(time.frames() / 2)), 0, 'f', 1));
     else
-        m_decides->setText(tr("The file plays at %1 Hz. If it is slow motion, the camera took more: 120 and 240 are common. No time is judged until you say.").arg(time.fileRate().value, 0, 'f', 2));
+        m_decides->setText(tr("The file plays at %1 Hz. If it is slow motion, the camera took more: 120 and 240 are "
+                              "common. No time is judged until you say.")
+                               .arg(time.fileRate().value, 0, 'f', 2));
     m_facts->setText(tr("%1 × %2, %3 frames, %4 s as it plays. Step with the arrow keys, ten frames with Shift.")
-                         .arg(take->width).arg(take->height).arg(time.frames()).arg(time.media(FrameIndex(time.frames() - 1)).value, 0, 'f', 1));
+                         .arg(take->width)
+                         .arg(take->height)
+                         .arg(time.frames())
+                         .arg(time.media(FrameIndex(time.frames() - 1)).value, 0, 'f', 1));
     m_filling = false;
 }
 
 void FootagePage::showFrame() {
     const Take* take = m_bench.take();
     if (!take) {
-        m_view->setMessage(tr("No film yet.\nDrop film files on this window, or press “Bring in films”.\nFilm from the side first, camera level with the hips, the whole lunge in the picture."));
+        m_view->setMessage(tr("No film yet.\nDrop film files on this window, or press “Bring in films”.\nFilm from the "
+                              "side first, camera level with the hips, the whole lunge in the picture."));
         return;
     }
     const QImage picture = m_bench.frames().show(m_bench.filmPath(*take), m_bench.frame());

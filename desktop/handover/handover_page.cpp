@@ -14,9 +14,18 @@
 namespace riflesso {
 
 HandoverPage::HandoverPage(Workbench& bench) : m_bench(bench) {
+    connect(&m_writer, &QFutureWatcherBase::finished, this, [this] {
+        const QString error = m_writer.result();
+        m_state->setText(error.isEmpty() ? tr("report.pdf and report.html are in %1.").arg(m_folder) : error);
+        if (error.isEmpty())
+            emit said(m_state->text());
+        else
+            emit failed(error);
+    });
     m_write = new QPushButton(tr("Make the athlete's folder …"));
     m_write->setObjectName("makeFolder");
-    m_write->setToolTip(tr("Writes report.pdf (two pages) and report.html (one file with its pictures) to a folder of your choice."));
+    m_write->setToolTip(
+        tr("Writes report.pdf (two pages) and report.html (one file with its pictures) to a folder of your choice."));
     m_state = wrapped({}, "quiet");
     m_pages = new QWidget;
     auto* pages = new QHBoxLayout(m_pages);
@@ -32,7 +41,8 @@ HandoverPage::HandoverPage(Workbench& bench) : m_bench(bench) {
     all->addLayout(bar);
     all->addWidget(m_area, 1);
     connect(m_write, &QPushButton::clicked, this, [this] {
-        if (const QString folder = QFileDialog::getExistingDirectory(this, tr("Folder for the report")); !folder.isEmpty())
+        if (const QString folder = QFileDialog::getExistingDirectory(this, tr("Folder for the report"));
+            !folder.isEmpty())
             writeTo(folder);
     });
     connect(&bench.book(), &Casebook::analysed, this, [this] {
@@ -50,7 +60,9 @@ HandoverPage::HandoverPage(Workbench& bench) : m_bench(bench) {
     });
 }
 
-void HandoverPage::showEvent(QShowEvent*) { gather(); }
+void HandoverPage::showEvent(QShowEvent*) {
+    gather();
+}
 
 void HandoverPage::gather() {
     if (!m_stale || m_watcher.isRunning())
@@ -61,9 +73,10 @@ void HandoverPage::gather() {
     auto copy = std::make_shared<CaseData>(m_bench.data());
     copy->marks.clear();
     auto analysis = std::make_shared<Analysis>(m_bench.analysis());
-    m_watcher.setFuture(QtConcurrent::run([copy, analysis, blueprint = m_bench.blueprint(), media = m_bench.book().library().media()] {
-        return std::make_shared<ReportContent>(gatherReport(*copy, blueprint, *analysis, media));
-    }));
+    m_watcher.setFuture(
+        QtConcurrent::run([copy, analysis, blueprint = m_bench.blueprint(), media = m_bench.book().library().media()] {
+            return std::make_shared<ReportContent>(gatherReport(*copy, blueprint, *analysis, media));
+        }));
 }
 
 void HandoverPage::writeTo(const QString& folder) {
@@ -72,14 +85,14 @@ void HandoverPage::writeTo(const QString& folder) {
         gather();
         return;
     }
-    const auto done = writeReport(*m_content, folder.toStdString());
-    if (done) {
-        m_state->setText(tr("report.pdf and report.html are in %1.").arg(folder));
-        emit said(m_state->text());
-    } else {
-        m_state->setText(QString::fromStdString(done.error().text()));
-        emit failed(m_state->text());
-    }
+    if (m_writer.isRunning())
+        return;
+    m_folder = folder;
+    m_state->setText(tr("Writing the report …"));
+    m_writer.setFuture(QtConcurrent::run([content = m_content, folder] {
+        const auto done = writeReport(*content, folder.toStdString());
+        return done ? QString() : QString::fromStdString(done.error().text());
+    }));
 }
 
 void HandoverPage::showPages() {
@@ -91,8 +104,10 @@ void HandoverPage::showPages() {
     for (int page = 0; page < document->pageCount(); ++page) {
         const double margin = 40;
         // Two pages beside one another fill the width.
-        const double scale = std::clamp((m_area->viewport()->width() - 70) / 2.0 / (sheet.width() + 2 * margin), 0.5, 1.1);
-        QImage image(QSizeF((sheet.width() + 2 * margin) * scale, (sheet.height() + 2 * margin) * scale).toSize() * 2, QImage::Format_RGB32);
+        const double scale =
+            std::clamp((m_area->viewport()->width() - 70) / 2.0 / (sheet.width() + 2 * margin), 0.5, 1.1);
+        QImage image(QSizeF((sheet.width() + 2 * margin) * scale, (sheet.height() + 2 * margin) * scale).toSize() * 2,
+                     QImage::Format_RGB32);
         image.setDevicePixelRatio(2);
         image.fill(Qt::white);
         QPainter p(&image);
@@ -110,7 +125,9 @@ void HandoverPage::showPages() {
         layout->addWidget(label, 0, Qt::AlignTop);
     }
     layout->addStretch();
-    m_state->setText(m_content->problem.empty() ? tr("%1, as they print.").arg(counted(document->pageCount(), tr("page"), tr("pages"))) : QString::fromStdString(m_content->problem));
+    m_state->setText(m_content->problem.empty()
+                         ? tr("%1, as they print.").arg(counted(document->pageCount(), tr("page"), tr("pages")))
+                         : QString::fromStdString(m_content->problem));
 }
 
 } // namespace riflesso

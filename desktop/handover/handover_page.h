@@ -17,10 +17,13 @@ class HandoverPage : public QWidget {
     Q_OBJECT
 public:
     explicit HandoverPage(Workbench& bench);
-    ~HandoverPage() override { m_watcher.waitForFinished(); }
+    ~HandoverPage() override {
+        m_watcher.waitForFinished();
+        m_writer.waitForFinished();
+    }
     /// Writes report.pdf and report.html there.
     void writeTo(const QString& folder);
-    [[nodiscard]] bool busy() const { return m_watcher.isRunning(); }
+    [[nodiscard]] bool busy() const { return m_watcher.isRunning() || m_writer.isRunning(); }
 
 signals:
     void said(const QString& message);
@@ -38,7 +41,9 @@ private:
     QWidget* m_pages;
     QScrollArea* m_area;
     QFutureWatcher<std::shared_ptr<ReportContent>> m_watcher;
+    QFutureWatcher<QString> m_writer; // what went wrong, or nothing
     std::shared_ptr<ReportContent> m_content;
+    QString m_folder; // the one being written
     QString m_wantedFolder;
     bool m_stale = true;
 };

@@ -17,29 +17,48 @@ namespace {
 // A body in a wide, open stance, seen from the side of its chest: the lead side to the left. Unit square, y down.
 const std::map<std::string, QPointF>& guidePlaces() {
     static const std::map<std::string, QPointF> places = {
-        {"head", {0.50, 0.09}},          {"neck", {0.50, 0.20}},          {"lead_shoulder", {0.41, 0.235}}, {"rear_shoulder", {0.59, 0.235}},
-        {"lead_elbow", {0.30, 0.30}},    {"lead_wrist", {0.20, 0.27}},    {"lead_hand", {0.15, 0.255}},     {"rear_elbow", {0.70, 0.28}},
-        {"rear_wrist", {0.76, 0.18}},    {"rear_hand", {0.77, 0.13}},     {"lead_hip", {0.44, 0.53}},       {"rear_hip", {0.56, 0.53}},
-        {"lead_knee", {0.335, 0.695}},   {"rear_knee", {0.665, 0.70}},    {"lead_ankle", {0.335, 0.875}},   {"rear_ankle", {0.73, 0.875}},
-        {"lead_heel", {0.375, 0.925}},   {"lead_toe", {0.24, 0.925}},     {"rear_heel", {0.76, 0.925}},     {"rear_toe", {0.655, 0.945}},
-        {"foil_tip", {0.03, 0.215}}};
+        {"head", {0.50, 0.09}},           {"neck", {0.50, 0.20}},        {"lead_shoulder", {0.41, 0.235}},
+        {"rear_shoulder", {0.59, 0.235}}, {"lead_elbow", {0.30, 0.30}},  {"lead_wrist", {0.20, 0.27}},
+        {"lead_hand", {0.15, 0.255}},     {"rear_elbow", {0.70, 0.28}},  {"rear_wrist", {0.76, 0.18}},
+        {"rear_hand", {0.77, 0.13}},      {"lead_hip", {0.44, 0.53}},    {"rear_hip", {0.56, 0.53}},
+        {"lead_knee", {0.335, 0.695}},    {"rear_knee", {0.665, 0.70}},  {"lead_ankle", {0.335, 0.875}},
+        {"rear_ankle", {0.73, 0.875}},    {"lead_heel", {0.375, 0.925}}, {"lead_toe", {0.24, 0.925}},
+        {"rear_heel", {0.76, 0.925}},     {"rear_toe", {0.655, 0.945}},  {"foil_tip", {0.03, 0.215}}};
     return places;
 }
 
 const std::vector<std::pair<const char*, const char*>>& guideBones() {
-    static const std::vector<std::pair<const char*, const char*>> bones = {
-        {"head", "neck"}, {"lead_shoulder", "rear_shoulder"}, {"lead_shoulder", "lead_elbow"}, {"lead_elbow", "lead_wrist"}, {"lead_wrist", "lead_hand"},
-        {"rear_shoulder", "rear_elbow"}, {"rear_elbow", "rear_wrist"}, {"rear_wrist", "rear_hand"}, {"lead_hip", "rear_hip"}, {"lead_shoulder", "lead_hip"},
-        {"rear_shoulder", "rear_hip"}, {"lead_hip", "lead_knee"}, {"lead_knee", "lead_ankle"}, {"rear_hip", "rear_knee"}, {"rear_knee", "rear_ankle"},
-        {"lead_ankle", "lead_heel"}, {"lead_heel", "lead_toe"}, {"rear_ankle", "rear_heel"}, {"rear_heel", "rear_toe"}, {"lead_hand", "foil_tip"}};
+    static const std::vector<std::pair<const char*, const char*>> bones = {{"head", "neck"},
+                                                                           {"lead_shoulder", "rear_shoulder"},
+                                                                           {"lead_shoulder", "lead_elbow"},
+                                                                           {"lead_elbow", "lead_wrist"},
+                                                                           {"lead_wrist", "lead_hand"},
+                                                                           {"rear_shoulder", "rear_elbow"},
+                                                                           {"rear_elbow", "rear_wrist"},
+                                                                           {"rear_wrist", "rear_hand"},
+                                                                           {"lead_hip", "rear_hip"},
+                                                                           {"lead_shoulder", "lead_hip"},
+                                                                           {"rear_shoulder", "rear_hip"},
+                                                                           {"lead_hip", "lead_knee"},
+                                                                           {"lead_knee", "lead_ankle"},
+                                                                           {"rear_hip", "rear_knee"},
+                                                                           {"rear_knee", "rear_ankle"},
+                                                                           {"lead_ankle", "lead_heel"},
+                                                                           {"lead_heel", "lead_toe"},
+                                                                           {"rear_ankle", "rear_heel"},
+                                                                           {"rear_heel", "rear_toe"},
+                                                                           {"lead_hand", "foil_tip"}};
     return bones;
 }
 
 } // namespace
 
-FigureGuide::FigureGuide(QWidget* parent) : QWidget(parent) { setAccessibleName(tr("Figure guide")); }
+FigureGuide::FigureGuide(QWidget* parent) : QWidget(parent) {
+    setAccessibleName(tr("Figure guide"));
+}
 
-void FigureGuide::setState(const std::vector<LandmarkName>& wanted, const std::set<LandmarkName>& marked, const LandmarkName& asked, Side handedness) {
+void FigureGuide::setState(const std::vector<LandmarkName>& wanted, const std::set<LandmarkName>& marked,
+                           const LandmarkName& asked, Side handedness) {
     m_wanted = wanted;
     m_marked = marked;
     m_asked = asked;
@@ -98,7 +117,10 @@ bool FigureGuide::event(QEvent* e) {
     if (e->type() == QEvent::ToolTip) {
         const auto* help = static_cast<QHelpEvent*>(e);
         const auto name = under(help->pos());
-        QToolTip::showText(help->globalPos(), name.empty() ? tr("Rings are still to be marked, dots are done. Click one to mark it next.") : QString::fromStdString(spoken(name)), this);
+        QToolTip::showText(help->globalPos(),
+                           name.empty() ? tr("Rings are still to be marked, dots are done. Click one to mark it next.")
+                                        : QString::fromStdString(spoken(name)),
+                           this);
         return true;
     }
     return QWidget::event(e);
@@ -144,7 +166,9 @@ void Loupe::paintEvent(QPaintEvent*) {
     p.setFont(typeface(Type::small));
     p.setPen(Qt::white);
     p.fillRect(QRectF(4, height() - 20, 132, 16), QColor(12, 16, 20, 190));
-    p.drawText(QPointF(8, height() - 8), QString("%1×  x %2  y %3").arg(m_power, 0, 'f', 0).arg(m_centre.x(), 0, 'f', 1).arg(m_centre.y(), 0, 'f', 1));
+    p.drawText(
+        QPointF(8, height() - 8),
+        QString("%1×  x %2  y %3").arg(m_power, 0, 'f', 0).arg(m_centre.x(), 0, 'f', 1).arg(m_centre.y(), 0, 'f', 1));
 }
 
 } // namespace riflesso

@@ -17,7 +17,8 @@ class FigureGuide : public QWidget {
     Q_OBJECT
 public:
     explicit FigureGuide(QWidget* parent = nullptr);
-    void setState(const std::vector<LandmarkName>& wanted, const std::set<LandmarkName>& marked, const LandmarkName& asked, Side handedness);
+    void setState(const std::vector<LandmarkName>& wanted, const std::set<LandmarkName>& marked,
+                  const LandmarkName& asked, Side handedness);
     [[nodiscard]] QPointF placeOf(const LandmarkName& landmark) const; ///< where its dot is, in the widget
     [[nodiscard]] QSize sizeHint() const override { return {230, 250}; }
     [[nodiscard]] QSize minimumSizeHint() const override { return {200, 200}; }

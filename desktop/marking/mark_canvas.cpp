@@ -60,13 +60,17 @@ LandmarkName MarkCanvas::markUnder(QPointF at) const {
     return best;
 }
 
-bool MarkCanvas::put(QPointF at, int gesture) {
+QPointF MarkCanvas::inside(QPointF at) const {
+    return {std::clamp(at.x(), 0.0, double(picture().width())), std::clamp(at.y(), 0.0, double(picture().height()))};
+}
+
+bool MarkCanvas::put(const LandmarkName& name, QPointF at, int gesture) {
     const Take* take = m_bench.take();
-    const LandmarkName& name = m_dragged.empty() ? m_landmark : m_dragged;
     if (!take || name.empty())
         return false;
-    const QPointF inside(std::clamp(at.x(), 0.0, double(picture().width())), std::clamp(at.y(), 0.0, double(picture().height())));
-    return m_bench.book().setMark({take->id, FrameIndex(m_bench.frame()), name}, {{inside.x(), inside.y()}, kAssumedHandSigma, How::hand}, gesture);
+    const QPointF p = inside(at);
+    return m_bench.book().setMark({take->id, FrameIndex(m_bench.frame()), name},
+                                  {{p.x(), p.y()}, kAssumedHandSigma, How::hand}, gesture);
 }
 
 bool MarkCanvas::nudge(double dx, double dy) {
@@ -78,7 +82,7 @@ bool MarkCanvas::nudge(double dx, double dy) {
     m_nudged = m_landmark;
     m_nudgedFrame = m_bench.frame();
     m_dragged.clear();
-    const bool ok = put({m->at.x + dx, m->at.y + dy}, m_nudgeGesture);
+    const bool ok = put(m_landmark, {m->at.x + dx, m->at.y + dy}, m_nudgeGesture);
     if (const Mark* moved = mark(m_landmark))
         emit pointerAt({moved->at.x, moved->at.y});
     return ok;
@@ -96,21 +100,22 @@ void MarkCanvas::pointerPressed(QPointF at, Qt::KeyboardModifiers) {
     if (!m_dragged.empty()) {
         const Mark* m = mark(m_dragged);
         m_grip = QPointF(m->at.x, m->at.y) - at;
+        m_held = at + m_grip;
         m_landmark = m_dragged;
         emit picked(QString::fromStdString(m_dragged));
-    } else if (!m_landmark.empty()) {
-        const LandmarkName placed = m_landmark;
-        if (put(at, m_gesture)) {
-            m_dragged = placed; // still under the finger: a drag right away places it exactly
-            m_grip = {};
-        }
+    } else {
+        m_dragged = m_landmark; // a drag right away places it exactly
+        m_grip = {};
+        m_held = inside(at);
     }
     update();
 }
 
 void MarkCanvas::pointerMoved(QPointF at, bool pressed) {
-    if (pressed && !m_dragged.empty())
-        put(at + m_grip, m_gesture);
+    if (pressed && !m_dragged.empty()) {
+        m_held = inside(at + m_grip);
+        update();
+    }
     emit pointerAt(at);
 }
 
@@ -119,6 +124,10 @@ void MarkCanvas::pointerReleased(QPointF) {
         return;
     const LandmarkName done = m_dragged;
     m_dragged.clear();
+    const bool ok = put(done, m_held, m_gesture);
+    update();
+    if (!ok)
+        return; // the error is said; the guide stays where it is
     emit marked(QString::fromStdString(done));
 }
 
@@ -135,6 +144,8 @@ void MarkCanvas::paintOver(QPainter& painter) {
         for (const auto& [name, t] : marks->second)
             if (const auto it = t.find(FrameIndex(m_bench.frame())); it != t.end())
                 here[name] = {it->second.at.x, it->second.at.y};
+    if (!m_dragged.empty())
+        here[m_dragged] = m_held;
     drawFigure(painter, here, toView(), take->facing, colour, 2.0);
     // The one that is asked for: a ring with its name; its σ as a thin circle.
     if (const auto it = here.find(m_landmark); it != here.end()) {

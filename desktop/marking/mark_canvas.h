@@ -7,7 +7,8 @@
 
 namespace riflesso {
 
-/// Click: marks the landmark that is asked for. Press on a mark and drag: moves it. Emits what the pointer is over for
+/// Click: marks the landmark that is asked for. Press on a mark and drag: moves it. What is under the finger is only
+/// shown; letting go writes it, so that a gesture is one commit and one undo step. Emits what the pointer is over for
 /// the loupe. Writes through the casebook only.
 class MarkCanvas : public PictureView {
     Q_OBJECT
@@ -36,12 +37,14 @@ private:
     [[nodiscard]] const Track* track(const LandmarkName& landmark) const;
     [[nodiscard]] const Mark* mark(const LandmarkName& landmark) const;
     [[nodiscard]] LandmarkName markUnder(QPointF at) const;
-    bool put(QPointF at, int gesture);
+    bool put(const LandmarkName& name, QPointF at, int gesture);
+    [[nodiscard]] QPointF inside(QPointF at) const;
 
     Workbench& m_bench;
     LandmarkName m_landmark;
     LandmarkName m_dragged;
     QPointF m_grip; // from the pointer to the mark's centre while dragging
+    QPointF m_held; // where the dragged mark is shown
     int m_gesture = 1;
     int m_nudgeGesture = 0;
     LandmarkName m_nudged;

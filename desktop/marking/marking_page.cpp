@@ -1,5 +1,6 @@
 #include "desktop/marking/marking_page.h"
 
+#include "casebook/text.h"
 #include "desktop/parts/card.h"
 #include "desktop/theme/theme.h"
 
@@ -8,10 +9,6 @@
 #include <QVBoxLayout>
 
 namespace riflesso {
-namespace {
-QString q(const std::string& s) { return QString::fromStdString(s); }
-} // namespace
-
 MarkingPage::MarkingPage(Workbench& bench) : m_bench(bench) {
     setFocusPolicy(Qt::StrongFocus);
     m_takes = new QComboBox;
@@ -84,8 +81,10 @@ MarkingPage::MarkingPage(Workbench& bench) : m_bench(bench) {
         if (m_bench.frame() == before)
             m_play->click();
     });
-    connect(m_takes, &QComboBox::activated, this, [this](int i) { m_bench.selectTake(m_takes->itemData(i).toLongLong()); });
-    connect(m_reps, &QComboBox::activated, this, [this](int i) { m_bench.selectRep(m_reps->itemData(i).toLongLong()); });
+    connect(m_takes, &QComboBox::activated, this,
+            [this](int i) { m_bench.selectTake(m_takes->itemData(i).toLongLong()); });
+    connect(m_reps, &QComboBox::activated, this,
+            [this](int i) { m_bench.selectRep(m_reps->itemData(i).toLongLong()); });
     connect(m_pegs, &QListWidget::itemClicked, this, [this](QListWidgetItem* item) {
         const Rep* rep = m_bench.rep();
         const auto& p = m_bench.blueprint().positions[static_cast<std::size_t>(m_pegs->row(item))];
@@ -110,18 +109,20 @@ MarkingPage::MarkingPage(Workbench& bench) : m_bench(bench) {
             refreshTakes();
         refresh();
     });
-    connect(&bench.frames(), &FrameService::frameReady, this, [this](const QString& film, int frame, const QImage& picture) {
-        const Take* take = m_bench.take();
-        if (take && film == m_bench.filmPath(*take) && frame == m_bench.frame()) {
-            m_canvas->setPicture(picture);
-            m_loupe->setPicture(picture);
-        }
-    });
-    connect(&bench.frames(), &FrameService::frameFailed, this, [this](const QString& film, int frame, const QString& why) {
-        const Take* take = m_bench.take();
-        if (take && film == m_bench.filmPath(*take) && frame == m_bench.frame())
-            m_canvas->setMessage(why);
-    });
+    connect(&bench.frames(), &FrameService::frameReady, this,
+            [this](const QString& film, int frame, const QImage& picture) {
+                const Take* take = m_bench.take();
+                if (take && film == m_bench.filmPath(*take) && frame == m_bench.frame()) {
+                    m_canvas->setPicture(picture);
+                    m_loupe->setPicture(picture);
+                }
+            });
+    connect(&bench.frames(), &FrameService::frameFailed, this,
+            [this](const QString& film, int frame, const QString& why) {
+                const Take* take = m_bench.take();
+                if (take && film == m_bench.filmPath(*take) && frame == m_bench.frame())
+                    m_canvas->setMessage(why);
+            });
     refreshTakes();
     showFrame();
 }
@@ -129,8 +130,13 @@ MarkingPage::MarkingPage(Workbench& bench) : m_bench(bench) {
 void MarkingPage::refreshTakes() {
     m_takes->clear();
     for (const auto& [id, take] : m_bench.data().takes) {
-        m_takes->addItem(QString("%1  (%2)").arg(q(take.title), repsOf(m_bench.data(), id).empty() ? tr("not marked") : counted(static_cast<qsizetype>(repsOf(m_bench.data(), id).size()), tr("rep"), tr("reps"))),
-                         QVariant::fromValue<qlonglong>(id));
+        m_takes->addItem(
+            QString("%1  (%2)")
+                .arg(q(take.title),
+                     repsOf(m_bench.data(), id).empty()
+                         ? tr("not marked")
+                         : counted(static_cast<qsizetype>(repsOf(m_bench.data(), id).size()), tr("rep"), tr("reps"))),
+            QVariant::fromValue<qlonglong>(id));
         if (m_bench.take() && id == m_bench.take()->id)
             m_takes->setCurrentIndex(m_takes->count() - 1);
     }
@@ -148,7 +154,8 @@ PositionId MarkingPage::positionHere() const {
     const Rep* rep = m_bench.rep();
     if (rep)
         for (const auto& p : m_bench.blueprint().positions)
-            if (const auto it = rep->positions.find(p.id); it != rep->positions.end() && it->second.frame.value == m_bench.frame())
+            if (const auto it = rep->positions.find(p.id);
+                it != rep->positions.end() && it->second.frame.value == m_bench.frame())
                 return p.id;
     return {};
 }
@@ -201,7 +208,8 @@ void MarkingPage::showFrame() {
     const Take* shown = m_bench.take();
     if (shown && m_bench.data().marks.contains(shown->id))
         if (const auto& tracks = m_bench.data().marks.at(shown->id); tracks.contains(m_canvas->landmark()))
-            if (const auto mark = tracks.at(m_canvas->landmark()).find(FrameIndex(m_bench.frame())); mark != tracks.at(m_canvas->landmark()).end())
+            if (const auto mark = tracks.at(m_canvas->landmark()).find(FrameIndex(m_bench.frame()));
+                mark != tracks.at(m_canvas->landmark()).end())
                 m_loupe->setCentre({mark->second.at.x, mark->second.at.y});
     refresh();
 }
@@ -216,11 +224,13 @@ void MarkingPage::refresh() {
     int n = 0;
     for (const auto& p : m_bench.blueprint().positions) {
         ++n;
-        QString state = std::find(needed.begin(), needed.end(), p.id) == needed.end() ? tr("not needed in this view") : tr("to place");
+        QString state = std::find(needed.begin(), needed.end(), p.id) == needed.end() ? tr("not needed in this view")
+                                                                                      : tr("to place");
         if (rep && rep->positions.contains(p.id)) {
             const auto missing = missingAt(m_bench.data(), m_bench.blueprint(), *rep, p.id);
-            state = missing.empty() ? tr("frame %1").arg(rep->positions.at(p.id).frame.value)
-                                    : tr("frame %1, %2 open").arg(rep->positions.at(p.id).frame.value).arg(missing.size());
+            state = missing.empty()
+                        ? tr("frame %1").arg(rep->positions.at(p.id).frame.value)
+                        : tr("frame %1, %2 open").arg(rep->positions.at(p.id).frame.value).arg(missing.size());
         }
         auto* item = new QListWidgetItem(QString("%1  %2\n     %3").arg(n).arg(q(p.name), state));
         item->setToolTip(q(p.words));
@@ -246,19 +256,24 @@ void MarkingPage::say() {
         if (!open && (!rep || !rep->positions.contains(id)))
             open = m_bench.blueprint().position(id);
     const PositionId here = positionHere();
-    const auto missing = rep && !here.empty() ? missingAt(m_bench.data(), m_bench.blueprint(), *rep, here) : std::vector<LandmarkName>();
+    const auto missing =
+        rep && !here.empty() ? missingAt(m_bench.data(), m_bench.blueprint(), *rep, here) : std::vector<LandmarkName>();
     if (!missing.empty()) {
         m_words->setText(tr("%1: click the %2. %3 to go on this frame.")
-                             .arg(q(m_bench.blueprint().position(here)->name), q(spoken(m_canvas->landmark())), counted(static_cast<qsizetype>(missing.size()), tr("point"), tr("points"))));
+                             .arg(q(m_bench.blueprint().position(here)->name), q(spoken(m_canvas->landmark())),
+                                  counted(static_cast<qsizetype>(missing.size()), tr("point"), tr("points"))));
     } else if (open) {
         m_words->setText(tr("Step to “%1” with the arrow keys and press %2. %3")
-                             .arg(q(open->name)).arg(m_bench.blueprint().positionOrder(open->id) + 1).arg(q(open->words)));
+                             .arg(q(open->name))
+                             .arg(m_bench.blueprint().positionOrder(open->id) + 1)
+                             .arg(q(open->words)));
     } else if (rep) {
         bool done = true;
         for (const auto& id : needed)
             done = done && missingAt(m_bench.data(), m_bench.blueprint(), *rep, id).empty();
         if (done)
-            m_words->setText(tr("Rep %1 is marked. Press R to start the next one, or look at the Mirror.").arg(rep->number));
+            m_words->setText(
+                tr("Rep %1 is marked. Press R to start the next one, or look at the Mirror.").arg(rep->number));
         else
             m_words->setText(tr("All key positions are placed. Press N for the next open point."));
     }
@@ -298,7 +313,8 @@ void MarkingPage::placePeg(int index) {
     if (!m_bench.rep())
         startRep();
     if (const Rep* rep = m_bench.rep())
-        m_bench.book().placePosition(rep->id, positions[static_cast<std::size_t>(index)].id, FrameIndex(m_bench.frame()));
+        m_bench.book().placePosition(rep->id, positions[static_cast<std::size_t>(index)].id,
+                                     FrameIndex(m_bench.frame()));
     showFrame();
 }
 

@@ -1,5 +1,6 @@
 #include "desktop/mirror/board.h"
 
+#include "casebook/text.h"
 #include "desktop/theme/theme.h"
 #include "handover/words.h"
 
@@ -14,10 +15,9 @@
 
 namespace riflesso {
 namespace {
-QString q(const std::string& s) { return QString::fromStdString(s); }
 constexpr double kGap = 7;
-constexpr double kRow = 29;       // one deviation: name and number
-constexpr std::size_t kMost = 3;  // deviations a position shows
+constexpr double kRow = 29;      // one deviation: name and number
+constexpr std::size_t kMost = 3; // deviations a position shows
 } // namespace
 
 MirrorBoard::MirrorBoard(Workbench& bench, QWidget* parent) : QWidget(parent), m_bench(bench) {
@@ -77,14 +77,16 @@ std::vector<MirrorBoard::Column> MirrorBoard::columns() const {
     return out;
 }
 
-void MirrorBoard::paintStill(QPainter& p, const QRectF& box, Id repId, const PositionId& position, QColor colour, bool wedge) {
+void MirrorBoard::paintStill(QPainter& p, const QRectF& box, Id repId, const PositionId& position, QColor colour,
+                             bool wedge) {
     const CaseData& kept = m_bench.data();
     const auto rep = kept.reps.find(repId);
     if (rep == kept.reps.end() || !rep->second.positions.contains(position)) {
         p.fillRect(box, theme().panel);
         p.setPen(theme().quiet);
         p.setFont(typeface(Type::small));
-        p.drawText(box, Qt::AlignCenter | Qt::TextWordWrap, rep == kept.reps.end() ? tr("no rep from this view") : tr("not placed in this rep"));
+        p.drawText(box, Qt::AlignCenter | Qt::TextWordWrap,
+                   rep == kept.reps.end() ? tr("no rep from this view") : tr("not placed in this rep"));
         return;
     }
     const Take& take = kept.takes.at(rep->second.take);
@@ -109,7 +111,8 @@ void MirrorBoard::paintStill(QPainter& p, const QRectF& box, Id repId, const Pos
                 const auto it = points.find(resolveRole(def.points[k].landmarks.front(), take.handedness));
                 all = all && it != points.end() && def.points[k].landmarks.size() == 1;
                 if (all)
-                    at[k] = QPointF(box.x() + (it->second.x() - source.x()) / source.width() * box.width(), box.y() + (it->second.y() - source.y()) / source.height() * box.height());
+                    at[k] = QPointF(box.x() + (it->second.x() - source.x()) / source.width() * box.width(),
+                                    box.y() + (it->second.y() - source.y()) / source.height() * box.height());
             }
             if (!all)
                 continue;
@@ -132,14 +135,17 @@ void MirrorBoard::paintEvent(QPaintEvent*) {
     if (all.empty()) {
         p.setPen(t.quiet);
         p.setFont(typeface(Type::strong));
-        p.drawText(rect(), Qt::AlignCenter | Qt::TextWordWrap, tr("No rep of the athlete has key positions yet.\nPlace them in Marking: step to the moment and press its number."));
+        p.drawText(rect(), Qt::AlignCenter | Qt::TextWordWrap,
+                   tr("No rep of the athlete has key positions yet.\nPlace them in Marking: step to the moment and "
+                      "press its number."));
         return;
     }
     for (const auto& c : all) {
         p.setFont(typeface(Type::body, true));
         p.setPen(t.text);
-        p.drawText(QRectF(c.athlete.x(), 0, c.athlete.width(), 19), Qt::AlignLeft | Qt::AlignVCenter,
-                   QString("%1  %2").arg(m_bench.blueprint().positionOrder(c.position->id) + 1).arg(q(c.position->name)));
+        p.drawText(
+            QRectF(c.athlete.x(), 0, c.athlete.width(), 19), Qt::AlignLeft | Qt::AlignVCenter,
+            QString("%1  %2").arg(m_bench.blueprint().positionOrder(c.position->id) + 1).arg(q(c.position->name)));
         paintStill(p, c.athlete, m_athlete, c.position->id, t.hues.athleteOnPicture, true);
         paintStill(p, c.model, m_model, c.position->id, t.hues.modelOnPicture, false);
         double y = c.middle.y() + 8;
@@ -148,16 +154,21 @@ void MirrorBoard::paintEvent(QPaintEvent*) {
             const MeasureValue* v = valueOf(m_athlete, d->measure);
             const bool closed = std::isfinite(d->band.lo) && std::isfinite(d->band.hi);
             const bool bad = d->verdict.decision != Decision::inside;
-            drawDeviationMark(p, QPointF(c.middle.x() + 9, y + 19), 9, *d, def.kind == MeasureKind::interval, bad ? t.hues.athlete : t.quiet);
+            drawDeviationMark(p, QPointF(c.middle.x() + 9, y + 19), 9, *d, def.kind == MeasureKind::interval,
+                              bad ? t.hues.athlete : t.quiet);
             p.setFont(typeface(Type::small));
             p.setPen(t.quiet);
-            p.drawText(QRectF(c.middle.x(), y - 2, c.middle.width(), 14), Qt::AlignLeft, QFontMetricsF(p.font()).elidedText(q(def.name), Qt::ElideRight, c.middle.width()));
+            p.drawText(QRectF(c.middle.x(), y - 2, c.middle.width(), 14), Qt::AlignLeft,
+                       QFontMetricsF(p.font()).elidedText(q(def.name), Qt::ElideRight, c.middle.width()));
             p.setFont(typeface(Type::body, bad));
             p.setPen(bad ? t.hues.athlete : t.text);
             // Against the middle of the band; a one-sided band has only its edge.
-            const double from = closed ? (d->band.lo + d->band.hi) / 2 : std::isfinite(d->band.hi) ? d->band.hi : d->band.lo;
+            const double from = closed                      ? (d->band.lo + d->band.hi) / 2
+                                : std::isfinite(d->band.hi) ? d->band.hi
+                                                            : d->band.lo;
             const double delta = v->value - from;
-            p.drawText(QRectF(c.middle.x() + 22, y + 10, c.middle.width() - 22, 17), Qt::AlignLeft | Qt::AlignVCenter, (delta > 0 ? "+" : "") + q(numberWords(def, delta, v->u)));
+            p.drawText(QRectF(c.middle.x() + 22, y + 10, c.middle.width() - 22, 17), Qt::AlignLeft | Qt::AlignVCenter,
+                       (delta > 0 ? "+" : "") + q(numberWords(def, delta, v->u)));
             y += kRow;
         }
     }
@@ -190,12 +201,14 @@ bool MirrorBoard::event(QEvent* e) {
             if (c.middle.contains(help->pos())) {
                 const auto i = static_cast<std::size_t>(std::max(0.0, (help->pos().y() - c.middle.y() - 8) / kRow));
                 if (i < c.deviations.size()) {
-                    QToolTip::showText(help->globalPos(), q(deviationWords(m_bench.blueprint(), *c.deviations[i])), this);
+                    QToolTip::showText(help->globalPos(), q(deviationWords(m_bench.blueprint(), *c.deviations[i])),
+                                       this);
                     return true;
                 }
             }
             if (c.athlete.contains(help->pos()) || c.model.contains(help->pos())) {
-                QToolTip::showText(help->globalPos(), tr("%1 Click to see the whole frame.").arg(q(c.position->words)), this);
+                QToolTip::showText(help->globalPos(), tr("%1 Click to see the whole frame.").arg(q(c.position->words)),
+                                   this);
                 return true;
             }
         }
@@ -228,7 +241,8 @@ void MirrorCurve::show(const std::string& measure, Id athlete, const std::vector
             if (take.view != m->definition.view)
                 continue;
             if (!ofTake.contains(take.id))
-                ofTake[take.id] = riflesso::series(m->definition, *m_bench.analysis().motions.at(take.id), setupOf(take));
+                ofTake[take.id] =
+                    riflesso::series(m->definition, *m_bench.analysis().motions.at(take.id), setupOf(take));
             series.push_back(ofTake[take.id]);
             maps.emplace_back(order, rep->second.positions);
         }
@@ -247,7 +261,8 @@ void MirrorCurve::paintEvent(QPaintEvent*) {
     const BlueprintMeasure* m = m_bench.blueprint().measure(m_measure);
     if (!m || (m_athlete.empty() && m_model.empty())) {
         p.setPen(t.quiet);
-        p.drawText(rect(), Qt::AlignCenter | Qt::TextWordWrap, tr("No curve: this measure needs marks on the frames between the key positions."));
+        p.drawText(rect(), Qt::AlignCenter | Qt::TextWordWrap,
+                   tr("No curve: this measure needs marks on the frames between the key positions."));
         return;
     }
     double lo = 1e300, hi = -1e300;
@@ -277,16 +292,19 @@ void MirrorCurve::paintEvent(QPaintEvent*) {
     p.drawText(QPointF(left, 13), q(m->definition.name));
     for (double v : {lo, hi}) {
         p.setPen(t.quiet);
-        p.drawText(QRectF(2, line - rise(v) - 8, left - 8, 16), Qt::AlignRight | Qt::AlignVCenter, q(numberWords(m->definition, v)));
+        p.drawText(QRectF(2, line - rise(v) - 8, left - 8, 16), Qt::AlignRight | Qt::AlignVCenter,
+                   q(numberWords(m->definition, v)));
         if (v == hi)
-            p.drawText(QRectF(2, line + rise(v) - 8, left - 8, 16), Qt::AlignRight | Qt::AlignVCenter, q(numberWords(m->definition, v)));
+            p.drawText(QRectF(2, line + rise(v) - 8, left - 8, 16), Qt::AlignRight | Qt::AlignVCenter,
+                       q(numberWords(m->definition, v)));
     }
     // The model below: its band, and its mean as a thin echo above to read the gap against.
     QPainterPath band, mean, echo;
     for (std::size_t i = 0; i < m_model.size(); ++i) {
         const QPointF upper(x(m_model[i].phase), line + rise(m_model[i].value + 2 * m_model[i].spread));
         i ? band.lineTo(upper) : band.moveTo(upper);
-        const QPointF c(x(m_model[i].phase), line + rise(m_model[i].value)), e(x(m_model[i].phase), line - rise(m_model[i].value));
+        const QPointF c(x(m_model[i].phase), line + rise(m_model[i].value)),
+            e(x(m_model[i].phase), line - rise(m_model[i].value));
         i ? mean.lineTo(c) : mean.moveTo(c);
         i ? echo.lineTo(e) : echo.moveTo(e);
     }

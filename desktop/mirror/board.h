@@ -9,8 +9,8 @@
 
 namespace riflesso {
 
-/// Between the stills: the measures of that position with this rep's deviation from the middle of the band. A click on a
-/// still or a deviation goes to its frame in Marking.
+/// Between the stills: the measures of that position with this rep's deviation from the middle of the band. A click on
+/// a still or a deviation goes to its frame in Marking.
 class MirrorBoard : public QWidget {
     Q_OBJECT
 public:

@@ -1,14 +1,12 @@
 #include "desktop/mirror/mirror_page.h"
 
+#include "casebook/text.h"
+
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QVBoxLayout>
 
 namespace riflesso {
-namespace {
-QString q(const std::string& s) { return QString::fromStdString(s); }
-} // namespace
-
 MirrorPage::MirrorPage(Workbench& bench) : m_bench(bench) {
     m_athlete = new QComboBox;
     m_athlete->setAccessibleName(tr("The athlete's rep"));
@@ -72,7 +70,8 @@ void MirrorPage::refresh() {
     Id wanted = m_bench.rep() ? m_bench.rep()->id : 0;
     m_athlete->clear();
     for (const auto& [id, rep] : kept.reps)
-        if (kept.takes.contains(rep.take) && kept.takes.at(rep.take).performer == Performer::athlete && !rep.positions.empty())
+        if (kept.takes.contains(rep.take) && kept.takes.at(rep.take).performer == Performer::athlete &&
+            !rep.positions.empty())
             m_athlete->addItem(label(rep), QVariant::fromValue<qlonglong>(id));
     int index = m_athlete->findData(QVariant::fromValue<qlonglong>(wanted));
     if (index < 0 && !m_bench.analysis().athleteReps.empty())
@@ -82,8 +81,8 @@ void MirrorPage::refresh() {
     const Id before = m_model->currentData().toLongLong();
     m_model->clear();
     for (const auto& [id, rep] : kept.reps)
-        if (kept.takes.contains(rep.take) && kept.takes.at(rep.take).performer == Performer::model && shown != kept.reps.end() &&
-            kept.takes.at(rep.take).view == kept.takes.at(shown->second.take).view)
+        if (kept.takes.contains(rep.take) && kept.takes.at(rep.take).performer == Performer::model &&
+            shown != kept.reps.end() && kept.takes.at(rep.take).view == kept.takes.at(shown->second.take).view)
             m_model->addItem(label(rep), QVariant::fromValue<qlonglong>(id));
     if (const int i = m_model->findData(QVariant::fromValue<qlonglong>(before)); i >= 0)
         m_model->setCurrentIndex(i);

@@ -61,7 +61,9 @@ inline void clearLayout(QLayout* layout) {
 }
 
 /// "1 rep", "5 reps": the program ships without a catalogue for %n.
-inline QString counted(qsizetype n, const QString& one, const QString& many) { return QString("%1 %2").arg(n).arg(n == 1 ? one : many); }
+inline QString counted(qsizetype n, const QString& one, const QString& many) {
+    return QString("%1 %2").arg(n).arg(n == 1 ? one : many);
+}
 
 /// A label that wraps, with a style name of the theme's ("quiet", "strong", "caution", "").
 inline QLabel* wrapped(const QString& text, const char* style = "") {

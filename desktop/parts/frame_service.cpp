@@ -4,13 +4,17 @@
 
 namespace riflesso {
 namespace {
-QString keyOf(const QString& film, int frame) { return film + '#' + QString::number(frame); }
+QString keyOf(const QString& film, int frame) {
+    return film + '#' + QString::number(frame);
+}
 constexpr int kPicturesKb = 150 * 1024;
 constexpr std::size_t kFilmBytes = 96u << 20;
 constexpr std::size_t kOpenFilms = 3;
 } // namespace
 
-FrameService::FrameService() : m_pictures(kPicturesKb) { m_thread = std::thread([this] { work(); }); }
+FrameService::FrameService() : m_pictures(kPicturesKb) {
+    m_thread = std::thread([this] { work(); });
+}
 
 FrameService::~FrameService() {
     {
@@ -22,8 +26,12 @@ FrameService::~FrameService() {
     m_thread.join();
 }
 
-QImage FrameService::show(const QString& film, int frame) { return ask(film, frame, true); }
-QImage FrameService::still(const QString& film, int frame) { return ask(film, frame, false); }
+QImage FrameService::show(const QString& film, int frame) {
+    return ask(film, frame, true);
+}
+QImage FrameService::still(const QString& film, int frame) {
+    return ask(film, frame, false);
+}
 
 bool FrameService::idle() const {
     std::lock_guard lock(m_mutex);
@@ -86,13 +94,16 @@ void FrameService::work() {
         if (open.front().film) {
             const auto picture = open.front().film->frame(FrameIndex(wish.frame));
             if (picture)
-                image = QImage(reinterpret_cast<const uchar*>(picture->pixels.data()), picture->width, picture->height, QImage::Format_RGB32).copy();
+                image = QImage(reinterpret_cast<const uchar*>(picture->pixels.data()), picture->width, picture->height,
+                               QImage::Format_RGB32)
+                            .copy();
             else
                 error = QString::fromStdString(picture.error().text());
         } else {
             open.pop_front(); // tried again next time: the file may have come back
         }
-        QMetaObject::invokeMethod(this, [this, wish, image, error] { answer(wish, image, error); }, Qt::QueuedConnection);
+        QMetaObject::invokeMethod(
+            this, [this, wish, image, error] { answer(wish, image, error); }, Qt::QueuedConnection);
     }
 }
 
@@ -101,7 +112,8 @@ void FrameService::answer(const Wish& wish, const QImage& picture, const QString
         emit frameFailed(wish.film, wish.frame, error);
         return;
     }
-    m_pictures.insert(keyOf(wish.film, wish.frame), new QImage(picture), static_cast<int>(picture.sizeInBytes() / 1024));
+    m_pictures.insert(keyOf(wish.film, wish.frame), new QImage(picture),
+                      static_cast<int>(picture.sizeInBytes() / 1024));
     emit frameReady(wish.film, wish.frame, picture);
 }
 

@@ -47,7 +47,9 @@ QTransform PictureView::toView() const {
     return t;
 }
 
-QPointF PictureView::toPicture(QPointF view) const { return toView().inverted().map(view); }
+QPointF PictureView::toPicture(QPointF view) const {
+    return toView().inverted().map(view);
+}
 
 void PictureView::zoomBy(double factor, QPointF at) {
     if (m_picture.isNull())
@@ -78,7 +80,9 @@ void PictureView::paintEvent(QPaintEvent*) {
     paintOver(painter);
 }
 
-void PictureView::wheelEvent(QWheelEvent* e) { zoomBy(e->angleDelta().y() > 0 ? 1.25 : 0.8, e->position()); }
+void PictureView::wheelEvent(QWheelEvent* e) {
+    zoomBy(e->angleDelta().y() > 0 ? 1.25 : 0.8, e->position());
+}
 
 void PictureView::mousePressEvent(QMouseEvent* e) {
     setFocus();
@@ -110,6 +114,8 @@ void PictureView::mouseReleaseEvent(QMouseEvent* e) {
     }
 }
 
-void PictureView::resizeEvent(QResizeEvent*) { update(); }
+void PictureView::resizeEvent(QResizeEvent*) {
+    update();
+}
 
 } // namespace riflesso

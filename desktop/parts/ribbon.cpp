@@ -16,7 +16,8 @@ constexpr int kBand = 20; // height of the blocks
 constexpr int kTop = 28;
 } // namespace
 
-Ribbon::Ribbon(Workbench& bench, bool withModel, QWidget* parent) : QWidget(parent), m_bench(bench), m_withModel(withModel) {
+Ribbon::Ribbon(Workbench& bench, bool withModel, QWidget* parent)
+    : QWidget(parent), m_bench(bench), m_withModel(withModel) {
     setAccessibleName(tr("Time ribbon of the rep"));
     setToolTip(tr("Click to go to a moment. The wheel steps one frame."));
     setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
@@ -55,7 +56,8 @@ double Ribbon::xOf(double frame) const {
 
 void Ribbon::seek(double x) {
     const Span s = span();
-    m_bench.setFrame(static_cast<int>(std::lround(s.first + (x - kEdge) / std::max(1, width() - 2 * kEdge) * (s.last - s.first))));
+    m_bench.setFrame(
+        static_cast<int>(std::lround(s.first + (x - kEdge) / std::max(1, width() - 2 * kEdge) * (s.last - s.first))));
 }
 
 void Ribbon::paintEvent(QPaintEvent*) {
@@ -74,7 +76,8 @@ void Ribbon::paintEvent(QPaintEvent*) {
     const QColor own = isModel ? t.hues.model : t.hues.athlete;
 
     // The athlete's blocks stand on the line.
-    p.fillRect(QRectF(kEdge, kTop, width() - 2 * kEdge, kBand), QColor(t.line.red(), t.line.green(), t.line.blue(), 90));
+    p.fillRect(QRectF(kEdge, kTop, width() - 2 * kEdge, kBand),
+               QColor(t.line.red(), t.line.green(), t.line.blue(), 90));
     std::vector<std::pair<int, int>> pegs; // frame, index of position
     if (rep)
         for (std::size_t i = 0; i < positions.size(); ++i)
@@ -103,9 +106,12 @@ void Ribbon::paintEvent(QPaintEvent*) {
                 break;
             }
         const Span s = span();
-        const double perFrame = (time.real(FrameIndex(s.last)).value - time.real(FrameIndex(s.first)).value) / std::max(1, s.last - s.first);
+        const double perFrame = (time.real(FrameIndex(s.last)).value - time.real(FrameIndex(s.first)).value) /
+                                std::max(1, s.last - s.first);
         const double t0 = time.real(FrameIndex(s.first)).value;
-        const auto x = [&](double otherSeconds) { return xOf(s.first + (otherSeconds - anchorOther + anchorOwn - t0) / perFrame); };
+        const auto x = [&](double otherSeconds) {
+            return xOf(s.first + (otherSeconds - anchorOther + anchorOwn - t0) / perFrame);
+        };
         double before = -1;
         int n = 0;
         for (std::size_t i = 0; i < positions.size(); ++i)
@@ -127,13 +133,17 @@ void Ribbon::paintEvent(QPaintEvent*) {
             const double a = xOf(frame), b = modelX[i];
             p.setPen(QPen(t.text, 1.1, Qt::SolidLine));
             p.drawLine(QPointF(a, line), QPointF(b, line + 26));
-            const double ms = (time.real(FrameIndex(frame)).value - anchorOwn -
-                               (otherTime.real(other.positions.at(positions[static_cast<std::size_t>(i)].id).frame).value - anchorOther)) * 1000;
+            const double ms =
+                (time.real(FrameIndex(frame)).value - anchorOwn -
+                 (otherTime.real(other.positions.at(positions[static_cast<std::size_t>(i)].id).frame).value -
+                  anchorOther)) *
+                1000;
             if (std::abs(ms) >= 1 && a - lastText > 56 && take->captureRate) {
                 p.setFont(typeface(Type::small));
                 p.setPen(t.text);
                 const QString words = QString("%1%2 ms").arg(ms < 0 ? "−" : "+").arg(std::abs(std::lround(ms)));
-                const QRectF plate(std::min(a, width() - 70.0) + 5, line + 3, QFontMetricsF(p.font()).horizontalAdvance(words) + 4, 14);
+                const QRectF plate(std::min(a, width() - 70.0) + 5, line + 3,
+                                   QFontMetricsF(p.font()).horizontalAdvance(words) + 4, 14);
                 p.fillRect(plate, t.panel);
                 p.drawText(plate, Qt::AlignCenter, words);
                 lastText = a;
@@ -177,18 +187,27 @@ void Ribbon::paintEvent(QPaintEvent*) {
     p.drawLine(QPointF(x, kTop - 2), QPointF(x, height() - 18));
     p.setFont(typeface(Type::small));
     p.setPen(t.quiet);
-    const QString seconds = take->captureRate ? tr("%1 s").arg(time.real(FrameIndex(m_bench.frame())).value, 0, 'f', 3) : tr("time unknown: no capture rate");
-    const QString smallest = take->captureRate ? tr("   decides down to ± %1 ms").arg(1000 * time.instantError(FrameIndex(m_bench.frame())), 0, 'f', 1) : QString();
-    p.drawText(QRectF(kEdge, height() - 17, width() - 2 * kEdge, 15), Qt::AlignLeft, tr("frame %1   %2%3").arg(m_bench.frame()).arg(seconds, smallest));
+    const QString seconds = take->captureRate ? tr("%1 s").arg(time.real(FrameIndex(m_bench.frame())).value, 0, 'f', 3)
+                                              : tr("time unknown: no capture rate");
+    const QString smallest =
+        take->captureRate
+            ? tr("   decides down to ± %1 ms").arg(1000 * time.instantError(FrameIndex(m_bench.frame())), 0, 'f', 1)
+            : QString();
+    p.drawText(QRectF(kEdge, height() - 17, width() - 2 * kEdge, 15), Qt::AlignLeft,
+               tr("frame %1   %2%3").arg(m_bench.frame()).arg(seconds, smallest));
     if (pegs.empty())
         p.drawText(QRectF(kEdge, kTop, width() - 2 * kEdge, kBand), Qt::AlignCenter, tr("no key positions yet"));
 }
 
-void Ribbon::mousePressEvent(QMouseEvent* e) { seek(e->position().x()); }
+void Ribbon::mousePressEvent(QMouseEvent* e) {
+    seek(e->position().x());
+}
 void Ribbon::mouseMoveEvent(QMouseEvent* e) {
     if (e->buttons() & Qt::LeftButton)
         seek(e->position().x());
 }
-void Ribbon::wheelEvent(QWheelEvent* e) { m_bench.setFrame(m_bench.frame() + (e->angleDelta().y() > 0 ? -1 : 1)); }
+void Ribbon::wheelEvent(QWheelEvent* e) {
+    m_bench.setFrame(m_bench.frame() + (e->angleDelta().y() > 0 ? -1 : 1));
+}
 
 } // namespace riflesso

@@ -8,8 +8,8 @@
 
 namespace riflesso {
 
-/// Phases as proportional blocks, key positions as numbered pegs. The model's ribbon hangs below on the real clock, both
-/// beginning at their first shared position; a thread from peg to peg slants by the timing deviation, whose
+/// Phases as proportional blocks, key positions as numbered pegs. The model's ribbon hangs below on the real clock,
+/// both beginning at their first shared position; a thread from peg to peg slants by the timing deviation, whose
 /// milliseconds stand beside it. Click or drag moves the playhead; the wheel steps a frame.
 class Ribbon : public QWidget {
     Q_OBJECT

@@ -1,5 +1,6 @@
 #include "desktop/practice/practice_page.h"
 
+#include "casebook/text.h"
 #include "desktop/theme/theme.h"
 #include "handover/words.h"
 
@@ -7,10 +8,6 @@
 #include <QKeyEvent>
 
 namespace riflesso {
-namespace {
-QString q(const std::string& s) { return QString::fromStdString(s); }
-} // namespace
-
 PracticePage::PracticePage(Workbench& bench) : m_bench(bench) {
     setFocusPolicy(Qt::StrongFocus);
     m_drills = new QComboBox;
@@ -111,7 +108,8 @@ void PracticePage::fillDrills() {
     m_drills->clear();
     for (std::size_t i = 0; i < ids.size(); ++i) {
         const Drill& d = *m_bench.blueprint().drill(ids[i]);
-        m_drills->addItem(QString("%1: %2").arg(q(std::string(kStageNames[static_cast<std::size_t>(d.stage)])), q(d.name)), q(d.id));
+        m_drills->addItem(
+            QString("%1: %2").arg(q(std::string(kStageNames[static_cast<std::size_t>(d.stage)])), q(d.name)), q(d.id));
         if (i + 1 == planned && planned < ids.size())
             m_drills->insertSeparator(m_drills->count());
     }
@@ -184,7 +182,8 @@ void PracticePage::refresh() {
     // The gate looks at this block and the newest one before it.
     const Block* previous = nullptr;
     for (const auto& [id, b] : m_bench.data().blocks)
-        if (b.drill == drill->id && id != m_block && (!previous || b.day > previous->day || (b.day == previous->day && id > previous->id)))
+        if (b.drill == drill->id && id != m_block &&
+            (!previous || b.day > previous->day || (b.day == previous->day && id > previous->id)))
             previous = &b;
     if (previous)
         for (const auto& r : previous->reps)
@@ -196,7 +195,8 @@ void PracticePage::refresh() {
     std::vector<const Block*> blocks;
     for (const auto& [id, b] : m_bench.data().blocks)
         blocks.push_back(&b);
-    std::stable_sort(blocks.begin(), blocks.end(), [](const Block* x, const Block* y) { return x->day != y->day ? x->day > y->day : x->id > y->id; });
+    std::stable_sort(blocks.begin(), blocks.end(),
+                     [](const Block* x, const Block* y) { return x->day != y->day ? x->day > y->day : x->id > y->id; });
     for (std::size_t i = 0; i < blocks.size() && i < 9; ++i) {
         const Block& b = *blocks[i];
         int n = 0, same = 0;
@@ -205,7 +205,11 @@ void PracticePage::refresh() {
             same += r.coachGood == r.athleteGood;
         }
         const Drill* d = m_bench.blueprint().drill(b.drill);
-        m_log->addWidget(wrapped(tr("%1  <b>%2</b><br>%3 of %4 good, athlete agrees on %5").arg(q(dayWords(b.day)), q(d ? d->name : b.drill).toHtmlEscaped()).arg(n).arg(b.reps.size()).arg(same)));
+        m_log->addWidget(wrapped(tr("%1  <b>%2</b><br>%3 of %4 good, athlete agrees on %5")
+                                     .arg(q(dayWords(b.day)), q(d ? d->name : b.drill).toHtmlEscaped())
+                                     .arg(n)
+                                     .arg(b.reps.size())
+                                     .arg(same)));
     }
     if (blocks.empty())
         m_log->addWidget(wrapped(tr("Nothing yet. Count good reps, not reps."), "quiet"));

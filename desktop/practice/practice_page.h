@@ -36,8 +36,8 @@ private:
     QPushButton* m_good;
     QPushButton* m_bad;
     QVBoxLayout* m_log;
-    Id m_block = 0; ///< the block that is being logged; 0 = the next verdict starts one
-    bool m_chosen = false; ///< the drill was chosen here, not proposed
+    Id m_block = 0;                ///< the block that is being logged; 0 = the next verdict starts one
+    bool m_chosen = false;         ///< the drill was chosen here, not proposed
     std::optional<bool> m_athlete; ///< said, while the coach's is awaited
 };
 

@@ -1,5 +1,6 @@
 #include "desktop/programme/programme_page.h"
 
+#include "casebook/text.h"
 #include "desktop/theme/theme.h"
 #include "handover/words.h"
 
@@ -8,10 +9,6 @@
 #include <QScrollArea>
 
 namespace riflesso {
-namespace {
-QString q(const std::string& s) { return QString::fromStdString(s); }
-} // namespace
-
 ProgrammePage::ProgrammePage(Workbench& bench) : m_bench(bench) {
     m_head = wrapped({}, "title");
     auto* ladderBox = new QWidget;
@@ -77,7 +74,8 @@ void ProgrammePage::refresh() {
     m_head->setText(focus.isEmpty() ? tr("No focus yet") : tr("For: %1").arg(focus.join(tr(" and "))));
     clearLayout(m_ladder);
     if (a.plan.ladder.empty())
-        m_ladder->addWidget(wrapped(a.plan.notes.empty() ? tr("Read the findings first.") : q(a.plan.notes.front()), "quiet"));
+        m_ladder->addWidget(
+            wrapped(a.plan.notes.empty() ? tr("Read the findings first.") : q(a.plan.notes.front()), "quiet"));
     // One rung a stage, easiest on top.
     for (std::size_t s = 0; s < kStageNames.size(); ++s) {
         bool titled = false;
@@ -86,7 +84,8 @@ void ProgrammePage::refresh() {
             if (static_cast<std::size_t>(d.stage) != s)
                 continue;
             if (!titled)
-                m_ladder->addWidget(wrapped(tr("Stage %1: %2").arg(s + 1).arg(q(std::string(kStageNames[s]))), "quiet"));
+                m_ladder->addWidget(
+                    wrapped(tr("Stage %1: %2").arg(s + 1).arg(q(std::string(kStageNames[s]))), "quiet"));
             titled = true;
             m_ladder->addWidget(drillCard(d));
         }
@@ -110,8 +109,11 @@ void ProgrammePage::refresh() {
             for (const auto& block : a.plan.blocks) {
                 if (block.day != day)
                     continue;
-                auto* label = new QLabel(block.home ? tr("%1 min at home: %2").arg(block.minutes).arg(q(b.drill(block.drill)->name))
-                                                    : tr("<b>%1 min  %2</b>").arg(block.minutes).arg(q(b.drill(block.drill)->name).toHtmlEscaped()));
+                auto* label = new QLabel(
+                    block.home ? tr("%1 min at home: %2").arg(block.minutes).arg(q(b.drill(block.drill)->name))
+                               : tr("<b>%1 min  %2</b>")
+                                     .arg(block.minutes)
+                                     .arg(q(b.drill(block.drill)->name).toHtmlEscaped()));
                 QStringList rules;
                 for (const auto& r : block.rules)
                     rules << q(r);
@@ -134,7 +136,9 @@ void ProgrammePage::refresh() {
         m_weeks->addWidget(wrapped(q(a.plan.infeasible), "caution"));
     for (const auto& n : a.plan.notes)
         m_weeks->addWidget(wrapped(q(n), "quiet"));
-    m_weeks->addWidget(wrapped(tr("A rung is climbed when about three of four reps are good; the gate in Practice says when. Bold blocks are the technique session of the week."), "quiet"));
+    m_weeks->addWidget(wrapped(tr("A rung is climbed when about three of four reps are good; the gate in Practice says "
+                                  "when. Bold blocks are the technique session of the week."),
+                               "quiet"));
     m_weeks->addStretch();
 }
 

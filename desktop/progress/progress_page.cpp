@@ -1,5 +1,6 @@
 #include "desktop/progress/progress_page.h"
 
+#include "casebook/text.h"
 #include "desktop/theme/theme.h"
 #include "handover/words.h"
 
@@ -9,10 +10,6 @@
 #include <cmath>
 
 namespace riflesso {
-namespace {
-QString q(const std::string& s) { return QString::fromStdString(s); }
-} // namespace
-
 TrendChart::TrendChart(Workbench& bench, QWidget* parent) : QWidget(parent), m_bench(bench) {
     setAccessibleName(tr("The focus measure over its dates"));
 }
@@ -28,10 +25,12 @@ void TrendChart::paintEvent(QPaintEvent*) {
     p.setRenderHint(QPainter::Antialiasing);
     p.fillRect(rect(), t.panel);
     const auto& trends = m_bench.analysis().trends;
-    if (m_index < 0 || m_index >= static_cast<int>(trends.size()) || trends[static_cast<std::size_t>(m_index)].points.empty()) {
+    if (m_index < 0 || m_index >= static_cast<int>(trends.size()) ||
+        trends[static_cast<std::size_t>(m_index)].points.empty()) {
         p.setPen(t.quiet);
         p.setFont(typeface(Type::strong));
-        p.drawText(rect(), Qt::AlignCenter | Qt::TextWordWrap, tr("No focus is measured yet. Findings give the focus; each later film adds a point here."));
+        p.drawText(rect(), Qt::AlignCenter | Qt::TextWordWrap,
+                   tr("No focus is measured yet. Findings give the focus; each later film adds a point here."));
         return;
     }
     const FocusTrend& trend = trends[static_cast<std::size_t>(m_index)];
@@ -54,18 +53,25 @@ void TrendChart::paintEvent(QPaintEvent*) {
     hi += air;
     const double left = 78, right = width() - 26.0, top = 16, bottom = height() - 44.0;
     const auto y = [&](double v) { return bottom - (v - lo) / (hi - lo) * (bottom - top); };
-    const double day0 = trend.points.front().day.time_since_epoch().count(), day1 = std::max<double>(day0 + 1, trend.points.back().day.time_since_epoch().count());
+    const double day0 = trend.points.front().day.time_since_epoch().count(),
+                 day1 = std::max<double>(day0 + 1, trend.points.back().day.time_since_epoch().count());
     const bool single = trend.points.size() == 1;
-    const auto x = [&](Day d) { return single ? (left + right) / 2 : left + 50 + (double(d.time_since_epoch().count()) - day0) / (day1 - day0) * (right - left - 110); };
+    const auto x = [&](Day d) {
+        return single
+                   ? (left + right) / 2
+                   : left + 50 + (double(d.time_since_epoch().count()) - day0) / (day1 - day0) * (right - left - 110);
+    };
 
     // The band is where the model is.
     QColor pale = t.hues.model;
     pale.setAlpha(50);
-    const double bandTop = std::isfinite(trend.band.hi) ? y(trend.band.hi) : top, bandBottom = std::isfinite(trend.band.lo) ? y(trend.band.lo) : bottom;
+    const double bandTop = std::isfinite(trend.band.hi) ? y(trend.band.hi) : top,
+                 bandBottom = std::isfinite(trend.band.lo) ? y(trend.band.lo) : bottom;
     p.fillRect(QRectF(left, bandTop, right - left, bandBottom - bandTop), pale);
     p.setPen(t.hues.model);
     p.setFont(typeface(Type::small, true));
-    p.drawText(QRectF(left + 8, bandTop + 3, right - left, 16), Qt::AlignLeft, tr("band %1").arg(q(bandWords(def, trend.band))));
+    p.drawText(QRectF(left + 8, bandTop + 3, right - left, 16), Qt::AlignLeft,
+               tr("band %1").arg(q(bandWords(def, trend.band))));
     p.setFont(typeface(Type::small));
     // Round steps of 1, 2 or 5 times a power of ten, in the unit that is shown.
     const double shown = shownScale(def);
@@ -114,7 +120,10 @@ void TrendChart::paintEvent(QPaintEvent*) {
         p.drawText(plate, Qt::AlignCenter, label);
         p.setFont(typeface(Type::small));
         p.setPen(t.quiet);
-        p.drawText(QRectF(at.x() - 60, bottom + 6, 120, 30), Qt::AlignHCenter, QString("%1\n%2, %3").arg(q(dayWords(point.day)), q(std::string(kStageNames[static_cast<std::size_t>(point.stage)])), counted(point.reps, tr("rep"), tr("reps"))));
+        p.drawText(QRectF(at.x() - 60, bottom + 6, 120, 30), Qt::AlignHCenter,
+                   QString("%1\n%2, %3")
+                       .arg(q(dayWords(point.day)), q(std::string(kStageNames[static_cast<std::size_t>(point.stage)])),
+                            counted(point.reps, tr("rep"), tr("reps"))));
     }
 }
 
@@ -160,24 +169,37 @@ void ProgressPage::refresh() {
         const FocusTrend& t = a.trends[static_cast<std::size_t>(m_which->currentIndex())];
         const auto& def = b.measure(t.measure)->definition;
         if (t.change) {
-            const char* answer = t.change->movement == Movement::towards ? "Yes, towards the band." : t.change->movement == Movement::away ? "Yes, away from the band." : "Not by more than the marking error.";
+            const char* answer = t.change->movement == Movement::towards ? "Yes, towards the band."
+                                 : t.change->movement == Movement::away  ? "Yes, away from the band."
+                                                                         : "Not by more than the marking error.";
             m_words->body()->addWidget(wrapped(tr(answer), "strong"));
-            m_words->body()->addWidget(wrapped(tr("It moved by %1. The smallest change worth believing between these two films is %2 (MDC95).")
-                                                   .arg((t.change->change > 0 ? QString("+") : QString()) + q(numberWords(def, t.change->change)), q(numberWords(def, t.change->mdc)))));
+            m_words->body()->addWidget(wrapped(
+                tr("It moved by %1. The smallest change worth believing between these two films is %2 (MDC95).")
+                    .arg((t.change->change > 0 ? QString("+") : QString()) + q(numberWords(def, t.change->change)),
+                         q(numberWords(def, t.change->mdc)))));
             const double left = distanceOutside(t.points.back().value, t.band);
-            m_words->body()->addWidget(wrapped(left > 0 ? tr("Still %1 outside the band.").arg(q(numberWords(def, left))) : tr("It is inside the band now.")));
+            m_words->body()->addWidget(wrapped(left > 0
+                                                   ? tr("Still %1 outside the band.").arg(q(numberWords(def, left)))
+                                                   : tr("It is inside the band now.")));
         } else {
-            m_words->body()->addWidget(wrapped(tr("One film so far. Film again under the same stress, and the change stands here.")));
+            m_words->body()->addWidget(
+                wrapped(tr("One film so far. Film again under the same stress, and the change stands here.")));
         }
-        m_words->body()->addWidget(wrapped(tr("Bars are ± 1.96 standard uncertainties. Dashed: what a change from the first film must exceed."), "quiet"));
+        m_words->body()->addWidget(wrapped(
+            tr("Bars are ± 1.96 standard uncertainties. Dashed: what a change from the first film must exceed."),
+            "quiet"));
     } else {
         m_words->body()->addWidget(wrapped(tr("Findings give the focus first."), "quiet"));
     }
     clearLayout(m_practice->body());
     for (const auto& g : a.gates) {
         const Drill& d = *b.drill(g.drill);
-        m_practice->body()->addWidget(wrapped(tr("<b>%1</b> (%2)<br>%3 The athlete agrees on %4 of %5.")
-                                                  .arg(q(d.name).toHtmlEscaped(), q(std::string(kStageNames[static_cast<std::size_t>(g.stage)])), q(g.gate.words)).arg(g.agreed).arg(g.good + g.bad)));
+        m_practice->body()->addWidget(
+            wrapped(tr("<b>%1</b> (%2)<br>%3 The athlete agrees on %4 of %5.")
+                        .arg(q(d.name).toHtmlEscaped(), q(std::string(kStageNames[static_cast<std::size_t>(g.stage)])),
+                             q(g.gate.words))
+                        .arg(g.agreed)
+                        .arg(g.good + g.bad)));
     }
     if (a.gates.empty())
         m_practice->body()->addWidget(wrapped(tr("No block is logged yet."), "quiet"));

@@ -18,8 +18,15 @@ CaseView::CaseView(std::unique_ptr<Casebook> book) : m_bench(std::move(book)) {
     m_footage = new FootagePage(m_bench);
     m_marking = new MarkingPage(m_bench);
     m_handover = new HandoverPage(m_bench);
-    QWidget* pages[] = {new BriefPage(m_bench),     m_footage, m_marking, new MirrorPage(m_bench), new FindingsPage(m_bench), new ProgrammePage(m_bench),
-                        new PracticePage(m_bench), new ProgressPage(m_bench), m_handover};
+    QWidget* pages[] = {new BriefPage(m_bench),
+                        m_footage,
+                        m_marking,
+                        new MirrorPage(m_bench),
+                        new FindingsPage(m_bench),
+                        new ProgrammePage(m_bench),
+                        new PracticePage(m_bench),
+                        new ProgressPage(m_bench),
+                        m_handover};
     for (QWidget* p : pages)
         m_pages->addWidget(p);
 

@@ -14,12 +14,15 @@
 
 int main(int argc, char** argv) {
     using namespace riflesso;
-    bool display = !qgetenv("DISPLAY").isEmpty() || !qgetenv("WAYLAND_DISPLAY").isEmpty() || !qgetenv("QT_QPA_PLATFORM").isEmpty();
+    bool display =
+        !qgetenv("DISPLAY").isEmpty() || !qgetenv("WAYLAND_DISPLAY").isEmpty() || !qgetenv("QT_QPA_PLATFORM").isEmpty();
     for (int i = 1; i < argc; ++i)
         if (QByteArray(argv[i]).startsWith("--walk"))
             display = display || (qputenv("QT_QPA_PLATFORM", "offscreen"), true);
     if (!display) {
-        std::fprintf(stderr, "riflesso: there is no display here. Use riflesso-cli, or --walk FOLDER for pictures of each workspace.\n");
+        std::fprintf(
+            stderr,
+            "riflesso: there is no display here. Use riflesso-cli, or --walk FOLDER for pictures of each workspace.\n");
         return 1;
     }
     QApplication app(argc, argv);
@@ -34,7 +37,8 @@ int main(int argc, char** argv) {
     const QCommandLineOption library("library", "Open this library.", "DIR");
     const QCommandLineOption caseId("case", "Open this case of it.", "ID", "0");
     const QCommandLineOption today("today", "Plan from this day instead of the real one (2026-11-23).", "DATE");
-    const QCommandLineOption walkTo("walk", "Without a hand: write one picture a workspace, print findings and plan, and end.", "FOLDER");
+    const QCommandLineOption walkTo(
+        "walk", "Without a hand: write one picture a workspace, print findings and plan, and end.", "FOLDER");
     const QCommandLineOption dark("dark", "Use the dark theme.");
     const QCommandLineOption size("size", "Size of the window, as 1280x800.", "WxH");
     parser.addOptions({library, caseId, today, walkTo, dark, size});
@@ -48,7 +52,8 @@ int main(int argc, char** argv) {
     }
     if (!loadFonts())
         std::fprintf(stderr, "riflesso: the shipped fonts could not be loaded; the system's are used\n");
-    useTheme(parser.isSet(dark) || (!parser.isSet(walkTo) && QSettings().value("dark").toBool()) ? Theme::night() : Theme::light());
+    useTheme(parser.isSet(dark) || (!parser.isSet(walkTo) && QSettings().value("dark").toBool()) ? Theme::night()
+                                                                                                 : Theme::light());
 
     MainWindow window(*day);
     if (parser.isSet(walkTo))
@@ -70,7 +75,8 @@ int main(int argc, char** argv) {
             std::fprintf(stderr, "riflesso: %s\n", done.error().text().c_str());
             return 1;
         }
-        std::printf("%s\n%s", findingsWords(window.caseView()->bench().book()).c_str(), planWords(window.caseView()->bench().book()).c_str());
+        std::printf("%s\n%s", findingsWords(window.caseView()->bench().book()).c_str(),
+                    planWords(window.caseView()->bench().book()).c_str());
         return 0;
     }
     window.show();

@@ -1,6 +1,7 @@
 #include "desktop/shell/main_window.h"
 
 #include "casebook/shipped.h"
+#include "casebook/text.h"
 #include "demo/demo_library.h"
 #include "desktop/parts/card.h"
 #include "desktop/theme/theme.h"
@@ -25,10 +26,6 @@
 #include <QtConcurrent/QtConcurrentRun>
 
 namespace riflesso {
-namespace {
-QString q(const std::string& s) { return QString::fromStdString(s); }
-} // namespace
-
 MainWindow::MainWindow(Day today) : m_today(today) {
     setWindowTitle("Riflesso");
     setAcceptDrops(true);
@@ -37,7 +34,8 @@ MainWindow::MainWindow(Day today) : m_today(today) {
     buildMenus();
     statusBar()->setSizeGripEnabled(false);
     statusBar()->hide(); // frames get the space; it comes when there is something to say
-    connect(statusBar(), &QStatusBar::messageChanged, this, [this](const QString& m) { statusBar()->setVisible(!m.isEmpty()); });
+    connect(statusBar(), &QStatusBar::messageChanged, this,
+            [this](const QString& m) { statusBar()->setVisible(!m.isEmpty()); });
     QSettings settings;
     restoreGeometry(settings.value("window").toByteArray());
     showWelcome();
@@ -56,7 +54,8 @@ void MainWindow::buildMenus() {
             openLibrary(f);
     });
     file->addAction(tr("&New library …"), this, [this] {
-        if (const QString f = QFileDialog::getExistingDirectory(this, tr("An empty folder for the new library")); !f.isEmpty())
+        if (const QString f = QFileDialog::getExistingDirectory(this, tr("An empty folder for the new library"));
+            !f.isEmpty())
             newLibrary(f);
     });
     file->addSeparator();
@@ -78,10 +77,11 @@ void MainWindow::buildMenus() {
 
     auto* view = menuBar()->addMenu(tr("&View"));
     for (int i = 0; i < kWorkspaces; ++i)
-        view->addAction(workspaceName(static_cast<Workspace>(i)), QKeySequence(QString("Ctrl+%1").arg(i + 1)), this, [this, i] {
-            if (m_case)
-                m_case->show(static_cast<Workspace>(i));
-        });
+        view->addAction(workspaceName(static_cast<Workspace>(i)), QKeySequence(QString("Ctrl+%1").arg(i + 1)), this,
+                        [this, i] {
+                            if (m_case)
+                                m_case->show(static_cast<Workspace>(i));
+                        });
     view->addSeparator();
     view->addAction(tr("The next thing to &do"), QKeySequence("Ctrl+Return"), this, [this] {
         if (m_case)
@@ -108,7 +108,8 @@ void MainWindow::showWelcome() {
     auto* body = card->body();
     body->setSpacing(10);
     body->addWidget(wrapped(tr("From film to the next right drill"), "title"));
-    body->addWidget(wrapped(tr("A library keeps your athletes, their films and everything measured on them in one folder on this computer.")));
+    body->addWidget(wrapped(tr(
+        "A library keeps your athletes, their films and everything measured on them in one folder on this computer.")));
     const auto button = [&](const QString& text, const QString& why, const char* name) {
         auto* b = new QPushButton(text);
         b->setObjectName(name);
@@ -119,7 +120,10 @@ void MainWindow::showWelcome() {
     };
     auto* open = button(tr("Open a library …"), tr("A folder in which library.sqlite lies."), "openLibrary");
     auto* fresh = button(tr("Start a new library …"), tr("Choose an empty folder."), "newLibrary");
-    auto* demo = button(tr("Look at the demo"), tr("An invented fencer, filmed by a simulated camera. The first time the films are made, which takes some minutes."), "demo");
+    auto* demo = button(tr("Look at the demo"),
+                        tr("An invented fencer, filmed by a simulated camera. The first time the films are made, which "
+                           "takes some minutes."),
+                        "demo");
     const QString last = QSettings().value("library").toString();
     if (!last.isEmpty() && QFileInfo::exists(last + "/library.sqlite")) {
         auto* again = button(tr("Go on with %1").arg(QFileInfo(last).fileName()), {}, "lastLibrary");
@@ -127,7 +131,9 @@ void MainWindow::showWelcome() {
     }
     m_welcomeError = wrapped({}, "caution");
     body->addWidget(m_welcomeError);
-    body->addWidget(wrapped(tr("Riflesso measures movement. It does not diagnose. Pain, dizziness or recent injury: stop and see a physician or physiotherapist."), "caution"));
+    body->addWidget(wrapped(tr("Riflesso measures movement. It does not diagnose. Pain, dizziness or recent injury: "
+                               "stop and see a physician or physiotherapist."),
+                            "caution"));
     auto* all = new QVBoxLayout(page);
     all->addStretch();
     all->addWidget(card, 0, Qt::AlignHCenter);
@@ -137,7 +143,8 @@ void MainWindow::showWelcome() {
             openLibrary(f);
     });
     connect(fresh, &QPushButton::clicked, this, [this] {
-        if (const QString f = QFileDialog::getExistingDirectory(this, tr("An empty folder for the new library")); !f.isEmpty())
+        if (const QString f = QFileDialog::getExistingDirectory(this, tr("An empty folder for the new library"));
+            !f.isEmpty())
             newLibrary(f);
     });
     connect(demo, &QPushButton::clicked, this, &MainWindow::makeDemo);
@@ -230,7 +237,9 @@ void MainWindow::fillCases() {
     if (!cases)
         return;
     for (const auto& c : *cases)
-        m_cases->addAction(QString("%1, %2").arg(c.athlete.empty() ? tr("New athlete") : q(c.athlete), q(c.blueprintId)), this, [this, id = c.id] { openCase(m_library, id); });
+        m_cases->addAction(
+            QString("%1, %2").arg(c.athlete.empty() ? tr("New athlete") : q(c.athlete), q(c.blueprintId)), this,
+            [this, id = c.id] { openCase(m_library, id); });
 }
 
 void MainWindow::newCase() {
@@ -239,7 +248,8 @@ void MainWindow::newCase() {
         return;
     }
     bool ok = false;
-    const QString name = QInputDialog::getText(this, tr("New case"), tr("The athlete's name"), QLineEdit::Normal, {}, &ok).trimmed();
+    const QString name =
+        QInputDialog::getText(this, tr("New case"), tr("The athlete's name"), QLineEdit::Normal, {}, &ok).trimmed();
     if (!ok || name.isEmpty())
         return;
     Brief brief;
@@ -276,7 +286,8 @@ void MainWindow::makeDemo() {
     auto clock = std::make_shared<QElapsedTimer>();
     clock->start();
     options.progress = [this, progress, clock](const std::string& what, double share) {
-        const qint64 left = share > 0.02 ? static_cast<qint64>(static_cast<double>(clock->elapsed()) / share * (1 - share) / 1000) : -1;
+        const qint64 left =
+            share > 0.02 ? static_cast<qint64>(static_cast<double>(clock->elapsed()) / share * (1 - share) / 1000) : -1;
         QMetaObject::invokeMethod(progress, [progress, what, share, left] {
             progress->setValue(static_cast<int>(share * 1000));
             progress->setLabelText(left < 0 ? q(what) : MainWindow::tr("%1, about %2 s to go").arg(q(what)).arg(left));
@@ -315,13 +326,21 @@ void MainWindow::showShortcuts() {
     QDialog dialog(this);
     dialog.setWindowTitle(tr("Keys"));
     auto* text = new QTextBrowser;
-    const auto row = [](const QString& keys, const QString& what) { return QString("<tr><td><b>%1</b>&nbsp;&nbsp;</td><td>%2</td></tr>").arg(keys, what); };
-    text->setHtml("<h3>" + tr("Everywhere") + "</h3><table>" + row("Ctrl+1 … 9", tr("the workspaces")) + row("Ctrl+Return", tr("the next thing to do")) + row("Ctrl+Z, Ctrl+Shift+Z", tr("undo, redo")) +
-                  row("F1", tr("this sheet")) + "</table><h3>" + tr("Footage and Marking") + "</h3><table>" + row("← →", tr("one frame; with Shift ten")) + row("Home, End", tr("first, last frame")) +
-                  row("1 … 9", tr("place the key position of that number here")) + row("↑ ↓", tr("key position before, after")) + row("N", tr("next open point of this rep")) + row("R", tr("start a rep")) +
-                  row("Alt+arrows", tr("nudge the mark by 1 px; with Shift by 0.1 px")) + row("Delete", tr("take the mark away")) + row(tr("Wheel, + −"), tr("zoom")) +
-                  row(tr("Shift+drag, middle button"), tr("pan")) + row("F", tr("whole picture")) + row(tr("Space"), tr("play, pause")) + "</table><h3>" + tr("Practice") + "</h3><table>" +
-                  row(tr("G or ↑"), tr("good")) + row(tr("B or ↓"), tr("not")) + row("Esc", tr("take the athlete's verdict back")) + "</table>");
+    const auto row = [](const QString& keys, const QString& what) {
+        return QString("<tr><td><b>%1</b>&nbsp;&nbsp;</td><td>%2</td></tr>").arg(keys, what);
+    };
+    text->setHtml("<h3>" + tr("Everywhere") + "</h3><table>" + row("Ctrl+1 … 9", tr("the workspaces")) +
+                  row("Ctrl+Return", tr("the next thing to do")) + row("Ctrl+Z, Ctrl+Shift+Z", tr("undo, redo")) +
+                  row("F1", tr("this sheet")) + "</table><h3>" + tr("Footage and Marking") + "</h3><table>" +
+                  row("← →", tr("one frame; with Shift ten")) + row("Home, End", tr("first, last frame")) +
+                  row("1 … 9", tr("place the key position of that number here")) +
+                  row("↑ ↓", tr("key position before, after")) + row("N", tr("next open point of this rep")) +
+                  row("R", tr("start a rep")) + row("Alt+arrows", tr("nudge the mark by 1 px; with Shift by 0.1 px")) +
+                  row("Delete", tr("take the mark away")) + row(tr("Wheel, + −"), tr("zoom")) +
+                  row(tr("Shift+drag, middle button"), tr("pan")) + row("F", tr("whole picture")) +
+                  row(tr("Space"), tr("play, pause")) + "</table><h3>" + tr("Practice") + "</h3><table>" +
+                  row(tr("G or ↑"), tr("good")) + row(tr("B or ↓"), tr("not")) +
+                  row("Esc", tr("take the athlete's verdict back")) + "</table>");
     auto* buttons = new QDialogButtonBox(QDialogButtonBox::Close);
     connect(buttons, &QDialogButtonBox::rejected, &dialog, &QDialog::reject);
     auto* all = new QVBoxLayout(&dialog);

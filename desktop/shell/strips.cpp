@@ -1,5 +1,6 @@
 #include "desktop/shell/strips.h"
 
+#include "casebook/text.h"
 #include "desktop/theme/theme.h"
 
 #include <QCoreApplication>
@@ -7,14 +8,12 @@
 #include <QPainter>
 
 namespace riflesso {
-namespace {
-QString q(const std::string& s) { return QString::fromStdString(s); }
-} // namespace
-
 QString workspaceName(Workspace w) {
-    static const char* const names[] = {QT_TRANSLATE_NOOP("Path", "Brief"),    QT_TRANSLATE_NOOP("Path", "Footage"),   QT_TRANSLATE_NOOP("Path", "Marking"),
-                                        QT_TRANSLATE_NOOP("Path", "Mirror"),   QT_TRANSLATE_NOOP("Path", "Findings"),  QT_TRANSLATE_NOOP("Path", "Programme"),
-                                        QT_TRANSLATE_NOOP("Path", "Practice"), QT_TRANSLATE_NOOP("Path", "Progress"),  QT_TRANSLATE_NOOP("Path", "Handover")};
+    static const char* const names[] = {QT_TRANSLATE_NOOP("Path", "Brief"),    QT_TRANSLATE_NOOP("Path", "Footage"),
+                                        QT_TRANSLATE_NOOP("Path", "Marking"),  QT_TRANSLATE_NOOP("Path", "Mirror"),
+                                        QT_TRANSLATE_NOOP("Path", "Findings"), QT_TRANSLATE_NOOP("Path", "Programme"),
+                                        QT_TRANSLATE_NOOP("Path", "Practice"), QT_TRANSLATE_NOOP("Path", "Progress"),
+                                        QT_TRANSLATE_NOOP("Path", "Handover")};
     return QCoreApplication::translate("Path", names[static_cast<int>(w)]);
 }
 
@@ -45,7 +44,8 @@ void CaseStrip::refresh() {
     const auto& brief = m_bench.data().brief;
     m_case->setText(brief.athlete.name.empty() ? tr("New athlete") : q(brief.athlete.name));
     const Take* take = m_bench.take();
-    m_detail->setText(q(m_bench.blueprint().name) + (take ? QString("   %1, %2").arg(q(take->title), q(isoDate(take->day))) : QString()));
+    m_detail->setText(q(m_bench.blueprint().name) +
+                      (take ? QString("   %1, %2").arg(q(take->title), q(isoDate(take->day))) : QString()));
     const QString next = q(m_bench.analysis().next.words);
     m_next->setText(next.isEmpty() ? tr("Measuring …") : next);
     m_next->setEnabled(!next.isEmpty());
@@ -63,7 +63,8 @@ Station::Station(int number, const QString& name) : m_number(number), m_name(nam
 
 void Station::setLacking(const QString& lacking) {
     m_lacking = lacking;
-    setToolTip(lacking.isEmpty() ? tr("%1 (Ctrl+%2)").arg(m_name).arg(m_number) : tr("%1 (Ctrl+%2). Still lacks: %3.").arg(m_name).arg(m_number).arg(lacking));
+    setToolTip(lacking.isEmpty() ? tr("%1 (Ctrl+%2)").arg(m_name).arg(m_number)
+                                 : tr("%1 (Ctrl+%2). Still lacks: %3.").arg(m_name).arg(m_number).arg(lacking));
     setAccessibleDescription(lacking);
     update();
 }
@@ -82,7 +83,9 @@ void Station::paintEvent(QPaintEvent*) {
     p.drawText(QRectF(0, 2, width(), line - 4), Qt::AlignCenter, m_name);
     p.setFont(typeface(Type::small));
     p.setPen(t.quiet);
-    p.drawText(QRectF(2, line + 4, width() - 4, 18), Qt::AlignHCenter | Qt::AlignTop, QFontMetricsF(p.font()).elidedText(m_lacking.isEmpty() ? QString("–") : m_lacking, Qt::ElideRight, width() - 6));
+    p.drawText(QRectF(2, line + 4, width() - 4, 18), Qt::AlignHCenter | Qt::AlignTop,
+               QFontMetricsF(p.font()).elidedText(m_lacking.isEmpty() ? QString("–") : m_lacking, Qt::ElideRight,
+                                                  width() - 6));
     if (hasFocus()) {
         p.setPen(QPen(t.hues.model, 2));
         p.setBrush(Qt::NoBrush);
@@ -104,7 +107,9 @@ PathStrip::PathStrip(Workbench& bench) : m_bench(bench) {
     refresh();
 }
 
-void PathStrip::setCurrent(Workspace w) { station(w)->setChecked(true); }
+void PathStrip::setCurrent(Workspace w) {
+    station(w)->setChecked(true);
+}
 
 void PathStrip::refresh() {
     for (std::size_t i = 0; i < kWorkspaces; ++i)

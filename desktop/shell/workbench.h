@@ -19,7 +19,8 @@ public:
         connect(m_book.get(), &Casebook::changed, this, [this] { repair(); });
         // Open where the work is: the newest take of the athlete.
         for (const auto& [id, take] : m_book->data().takes)
-            if (take.performer == Performer::athlete && (m_take == 0 || take.day >= m_book->data().takes.at(m_take).day) && !repsOf(m_book->data(), id).empty())
+            if (take.performer == Performer::athlete &&
+                (m_take == 0 || take.day >= m_book->data().takes.at(m_take).day) && !repsOf(m_book->data(), id).empty())
                 m_take = id;
         repair();
         if (const Rep* r = rep(); r && !r->positions.empty())
@@ -41,7 +42,9 @@ public:
         return it == data().reps.end() ? nullptr : &it->second;
     }
     [[nodiscard]] int frame() const { return m_frame; }
-    [[nodiscard]] QString filmPath(const Take& take) const { return QString::fromStdString(m_book->library().filmOf(take).string()); }
+    [[nodiscard]] QString filmPath(const Take& take) const {
+        return QString::fromStdString(m_book->library().filmOf(take).string());
+    }
 
     void selectTake(Id take) {
         if (take == m_take)

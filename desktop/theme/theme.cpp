@@ -4,7 +4,9 @@
 #include <QFontDatabase>
 #include <QPalette>
 
-static void initTheme() { Q_INIT_RESOURCE(theme); }
+static void initTheme() {
+    Q_INIT_RESOURCE(theme);
+}
 
 namespace riflesso {
 namespace {
@@ -15,13 +17,33 @@ Theme& current() {
 } // namespace
 
 Theme Theme::light() {
-    return {false,           QColor("#eef1f2"), QColor("#fbfcfc"), QColor("#ffffff"), QColor("#d9dfe1"), QColor("#1a2226"), QColor("#505c63"),
-            QColor("#c3ccd0"), QColor("#2f4858"), QColor("#ffffff"), QColor("#7d3b0e"), huesFor(false)};
+    return {false,
+            QColor("#eef1f2"),
+            QColor("#fbfcfc"),
+            QColor("#ffffff"),
+            QColor("#d9dfe1"),
+            QColor("#1a2226"),
+            QColor("#505c63"),
+            QColor("#c3ccd0"),
+            QColor("#2f4858"),
+            QColor("#ffffff"),
+            QColor("#7d3b0e"),
+            huesFor(false)};
 }
 
 Theme Theme::night() {
-    return {true,            QColor("#13181b"), QColor("#1b2226"), QColor("#232c31"), QColor("#0c1012"), QColor("#e8edef"), QColor("#a3b0b6"),
-            QColor("#36434a"), QColor("#c9dbe4"), QColor("#13181b"), QColor("#f0b98c"), huesFor(true)};
+    return {true,
+            QColor("#13181b"),
+            QColor("#1b2226"),
+            QColor("#232c31"),
+            QColor("#0c1012"),
+            QColor("#e8edef"),
+            QColor("#a3b0b6"),
+            QColor("#36434a"),
+            QColor("#c9dbe4"),
+            QColor("#13181b"),
+            QColor("#f0b98c"),
+            huesFor(true)};
 }
 
 QString Theme::styleSheet() const {
@@ -53,14 +75,18 @@ QToolTip { background: @text; color: @ground; border: none; padding: 5px; }
 QMenu { background: @panel; border: 1px solid @line; } QMenu::item:selected { background: @accent; color: @onAccent; }
 QStatusBar { color: @quiet; }
 )";
-    const std::pair<const char*, QColor> names[] = {{"@ground", ground}, {"@panel", panel}, {"@field", field}, {"@onAccent", onAccent}, {"@text", text}, {"@quiet", quiet},
-                                                    {"@line", line}, {"@accent", accent}, {"@caution", caution}, {"@athlete", hues.athlete}, {"@model", hues.model}};
+    const std::pair<const char*, QColor> names[] = {
+        {"@ground", ground},   {"@panel", panel},          {"@field", field},     {"@onAccent", onAccent},
+        {"@text", text},       {"@quiet", quiet},          {"@line", line},       {"@accent", accent},
+        {"@caution", caution}, {"@athlete", hues.athlete}, {"@model", hues.model}};
     for (const auto& [name, colour] : names)
         s.replace(name, c(colour));
     return s;
 }
 
-const Theme& theme() { return current(); }
+const Theme& theme() {
+    return current();
+}
 
 void useTheme(const Theme& t) {
     current() = t;

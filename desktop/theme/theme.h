@@ -13,10 +13,10 @@ namespace riflesso {
 /// Colours by duty. Text passes 4.5:1 on its ground, marks 3:1 (a test computes it).
 struct Theme {
     bool dark = false;
-    QColor ground;   ///< behind everything
-    QColor panel;    ///< cards and side panels
-    QColor field;    ///< input fields
-    QColor stage;    ///< around pictures
+    QColor ground; ///< behind everything
+    QColor panel;  ///< cards and side panels
+    QColor field;  ///< input fields
+    QColor stage;  ///< around pictures
     QColor text, quiet, line;
     QColor accent;   ///< the next thing to do
     QColor onAccent; ///< text on accent

@@ -16,7 +16,8 @@ class TestCasebook : public QObject {
     std::unique_ptr<Casebook> m_book;
 
     void open() {
-        m_book = std::move(*Casebook::open(m_library, m_case, *shippedBlueprint("fencing-lunge"), *dayFromIso("2026-11-23")));
+        m_book = std::move(
+            *Casebook::open(m_library, m_case, *shippedBlueprint("fencing-lunge"), *dayFromIso("2026-11-23")));
     }
     Take take() const {
         Take t;
@@ -76,7 +77,9 @@ private slots:
         wholeCase("setMark", [&] { return m_book->setMark({t, FrameIndex(20), "neck"}, {{5, 6}, 1.5, How::hand}); });
         wholeCase("moveMark", [&] { return m_book->setMark({t, FrameIndex(20), "neck"}, {{7, 6}, 1.5, How::hand}); });
         wholeCase("removeMark", [&] { return m_book->removeMark({t, FrameIndex(20), "neck"}); });
-        wholeCase("addBlock", [&] { return (block = m_book->addBlock({0, m_book->today(), "slow_count", Stage::slow, {{true, true}}, {}})) != 0; });
+        wholeCase("addBlock", [&] {
+            return (block = m_book->addBlock({0, m_book->today(), "slow_count", Stage::slow, {{true, true}}, {}})) != 0;
+        });
         wholeCase("setBlock", [&] {
             Block b = m_book->data().blocks.at(block);
             b.reps.push_back({false, true});
@@ -160,7 +163,8 @@ private slots:
         b.athlete.name = "Ana";
         m_book->setBrief(b);
         QVERIFY(m_book->analysisNow().next.where == Workspace::marking);
-        for (const auto& [name, x, y] : {std::tuple{"right_hip", 500.0, 400.0}, {"right_knee", 560.0, 500.0}, {"right_ankle", 520.0, 610.0}})
+        for (const auto& [name, x, y] :
+             {std::tuple{"right_hip", 500.0, 400.0}, {"right_knee", 560.0, 500.0}, {"right_ankle", 520.0, 610.0}})
             m_book->setMark({t, FrameIndex(20), name}, {{x, y}, 1.5, How::hand});
         const auto& a = m_book->analysisNow();
         const Deviation* d = a.deviation("guard_knee");

@@ -53,7 +53,8 @@ class TestCli : public QObject {
     }
 private slots:
     void helpForEach() {
-        for (const char* command : {"demo", "probe", "frame", "series", "measure", "compare", "findings", "plan", "report"}) {
+        for (const char* command :
+             {"demo", "probe", "frame", "series", "measure", "compare", "findings", "plan", "report"}) {
             const auto a = run({command, "--help"});
             QCOMPARE(a.code, 0);
             QVERIFY(a.out.size() > 80);
@@ -110,7 +111,15 @@ private slots:
         QByteArray csv = "time_s,frame,landmark,x_px,y_px\n";
         for (int f = 0; f < 100; ++f) {
             const double a = 0.6 + 0.4 * std::sin(f * 0.1);
-            const auto row = [&](const char* name, double x, double y) { csv += QString("%1,%2,%3,%4,%5\n").arg(f / 50.0, 0, 'f', 6).arg(f).arg(name).arg(x, 0, 'f', 6).arg(y, 0, 'f', 6).toUtf8(); };
+            const auto row = [&](const char* name, double x, double y) {
+                csv += QString("%1,%2,%3,%4,%5\n")
+                           .arg(f / 50.0, 0, 'f', 6)
+                           .arg(f)
+                           .arg(name)
+                           .arg(x, 0, 'f', 6)
+                           .arg(y, 0, 'f', 6)
+                           .toUtf8();
+            };
             row("left_hip", 300, 200);
             row("left_knee", 300, 300);
             row("left_ankle", 300 + 100 * std::sin(a), 300 + 100 * std::cos(a));
@@ -130,16 +139,26 @@ private slots:
             QVERIFY(std::abs(s["rate"].toDouble() + 0.4 * 0.1 * 50 * std::cos(f * 0.1) * 180 / M_PI) < 1.5);
             QVERIFY(s["u"].toDouble() > 0);
         }
-        QVERIFY(run({"series", "--tracks", file, "--measure", knee, "--cutoff", "none", "--json"}).json()["cutoff_hz"].isNull());
-        QVERIFY(run({"series", "--tracks", file, "--measure", knee, "--json"}).json()["cutoff_hz"].toDouble() > 0); // auto
+        QVERIFY(run({"series", "--tracks", file, "--measure", knee, "--cutoff", "none", "--json"})
+                    .json()["cutoff_hz"]
+                    .isNull());
+        QVERIFY(run({"series", "--tracks", file, "--measure", knee, "--json"}).json()["cutoff_hz"].toDouble() >
+                0); // auto
         QVERIFY(run({"series", "--tracks", file, "--measure", knee}).out.startsWith("time_s,value_deg"));
-        const auto slow = run({"series", "--tracks", file, "--measure", knee, "--capture-rate", "200", "--cutoff", "none", "--json"}).json()["samples"].toArray();
+        const auto slow =
+            run({"series", "--tracks", file, "--measure", knee, "--capture-rate", "200", "--cutoff", "none", "--json"})
+                .json()["samples"]
+                .toArray();
         QVERIFY(std::abs(slow[99].toObject()["time_s"].toDouble() - 99 / 200.0) < 1e-6);
         failsInOneLine(run({"series", "--tracks", file, "--measure", "{", "--json"}), "not JSON");
-        failsInOneLine(run({"series", "--tracks", file, "--measure", R"({"kind":"angle","points":["head","neck","left_hip"]})"}), "no landmark \"head\"");
+        failsInOneLine(
+            run({"series", "--tracks", file, "--measure", R"({"kind":"angle","points":["head","neck","left_hip"]})"}),
+            "no landmark \"head\"");
         failsInOneLine(run({"series", "--tracks", file, "--measure", knee, "--cutoff", "fast"}), "--cutoff");
         failsInOneLine(run({"series", "--tracks", file, "--measure", R"({"kind":"interval"})"}), "interval");
-        failsInOneLine(run({"series", "--tracks", write("nan.csv", "time_s,frame,landmark,x_px,y_px\n0,0,head,nan,1\n"), "--measure", knee}), "line 2");
+        failsInOneLine(run({"series", "--tracks", write("nan.csv", "time_s,frame,landmark,x_px,y_px\n0,0,head,nan,1\n"),
+                            "--measure", knee}),
+                       "line 2");
     }
     void caseCommands() {
         const auto values = onCase("measure").json()["values"].toArray();
@@ -151,7 +170,8 @@ private slots:
         const auto deviations = onCase("compare").json()["deviations"].toArray();
         QCOMPARE(deviations.size(), 19);
         for (const auto& d : deviations)
-            QVERIFY(QStringList({"inside", "outside", "undecided", "not judged"}).contains(d.toObject()["state"].toString()));
+            QVERIFY(QStringList({"inside", "outside", "undecided", "not judged"})
+                        .contains(d.toObject()["state"].toString()));
         const auto findings = onCase("findings").json();
         QCOMPARE(findings["findings"].toArray()[0].toObject()["fault"].toString(), QString("hand_late"));
         QCOMPARE(findings["focus"].toArray()[0].toString(), QString("hand_late"));
@@ -173,7 +193,8 @@ private slots:
         failsInOneLine(run({"findings", "--library", m_dir.filePath("nowhere")}), "no library");
         failsInOneLine(run({"findings", "--library", RIFLESSO_DEMO_DIR, "--case", "77"}), "no case 77");
         failsInOneLine(run({"plan", "--library", RIFLESSO_DEMO_DIR, "--today", "tomorrow"}), "--today");
-        failsInOneLine(run({"demo", RIFLESSO_DEMO_DIR, "--films", QString(RIFLESSO_SOURCE_DIR) + "/build/demo-films"}), "a library already");
+        failsInOneLine(run({"demo", RIFLESSO_DEMO_DIR, "--films", QString(RIFLESSO_SOURCE_DIR) + "/build/demo-films"}),
+                       "a library already");
         failsInOneLine(run({"demo", "/proc/demo"}), "cannot be made");
     }
     void aFullDiskIsSaid() {

@@ -51,8 +51,13 @@ private slots:
     void textPassesWcag() {
         for (const Theme& t : {Theme::light(), Theme::night()}) {
             for (const QColor& ground : {t.ground, t.panel, t.field})
-                for (const auto& [name, ink] : {std::pair{"text", t.text}, {"quiet", t.quiet}, {"caution", t.caution}, {"athlete", t.hues.athlete}, {"model", t.hues.model}})
-                    QVERIFY2(contrast(ground, ink) >= 4.5, qPrintable(QString("%1 on %2: %3").arg(name, ground.name()).arg(contrast(ground, ink))));
+                for (const auto& [name, ink] : {std::pair{"text", t.text},
+                                                {"quiet", t.quiet},
+                                                {"caution", t.caution},
+                                                {"athlete", t.hues.athlete},
+                                                {"model", t.hues.model}})
+                    QVERIFY2(contrast(ground, ink) >= 4.5,
+                             qPrintable(QString("%1 on %2: %3").arg(name, ground.name()).arg(contrast(ground, ink))));
             QVERIFY(contrast(t.accent, t.onAccent) >= 4.5);
         }
     }
@@ -91,7 +96,8 @@ private slots:
         const QPointF at(200, 100);
         const QPointF before = view.toPicture(at);
         QCOMPARE(before, QPointF(400, 200));
-        QWheelEvent wheel(at, view.mapToGlobal(at), {}, {0, 120}, Qt::NoButton, Qt::NoModifier, Qt::NoScrollPhase, false);
+        QWheelEvent wheel(at, view.mapToGlobal(at), {}, {0, 120}, Qt::NoButton, Qt::NoModifier, Qt::NoScrollPhase,
+                          false);
         QApplication::sendEvent(&view, &wheel);
         QVERIFY(view.zoom() > 1.2);
         QVERIFY((view.toPicture(at) - before).manhattanLength() < 1e-6); // what is under the pointer stays

@@ -43,7 +43,9 @@ class TestWindow : public QObject {
                 return true;
         return false;
     }
-    void key(Qt::Key k, Qt::KeyboardModifiers m = {}) { QTest::keyClick(m_window->focusWidget() ? m_window->focusWidget() : m_window.get(), k, m); }
+    void key(Qt::Key k, Qt::KeyboardModifiers m = {}) {
+        QTest::keyClick(m_window->focusWidget() ? m_window->focusWidget() : m_window.get(), k, m);
+    }
     void stepTo(int frame) {
         key(Qt::Key_Home);
         while (view()->bench().frame() + 10 <= frame)
@@ -193,7 +195,8 @@ private slots:
         // On the glass: athlete's and model's stills of the one position, and words between them.
         auto* board = view()->page(Workspace::mirror)->findChild<MirrorBoard*>();
         const QImage with = board->grab().toImage();
-        view()->bench().book().removeMark({frontTake(), FrameIndex(repsOf(data(), frontTake())[0]->positions.at("lunge_held").frame), "neck"});
+        view()->bench().book().removeMark(
+            {frontTake(), FrameIndex(repsOf(data(), frontTake())[0]->positions.at("lunge_held").frame), "neck"});
         QVERIFY(settle(*m_window));
         QVERIFY(!analysis().deviation("side_lean")->judged);
         QVERIFY(board->grab().toImage() != with); // the number is gone with its mark
@@ -275,6 +278,7 @@ private slots:
         QVERIFY(QFile::exists(m_dir.path() + "/folder/report.pdf"));
         QVERIFY(QFile(m_dir.path() + "/folder/report.html").size() > 40000);
         view()->handover()->writeTo("/proc/none");
+        QVERIFY(settle(*m_window));
         QVERIFY(view()->shownError().contains("cannot be made"));
     }
     void programmeAndProgressShowTheirCase() {
@@ -336,7 +340,8 @@ private slots:
         for (int w = 0; w < kWorkspaces; ++w) {
             view()->show(static_cast<Workspace>(w));
             QVERIFY(settle(*m_window));
-            QVERIFY2(m_window->width() <= 1024 && m_window->height() <= 700, qPrintable(workspaceName(static_cast<Workspace>(w)))); // nothing forces it wider
+            QVERIFY2(m_window->width() <= 1024 && m_window->height() <= 700,
+                     qPrintable(workspaceName(static_cast<Workspace>(w)))); // nothing forces it wider
         }
         m_window->setDark(false);
     }
@@ -351,7 +356,7 @@ private slots:
         QVERIFY(fresh.newLibrary(m_dir.path() + "/new"));
         QVERIFY(settle(fresh));
         QVERIFY(fresh.caseView()->current() == Workspace::brief); // empty: begin with asking
-        for (int w = 0; w < kWorkspaces; ++w) { // every empty state can be looked at
+        for (int w = 0; w < kWorkspaces; ++w) {                   // every empty state can be looked at
             fresh.caseView()->show(static_cast<Workspace>(w));
             QVERIFY(settle(fresh));
         }

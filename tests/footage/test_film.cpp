@@ -21,7 +21,8 @@ Picture coded(int number, int width = 320, int height = 192) {
     Picture p(width, height);
     for (int y = 0; y < height; ++y)
         for (int x = 0; x < width; ++x) {
-            const auto v = static_cast<std::uint32_t>(90 + 60 * std::sin((x + 3 * number) * 0.07) * std::cos((y - 2 * number) * 0.05));
+            const auto v = static_cast<std::uint32_t>(90 + 60 * std::sin((x + 3 * number) * 0.07) *
+                                                               std::cos((y - 2 * number) * 0.05));
             p.pixels[static_cast<std::size_t>(y * width + x)] = 0xff000000u | v << 16 | v << 8 | v;
         }
     for (int bit = 0; bit < kBits; ++bit)
@@ -108,12 +109,18 @@ private slots:
         QTest::addColumn<QString>("name");
         QTest::addColumn<QStringList>("how");
         const QStringList good = {"-an"};
-        QTest::newRow("open groups in Matroska") << "open.mkv" << QStringList{"-c:v", "libx264", "-g", "25", "-bf", "3", "-crf", "18", "-x264-params", "open-gop=1"};
-        QTest::newRow("HEVC") << "hevc.mp4" << QStringList{"-c:v", "libx265", "-crf", "18", "-x265-params", "log-level=none:keyint=30"};
-        QTest::newRow("MPEG-4 in AVI, no presentation times") << "old.avi" << QStringList{"-c:v", "mpeg4", "-q:v", "2", "-bf", "2", "-g", "20"};
+        QTest::newRow("open groups in Matroska")
+            << "open.mkv"
+            << QStringList{"-c:v", "libx264", "-g", "25", "-bf", "3", "-crf", "18", "-x264-params", "open-gop=1"};
+        QTest::newRow("HEVC") << "hevc.mp4" << QStringList{"-c:v", "libx265",      "-crf",
+                                                           "18",   "-x265-params", "log-level=none:keyint=30"};
+        QTest::newRow("MPEG-4 in AVI, no presentation times")
+            << "old.avi" << QStringList{"-c:v", "mpeg4", "-q:v", "2", "-bf", "2", "-g", "20"};
         QTest::newRow("motion JPEG") << "mjpeg.mov" << QStringList{"-c:v", "mjpeg", "-q:v", "2"};
-        QTest::newRow("VP9") << "vp9.webm" << QStringList{"-c:v", "libvpx-vp9", "-b:v", "2M", "-deadline", "realtime", "-cpu-used", "8"};
-        QTest::newRow("transport stream") << "camcorder.mts" << QStringList{"-c:v", "libx264", "-g", "30", "-bf", "2", "-crf", "18", "-f", "mpegts"};
+        QTest::newRow("VP9") << "vp9.webm" << QStringList{"-c:v",      "libvpx-vp9", "-b:v",      "2M",
+                                                          "-deadline", "realtime",   "-cpu-used", "8"};
+        QTest::newRow("transport stream")
+            << "camcorder.mts" << QStringList{"-c:v", "libx264", "-g", "30", "-bf", "2", "-crf", "18", "-f", "mpegts"};
     }
     void otherContainersAndCodecs() {
         QFETCH(QString, name);
@@ -123,7 +130,8 @@ private slots:
         everyFrameIsExact(path(qPrintable(name)), 100);
     }
     void aCutWithAnEditList() {
-        // Copying from the middle keeps packets before the cut and hides them by an edit list: frame 0 is the first one shown.
+        // Copying from the middle keeps packets before the cut and hides them by an edit list: frame 0 is the first one
+        // shown.
         const QString source = make("long.mp4", 120);
         QVERIFY(ffmpeg({"-ss", "1.5", "-i", source, "-c", "copy", path("cut.mp4")}));
         const auto film = Film::open(path("cut.mp4").toStdString());
@@ -136,14 +144,16 @@ private slots:
     void agreesWithFfprobe() {
         const QString file = make("probe.mp4", 77);
         QProcess p;
-        p.start("ffprobe", {"-v", "error", "-select_streams", "v", "-show_entries", "frame=pts_time", "-of", "csv=p=0", file});
+        p.start("ffprobe",
+                {"-v", "error", "-select_streams", "v", "-show_entries", "frame=pts_time", "-of", "csv=p=0", file});
         QVERIFY(p.waitForFinished(30000));
         const auto lines = QString(p.readAllStandardOutput()).split('\n', Qt::SkipEmptyParts);
         const auto film = Film::open(file.toStdString());
         QCOMPARE((*film)->info().frames, lines.size());
         const double zero = lines[0].split(',')[0].toDouble();
         for (qsizetype i = 0; i < lines.size(); ++i)
-            QVERIFY(std::abs((*film)->times()[static_cast<std::size_t>(i)] - (lines[i].split(',')[0].toDouble() - zero)) < 1e-5);
+            QVERIFY(std::abs((*film)->times()[static_cast<std::size_t>(i)] -
+                             (lines[i].split(',')[0].toDouble() - zero)) < 1e-5);
     }
     void whatTheFilmSaysOfItself() {
         FilmWriterOptions o;
@@ -161,7 +171,8 @@ private slots:
         QVERIFY(!(*Film::open(make("untagged.mp4", 10).toStdString()))->info().captureRate);
     }
     void rotationIsObeyed() {
-        QVERIFY(ffmpeg({"-i", make("upright.mp4", 12), "-c", "copy", "-metadata:s:v:0", "rotate=90", path("turned.mp4")}));
+        QVERIFY(
+            ffmpeg({"-i", make("upright.mp4", 12), "-c", "copy", "-metadata:s:v:0", "rotate=90", path("turned.mp4")}));
         const auto film = Film::open(path("turned.mp4").toStdString());
         QVERIFY(film.ok());
         if ((*film)->info().rotation == 0)
@@ -221,7 +232,7 @@ private slots:
                     if (const auto p = (*film)->frame(FrameIndex(i)); p && decode(*p) == i)
                         ++good;
                 QVERIFY2((*film)->info().framesLost > 0 || good == 60, name); // the loss is said
-                QVERIFY(good >= (*film)->info().frames - 2); // the frame at the cut may be damaged
+                QVERIFY(good >= (*film)->info().frames - 2);                  // the frame at the cut may be damaged
             }
         }
     }
@@ -233,7 +244,8 @@ private slots:
             std::mt19937 random(seed);
             QByteArray damaged = bytes;
             for (int k = 0; k < 20; ++k)
-                damaged[static_cast<qsizetype>(random() % static_cast<unsigned>(bytes.size()))] = static_cast<char>(random());
+                damaged[static_cast<qsizetype>(random() % static_cast<unsigned>(bytes.size()))] =
+                    static_cast<char>(random());
             QFile out(path("flipped.mp4"));
             QVERIFY(out.open(QIODevice::WriteOnly));
             out.write(damaged);

@@ -26,7 +26,8 @@ private slots:
     void initTestCase() {
         auto l = Library::open(RIFLESSO_DEMO_DIR);
         QVERIFY(l.ok());
-        m_book = std::move(*Casebook::open(std::shared_ptr<Library>(std::move(*l)), 1, *shippedBlueprint("fencing-lunge"), *dayFromIso("2026-11-23")));
+        m_book = std::move(*Casebook::open(std::shared_ptr<Library>(std::move(*l)), 1,
+                                           *shippedBlueprint("fencing-lunge"), *dayFromIso("2026-11-23")));
         m_book->analysisNow();
     }
     void twoPagesAndOneFile() {
@@ -41,7 +42,8 @@ private slots:
         QVERIFY(info.find("A4") != std::string::npos);
         // What is written can be read back: the athlete, the first finding, a drill, the caution.
         const std::string text = run("pdftotext", {"-layout", pdf, "-"});
-        for (const char* words : {"Mira Tolland", "Hand later than foot", "Wait for the coin", "It does not diagnose", "All measures"})
+        for (const char* words :
+             {"Mira Tolland", "Hand later than foot", "Wait for the coin", "It does not diagnose", "All measures"})
             QVERIFY2(text.find(words) != std::string::npos, words);
         const std::string images = run("pdfimages", {"-list", pdf});
         QVERIFY(images.find("image") != std::string::npos); // the athlete's own pictures are in it
@@ -66,13 +68,15 @@ private slots:
         QVERIFY(redness(150) != redness(150 + 376));
     }
     void aMissingFilmIsSaidAndTheRestWritten() {
-        const auto content = gatherReport(m_book->data(), m_book->blueprint(), m_book->analysis(), m_dir.path().toStdString());
+        const auto content =
+            gatherReport(m_book->data(), m_book->blueprint(), m_book->analysis(), m_dir.path().toStdString());
         QVERIFY(content.problem.find("no such file") != std::string::npos);
         QVERIFY(content.html.contains("Pictures are missing"));
         QVERIFY(writeReport(content, (m_dir.path() + "/bare").toStdString()).ok());
     }
     void placesThatCannotBeWritten() {
-        const auto content = gatherReport(m_book->data(), m_book->blueprint(), m_book->analysis(), m_dir.path().toStdString());
+        const auto content =
+            gatherReport(m_book->data(), m_book->blueprint(), m_book->analysis(), m_dir.path().toStdString());
         const auto s = writeReport(content, "/proc/report");
         QVERIFY(!s);
         QVERIFY(s.error().untouched.find("no report was written") != std::string::npos);

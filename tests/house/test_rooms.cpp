@@ -19,7 +19,8 @@ const std::map<QString, Rooms>& plan() {
         r["core/statistics"] = {};
         r["core/motion"] = {"core/statistics"};
         // Within core/ each room may include the one before and whatever that one may.
-        const QStringList line = {"core/motion", "core/measure", "core/technique", "core/mirror", "core/judge", "core/programme", "core/progress"};
+        const QStringList line = {"core/motion", "core/measure",   "core/technique", "core/mirror",
+                                  "core/judge",  "core/programme", "core/progress"};
         for (int i = 1; i < line.size(); ++i) {
             r[line[i]] = r[line[i - 1]];
             r[line[i]].insert(line[i - 1]);
@@ -55,7 +56,8 @@ struct Include {
 };
 
 std::vector<Include> includesOf(const QString& relative, const QByteArray& text) {
-    static const QRegularExpression pattern("^\\s*#\\s*include\\s*[<\"]([^>\"]+)[>\"]", QRegularExpression::MultilineOption);
+    static const QRegularExpression pattern("^\\s*#\\s*include\\s*[<\"]([^>\"]+)[>\"]",
+                                            QRegularExpression::MultilineOption);
     std::vector<Include> out;
     const QString source = QString::fromUtf8(text);
     auto it = pattern.globalMatch(source);
@@ -81,7 +83,8 @@ QString complaint(const Include& i) {
     }
     if (i.target.startsWith("tests/"))
         return "the product may not include tests";
-    static const QRegularExpression interface("^(Q[A-Z]|Qt|opencv|libav|libsw|sqlite|nlohmann|CLI/|filesystem$|fstream$)");
+    static const QRegularExpression interface(
+        "^(Q[A-Z]|Qt|opencv|libav|libsw|sqlite|nlohmann|CLI/|filesystem$|fstream$)");
     if (from.startsWith("core/") && interface.match(i.target).hasMatch())
         return "core/ knows no interface, files or codecs: " + i.target;
     static const QRegularExpression widgets("^(QWidget|QtWidgets|QApplication|QMainWindow|QDialog|QLabel|QPushButton)");
@@ -102,8 +105,10 @@ private slots:
     void arrowsPointOneWay() {
         QStringList wrong;
         int files = 0;
-        for (const char* top : {"core", "footage", "library", "casebook", "simulator", "handover", "demo", "cli", "desktop", "bench"}) {
-            QDirIterator it(QString(RIFLESSO_SOURCE_DIR) + "/" + top, {"*.h", "*.cpp"}, QDir::Files, QDirIterator::Subdirectories);
+        for (const char* top :
+             {"core", "footage", "library", "casebook", "simulator", "handover", "demo", "cli", "desktop", "bench"}) {
+            QDirIterator it(QString(RIFLESSO_SOURCE_DIR) + "/" + top, {"*.h", "*.cpp"}, QDir::Files,
+                            QDirIterator::Subdirectories);
             while (it.hasNext()) {
                 QFile file(it.next());
                 QVERIFY(file.open(QIODevice::ReadOnly));
@@ -138,7 +143,8 @@ private slots:
         QFile readme(QString(RIFLESSO_SOURCE_DIR) + "/README.md");
         QVERIFY(readme.open(QIODevice::ReadOnly));
         const QByteArray text = readme.readAll();
-        const auto pictures = QDir(QString(RIFLESSO_SOURCE_DIR) + "/docs/screenshots").entryList({"*.png"}, QDir::Files);
+        const auto pictures =
+            QDir(QString(RIFLESSO_SOURCE_DIR) + "/docs/screenshots").entryList({"*.png"}, QDir::Files);
         QVERIFY(pictures.size() >= 9 && pictures.size() < 20);
         for (const auto& p : pictures)
             QVERIFY2(text.contains("docs/screenshots/" + p.toUtf8()), qPrintable(p));

@@ -14,7 +14,9 @@ using namespace riflesso;
 using nlohmann::json;
 
 namespace {
-json shippedJson() { return json::parse(*readTextFile(RIFLESSO_SOURCE_DIR "/blueprints/fencing-lunge.json")); }
+json shippedJson() {
+    return json::parse(*readTextFile(RIFLESSO_SOURCE_DIR "/blueprints/fencing-lunge.json"));
+}
 std::string error(const json& j) {
     const auto b = blueprintFromJson(j.dump(), "mine.json");
     return b ? "no error" : b.error().text();
@@ -77,20 +79,48 @@ private slots:
         QTest::addColumn<QString>("pointer");
         QTest::addColumn<QString>("value"); // JSON; empty = remove
         QTest::addColumn<QString>("says");
-        QTest::newRow("missing id") << "/id" << "" << "mine.json: id: is missing";
-        QTest::newRow("missing point") << "/measures/3/points" << "" << "measures[3]";
-        QTest::newRow("kind") << "/measures/0/kind" << "\"angel\"" << "measures[0].kind: \"angel\" is none of: angle";
-        QTest::newRow("unknown landmark") << "/measures/1/points/0" << "\"lead_nose\"" << "measures[1].points[0]: \"lead_nose\" is no landmark";
-        QTest::newRow("number as text") << "/measures/1/targets/0/floor" << "\"8\"" << "measures[1].targets[0].floor: must be a number";
-        QTest::newRow("stage") << "/drills/2/stage" << "\"easy\"" << "drills[2].stage: \"easy\" is none of: shadow";
-        QTest::newRow("dose") << "/drills/2/dose/reps" << "2.5" << "drills[2].dose.reps: must be a whole number";
-        QTest::newRow("strength") << "/faults/3/causes/0/strength" << "" << "faults[3].causes[0].strength: is missing";
-        QTest::newRow("dangling") << "/faults/3/causes/0/fault" << "\"ghost\"" << "faults[3].causes[0]: no fault \"ghost\"";
-        QTest::newRow("position") << "/measures/2/at" << "\"jump\"" << "measures[2].at: no key position \"jump\"";
-        QTest::newRow("source") << "/measures/2/targets/0/source" << "\"rumour\"" << "is none of: model, literature";
-        QTest::newRow("list") << "/faults" << "{}" << "faults: must be a list";
-        QTest::newRow("format") << "/format" << "9" << "format 1, not 9";
-        QTest::newRow("open band") << "/measures/0/targets/0" << "{\"source\":\"coach\",\"floor\":1}" << "needs \"lo\", \"hi\" or both";
+        QTest::newRow("missing id") << "/id"
+                                    << ""
+                                    << "mine.json: id: is missing";
+        QTest::newRow("missing point") << "/measures/3/points"
+                                       << ""
+                                       << "measures[3]";
+        QTest::newRow("kind") << "/measures/0/kind"
+                              << "\"angel\""
+                              << "measures[0].kind: \"angel\" is none of: angle";
+        QTest::newRow("unknown landmark") << "/measures/1/points/0"
+                                          << "\"lead_nose\""
+                                          << "measures[1].points[0]: \"lead_nose\" is no landmark";
+        QTest::newRow("number as text") << "/measures/1/targets/0/floor"
+                                        << "\"8\""
+                                        << "measures[1].targets[0].floor: must be a number";
+        QTest::newRow("stage") << "/drills/2/stage"
+                               << "\"easy\""
+                               << "drills[2].stage: \"easy\" is none of: shadow";
+        QTest::newRow("dose") << "/drills/2/dose/reps"
+                              << "2.5"
+                              << "drills[2].dose.reps: must be a whole number";
+        QTest::newRow("strength") << "/faults/3/causes/0/strength"
+                                  << ""
+                                  << "faults[3].causes[0].strength: is missing";
+        QTest::newRow("dangling") << "/faults/3/causes/0/fault"
+                                  << "\"ghost\""
+                                  << "faults[3].causes[0]: no fault \"ghost\"";
+        QTest::newRow("position") << "/measures/2/at"
+                                  << "\"jump\""
+                                  << "measures[2].at: no key position \"jump\"";
+        QTest::newRow("source") << "/measures/2/targets/0/source"
+                                << "\"rumour\""
+                                << "is none of: model, literature";
+        QTest::newRow("list") << "/faults"
+                              << "{}"
+                              << "faults: must be a list";
+        QTest::newRow("format") << "/format"
+                                << "9"
+                                << "format 1, not 9";
+        QTest::newRow("open band") << "/measures/0/targets/0"
+                                   << "{\"source\":\"coach\",\"floor\":1}"
+                                   << "needs \"lo\", \"hi\" or both";
     }
     void errorsNameThePlace() {
         QFETCH(QString, pointer);
@@ -121,10 +151,12 @@ private slots:
     void singleMeasures() {
         const auto d = measureFromJson(R"({"kind":"angle","points":["left_hip","left_knee","left_ankle"]})");
         QVERIFY(d.ok() && d->kind == MeasureKind::angle && d->points.size() == 3);
-        QVERIFY(measureFromJson(R"({"kind":"angle","points":["left_hip"]})").error().what.find("needs 3 points") != std::string::npos);
+        QVERIFY(measureFromJson(R"({"kind":"angle","points":["left_hip"]})").error().what.find("needs 3 points") !=
+                std::string::npos);
         QVERIFY(measureFromJson(R"({"points":[]})").error().text().find("kind") != std::string::npos);
         QVERIFY(measureFromJson("{").error().what.find("not JSON") != std::string::npos);
-        QVERIFY(measureFromJson(R"({"kind":"lean","points":["left_hip","neck"],"direction":"across"})")->view == View::front);
+        QVERIFY(measureFromJson(R"({"kind":"lean","points":["left_hip","neck"],"direction":"across"})")->view ==
+                View::front);
     }
 };
 QTEST_GUILESS_MAIN(TestBlueprintJson)

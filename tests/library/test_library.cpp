@@ -4,13 +4,13 @@
 
 #include <QDir>
 #include <QFile>
-#include <QProcess>
 #include <QSqlDatabase>
 #include <QSqlQuery>
 #include <QTemporaryDir>
 #include <QTest>
 
 #include <csignal>
+#include <sys/stat.h>
 #include <sys/types.h>
 #include <sys/wait.h>
 #include <unistd.h>
@@ -90,10 +90,14 @@ private slots:
             expected.brief = someBrief();
             expected.takes[take] = someTake(take);
             expected.reps[rep] = {rep, take, 3, {{"a", {FrameIndex(1), std::nullopt}}, {"b", {FrameIndex(2), 0.004}}}};
-            expected.blocks[block] = {block, *dayFromIso("2026-11-02"), "drill", Stage::slow, {{true, false}, {false, true}}, "note"};
+            expected.blocks[block] = {block,       *dayFromIso("2026-11-02"),      "drill",
+                                      Stage::slow, {{true, false}, {false, true}}, "note"};
             expected.marks[take]["left_knee"][FrameIndex(1)] = {{1.25, -2.5}, 0.75, How::proxy};
-            QVERIFY(l->apply(caseId, {BriefEdit{{}, Brief{}, expected.brief}, TakeEdit{take, {}, expected.takes[take]}, RepEdit{rep, {}, expected.reps[rep]},
-                                      BlockEdit{block, {}, expected.blocks[block]}, MarkEdit{{take, FrameIndex(1), "left_knee"}, {}, expected.marks[take]["left_knee"][FrameIndex(1)]}}));
+            QVERIFY(l->apply(
+                caseId,
+                {BriefEdit{{}, Brief{}, expected.brief}, TakeEdit{take, {}, expected.takes[take]},
+                 RepEdit{rep, {}, expected.reps[rep]}, BlockEdit{block, {}, expected.blocks[block]},
+                 MarkEdit{{take, FrameIndex(1), "left_knee"}, {}, expected.marks[take]["left_knee"][FrameIndex(1)]}}));
         }
         auto l = Library::open(folder());
         QVERIFY(l.ok());
@@ -146,19 +150,35 @@ private slots:
         QCOMPARE(l->load(c)->marks.at(take).at("left_shoulder").size(), std::size_t(4000));
     }
     void writeProtected() {
-        { fresh(); }
-        execute(QString::fromStdString((folder() / "library.sqlite").string()), "PRAGMA journal_mode = DELETE");
-        // A read-only file stops root only through SQLite itself: the folder is made unwritable by a stand-in, query_only.
-        auto l = Library::open(folder());
-        QVERIFY(l.ok());
-        const Id c = *(*l)->addCase("x", Brief{});
-        QProcess::execute("chattr", {"+i", QString::fromStdString((folder() / "library.sqlite").string())});
-        const auto s = (*l)->apply(c, {BriefEdit{{}, Brief{}, someBrief()}});
-        QProcess::execute("chattr", {"-i", QString::fromStdString((folder() / "library.sqlite").string())});
-        if (s.ok())
-            QVERIFY((*l)->load(c)->brief == someBrief()); // chattr is not allowed everywhere; then it simply worked
-        else
-            QVERIFY(s.error().text().find("as it was before") != std::string::npos);
+        Id c = 0;
+        {
+            auto l = fresh();
+            c = *l->addCase("x", someBrief());
+        }
+        // Root may write anywhere, so a child that is nobody tries. It answers by its exit code.
+        for (const auto& [path, mode] : {std::pair{m_dir->path().toStdString(), 0755u},
+                                         {folder().string(), 0555u},
+                                         {(folder() / "library.sqlite").string(), 0444u}})
+            QVERIFY(::chmod(path.c_str(), mode) == 0);
+        const pid_t child = fork();
+        if (child == 0) {
+            if (::getuid() == 0 && ::setuid(65534) != 0)
+                _exit(10);
+            auto l = Library::open(folder());
+            std::string text = l ? std::string() : l.error().text();
+            if (l) {
+                const auto s = (*l)->apply(c, {BriefEdit{{}, someBrief(), Brief{}}});
+                text = s ? std::string() : s.error().text();
+            }
+            _exit(text.empty() ? 11 : text.find("write-protected") == std::string::npos ? 12 : 0);
+        }
+        int status = 0;
+        ::waitpid(child, &status, 0);
+        QVERIFY(WIFEXITED(status));
+        QCOMPARE(WEXITSTATUS(status), 0); // 11: it was written all the same; 12: the words are not clear
+        ::chmod(folder().c_str(), 0755);
+        ::chmod((folder() / "library.sqlite").c_str(), 0644);
+        QVERIFY((*Library::open(folder()))->load(c)->brief == someBrief()); // untouched
     }
     void aNewerLibraryIsRefused() {
         { fresh(); }
@@ -175,7 +195,8 @@ private slots:
         QVERIFY(garbage.open(QIODevice::WriteOnly));
         garbage.write(QByteArray("garbage").repeated(1000));
         garbage.close();
-        QVERIFY2(Library::open(folder()).error().what.find("damaged or is no library") != std::string::npos, Library::open(folder()).error().text().c_str());
+        QVERIFY2(Library::open(folder()).error().what.find("damaged or is no library") != std::string::npos,
+                 Library::open(folder()).error().text().c_str());
         QVERIFY(!Library::create(folder())); // and it is not written over
         QFile again(garbage.fileName());
         QVERIFY(again.open(QIODevice::ReadOnly));
@@ -183,7 +204,9 @@ private slots:
         execute(m_dir->path() + "/other.sqlite", "CREATE TABLE t (x)");
         QDir().mkpath(m_dir->path() + "/other");
         QFile::rename(m_dir->path() + "/other.sqlite", m_dir->path() + "/other/library.sqlite");
-        QVERIFY(Library::open((m_dir->path() + "/other").toStdString()).error().what.find("not a library of Riflesso") != std::string::npos);
+        QVERIFY(
+            Library::open((m_dir->path() + "/other").toStdString()).error().what.find("not a library of Riflesso") !=
+            std::string::npos);
         QVERIFY(!Library::create("/proc/no-such-place"));
     }
     void damagedRowsAreNamed() {
@@ -194,7 +217,8 @@ private slots:
             const Id take = l->freshId();
             QVERIFY(l->apply(c, {TakeEdit{take, {}, someTake(take)}}));
         }
-        execute(QString::fromStdString((folder() / "library.sqlite").string()), "UPDATE takes SET body = '{\"title\": 3}'");
+        execute(QString::fromStdString((folder() / "library.sqlite").string()),
+                "UPDATE takes SET body = '{\"title\": 3}'");
         const auto data = (*Library::open(folder()))->load(c);
         QVERIFY(!data);
         QVERIFY2(data.error().text().find("title") != std::string::npos, data.error().text().c_str());
@@ -233,7 +257,8 @@ private slots:
             if (child == 0) {
                 auto mine = Library::open(folder());
                 for (int f = start; mine; ++f) {
-                    if (!(*mine)->apply(c, {MarkEdit{{take, FrameIndex(f), "head"}, {}, Mark{{double(f), 0}, 1, How::hand}}}))
+                    if (!(*mine)->apply(
+                            c, {MarkEdit{{take, FrameIndex(f), "head"}, {}, Mark{{double(f), 0}, 1, How::hand}}}))
                         _exit(2);
                     if (write(channel[1], &f, sizeof f) != sizeof f)
                         _exit(3);

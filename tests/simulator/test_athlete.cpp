@@ -9,7 +9,9 @@
 using namespace riflesso;
 
 namespace {
-double distance(const Joints& j, const char* a, const char* b) { return (j.at.at(a) - j.at.at(b)).norm(); }
+double distance(const Joints& j, const char* a, const char* b) {
+    return (j.at.at(a) - j.at.at(b)).norm();
+}
 double angle3(const Joints& j, const char* a, const char* v, const char* c) {
     const Eigen::Vector3d p = (j.at.at(a) - j.at.at(v)).normalized(), q = (j.at.at(c) - j.at.at(v)).normalized();
     return std::acos(std::clamp(p.dot(q), -1.0, 1.0)) * 180 / M_PI;
@@ -49,7 +51,8 @@ private slots:
         const LungeRep rep(m_athlete, {}, 1.0, 5);
         const double dt = 1.0 / 480;
         for (double t = dt; t < rep.duration() - dt; t += dt) {
-            const auto a = m_athlete.joints(rep.pose(t - dt)), b = m_athlete.joints(rep.pose(t)), c = m_athlete.joints(rep.pose(t + dt));
+            const auto a = m_athlete.joints(rep.pose(t - dt)), b = m_athlete.joints(rep.pose(t)),
+                       c = m_athlete.joints(rep.pose(t + dt));
             for (const char* p : {"right_hand", "right_knee", "neck", "left_hip"}) {
                 QVERIFY((b.at.at(p) - a.at.at(p)).norm() / dt < 9.0); // m/s: nobody is quicker
                 QVERIFY((a.at.at(p) - 2 * b.at.at(p) + c.at.at(p)).norm() / dt / dt < 400);
@@ -79,7 +82,9 @@ private slots:
         QCOMPARE(keys(f).at("foot_leaves"), keys(none).at("foot_leaves"));
         f = {};
         f.rearKneeBent = 0.05;
-        QVERIFY(angle3(pose(none, "heel_lands"), "left_hip", "left_knee", "left_ankle") - angle3(pose(f, "heel_lands"), "left_hip", "left_knee", "left_ankle") > 12);
+        QVERIFY(angle3(pose(none, "heel_lands"), "left_hip", "left_knee", "left_ankle") -
+                    angle3(pose(f, "heel_lands"), "left_hip", "left_knee", "left_ankle") >
+                12);
         f = {};
         f.trunkFalls = 15;
         const auto leanOf = [](const Joints& j) {
@@ -87,14 +92,16 @@ private slots:
             return std::atan2(t.x(), t.y()) * 180 / M_PI;
         };
         QVERIFY(std::abs(leanOf(pose(f, "lunge_held")) - leanOf(pose(none, "lunge_held")) - 15) < 0.5);
-        QVERIFY(std::abs(leanOf(pose(f, "on_guard")) - leanOf(pose(none, "on_guard"))) < 0.01); // only where it is injected
+        QVERIFY(std::abs(leanOf(pose(f, "on_guard")) - leanOf(pose(none, "on_guard"))) <
+                0.01); // only where it is injected
         f = {};
         f.guardNarrow = 0.15;
         QVERIFY(pose(none, "on_guard").at.at("right_ankle").x() - pose(f, "on_guard").at.at("right_ankle").x() > 0.14);
         f = {};
         f.kneeBeyondToe = 0.25;
         QVERIFY(pose(f, "lunge_held").at.at("right_knee").x() - pose(f, "lunge_held").at.at("right_toe").x() >
-                pose(none, "lunge_held").at.at("right_knee").x() - pose(none, "lunge_held").at.at("right_toe").x() + 0.1);
+                pose(none, "lunge_held").at.at("right_knee").x() - pose(none, "lunge_held").at.at("right_toe").x() +
+                    0.1);
         f = {};
         f.slowRecovery = 0.3;
         QVERIFY(std::abs(keys(f).at("back_on_guard") - keys(none).at("back_on_guard") - 0.3) < 1e-9);

@@ -114,7 +114,8 @@ private slots:
         const Renderer clean(r.camera, r.outfit);
         r.camera.noise = 2;
         const Renderer noisy(r.camera, r.outfit);
-        const Picture a = clean.frame(0.2, bodyAt, 1), b = noisy.frame(0.2, bodyAt, 1), again = noisy.frame(0.2, bodyAt, 1);
+        const Picture a = clean.frame(0.2, bodyAt, 1), b = noisy.frame(0.2, bodyAt, 1),
+                      again = noisy.frame(0.2, bodyAt, 1);
         QVERIFY(b.pixels == again.pixels); // the seed fixes the noise
         double sum = 0, square = 0;
         int n = 0;

@@ -18,7 +18,8 @@ inline bool copyDemo(const QString& folder) {
     bool ok = QFile::copy(QString(RIFLESSO_DEMO_DIR) + "/library.sqlite", folder + "/library.sqlite");
     for (const char* wal : {"-wal"}) // changes not folded in yet
         if (QFile::exists(QString(RIFLESSO_DEMO_DIR) + "/library.sqlite" + wal))
-            ok = ok && QFile::copy(QString(RIFLESSO_DEMO_DIR) + "/library.sqlite" + wal, folder + "/library.sqlite" + wal);
+            ok = ok &&
+                 QFile::copy(QString(RIFLESSO_DEMO_DIR) + "/library.sqlite" + wal, folder + "/library.sqlite" + wal);
     for (const QString& film : QDir(QString(RIFLESSO_DEMO_DIR) + "/media").entryList(QDir::Files))
         ok = ok && QFile::copy(QString(RIFLESSO_DEMO_DIR) + "/media/" + film, folder + "/media/" + film);
     return ok;
@@ -40,7 +41,8 @@ inline Eye lookAt(const QString& film, const QString& position) {
     QFile p(films.filePath(pegs.front())), m(films.filePath(marks.front()));
     if (!p.open(QIODevice::ReadOnly) || !m.open(QIODevice::ReadOnly))
         return eye;
-    const auto first = QJsonDocument::fromJson(p.readAll()).object()["reps"].toArray()[0].toObject()["positions"].toObject();
+    const auto first =
+        QJsonDocument::fromJson(p.readAll()).object()["reps"].toArray()[0].toObject()["positions"].toObject();
     for (auto it = first.begin(); it != first.end(); ++it)
         eye.positions[it.key()] = it.value().toInt();
     for (const auto& line : QString(m.readAll()).split('\n')) {

@@ -12,9 +12,11 @@
 namespace riflesso::test {
 
 /// Writes \p input to the script's standard input; the script prints one JSON object.
-inline QJsonObject runReference(const QString& script, const QByteArray& input = {}, const QStringList& arguments = {}) {
+inline QJsonObject runReference(const QString& script, const QByteArray& input = {},
+                                const QStringList& arguments = {}) {
     QProcess process;
-    process.start("/usr/bin/python3", QStringList{QString(RIFLESSO_SOURCE_DIR) + "/tests/references/" + script} + arguments);
+    process.start("/usr/bin/python3",
+                  QStringList{QString(RIFLESSO_SOURCE_DIR) + "/tests/references/" + script} + arguments);
     process.write(input);
     process.closeWriteChannel();
     if (!process.waitForFinished(60000) || process.exitCode() != 0) {

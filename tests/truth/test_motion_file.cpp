@@ -56,12 +56,15 @@ private slots:
         const auto expected = test::numbers(m_reference["knee"]), rate = test::numbers(m_reference["rate"]);
         QCOMPARE(s.size(), expected.size());
         for (std::size_t i = 0; i < s.size(); ++i) {
-            QVERIFY2(std::abs(s[i].value - expected[i]) < 1e-3, qPrintable(QString("%1: %2 against %3").arg(i).arg(s[i].value).arg(expected[i])));
-            QVERIFY2(std::abs(s[i].rate - rate[i]) < 0.2, qPrintable(QString("%1: %2 against %3").arg(i).arg(s[i].rate).arg(rate[i])));
+            QVERIFY2(std::abs(s[i].value - expected[i]) < 1e-3,
+                     qPrintable(QString("%1: %2 against %3").arg(i).arg(s[i].value).arg(expected[i])));
+            QVERIFY2(std::abs(s[i].rate - rate[i]) < 0.2,
+                     qPrintable(QString("%1: %2 against %3").arg(i).arg(s[i].rate).arg(rate[i])));
         }
     }
     void shankLean() {
-        const auto s = run(R"({"kind":"lean","points":["left_ankle","left_knee"],"direction":"forward"})", Hertz(kCutoff));
+        const auto s =
+            run(R"({"kind":"lean","points":["left_ankle","left_knee"],"direction":"forward"})", Hertz(kCutoff));
         const auto expected = test::numbers(m_reference["shank_lean"]);
         QCOMPARE(s.size(), expected.size());
         for (std::size_t i = 0; i < s.size(); ++i)

@@ -21,7 +21,7 @@ using namespace riflesso;
 namespace {
 
 struct Truth {
-    std::map<LandmarkName, std::vector<Pixel>> at; // by frame
+    std::map<LandmarkName, std::vector<Pixel>> at;  // by frame
     std::vector<std::map<PositionId, double>> reps; // exact frames of the key positions
 };
 
@@ -77,7 +77,9 @@ MeasureDefinition angle(const Joint& joint, const PositionId& at) {
 }
 
 double trueAngle(const Truth& t, const Joint& j, double frame) {
-    return includedAngle(truePlace(t, j.points[0], frame), truePlace(t, j.points[1], frame), truePlace(t, j.points[2], frame)).value;
+    return includedAngle(truePlace(t, j.points[0], frame), truePlace(t, j.points[1], frame),
+                         truePlace(t, j.points[2], frame))
+        .value;
 }
 
 } // namespace
@@ -110,11 +112,16 @@ private slots:
                 for (std::size_t r = 0; r < reps.size(); ++r)
                     for (const auto& [position, placed] : reps[r]->positions)
                         for (const auto& joint : kJoints) {
-                            const auto v = evaluate(angle(joint, position), *m_analysis.motions.at(id), reps[r]->positions, setupOf(take));
+                            const auto v = evaluate(angle(joint, position), *m_analysis.motions.at(id),
+                                                    reps[r]->positions, setupOf(take));
                             QVERIFY(!v.refused);
                             const double miss = std::abs(v.value - trueAngle(t, joint, t.reps[r].at(position)));
                             worst = std::max(worst, miss);
-                            QVERIFY2(miss < 3.0, qPrintable(QString("%1 rep %2 %3 %4: %5°").arg(film).arg(r + 1).arg(position.c_str(), joint.name).arg(miss)));
+                            QVERIFY2(miss < 3.0, qPrintable(QString("%1 rep %2 %3 %4: %5°")
+                                                                .arg(film)
+                                                                .arg(r + 1)
+                                                                .arg(position.c_str(), joint.name)
+                                                                .arg(miss)));
                             ++checked;
                         }
             }
@@ -143,7 +150,8 @@ private slots:
                     if (!tracks.contains(name))
                         for (int f = std::max(0, first); f <= last; ++f) {
                             const Pixel p = t.at.at(name)[static_cast<std::size_t>(f)];
-                            tracks[name][FrameIndex(f)] = {{p.x + normal(random), p.y + normal(random)}, 1.5, How::hand};
+                            tracks[name][FrameIndex(f)] = {
+                                {p.x + normal(random), p.y + normal(random)}, 1.5, How::hand};
                         }
             const Motion motion = toMotion(tracks, time);
             Positions positions;
@@ -151,10 +159,12 @@ private slots:
                 positions[id] = {FrameIndex(static_cast<int>(std::lround(frame))), std::nullopt};
             for (const auto& [id, placed] : positions)
                 for (const auto& joint : kJoints) {
-                    const auto v = evaluate(angle(joint, id), motion, positions, {View::side, Facing::left, Side::right});
+                    const auto v =
+                        evaluate(angle(joint, id), motion, positions, {View::side, Facing::left, Side::right});
                     QVERIFY(!v.refused);
                     const double miss = std::abs(v.value - trueAngle(t, joint, t.reps[r].at(id)));
-                    for (const std::string& key : {std::string("all"), std::string(joint.name), std::string("at ") + id}) {
+                    for (const std::string& key :
+                         {std::string("all"), std::string(joint.name), std::string("at ") + id}) {
                         by[key][0] += miss <= v.u;
                         by[key][1] += miss <= 2 * v.u;
                         ++by[key][2];
@@ -162,7 +172,8 @@ private slots:
                 }
         }
         for (const auto& [key, n] : by)
-            qInfo("%-18s within u %.1f %%, within 2u %.1f %% of %d", key.c_str(), 100.0 * n[0] / n[2], 100.0 * n[1] / n[2], n[2]);
+            qInfo("%-18s within u %.1f %%, within 2u %.1f %% of %d", key.c_str(), 100.0 * n[0] / n[2],
+                  100.0 * n[1] / n[2], n[2]);
         const double one = double(by["all"][0]) / by["all"][2], two = double(by["all"][1]) / by["all"][2];
         QVERIFY2(one > 0.64 && one < 0.76, qPrintable(QString::number(one)));
         QVERIFY2(two > 0.935 && two < 0.985, qPrintable(QString::number(two)));
@@ -184,12 +195,14 @@ private slots:
         };
         QVERIFY(rank("hand_late") < rank("trunk_falls"));
         QVERIFY(rank("trunk_falls") < 99 && rank("rear_leg_soft") < 99);
-        QVERIFY(std::find(j.expectedToFollow.begin(), j.expectedToFollow.end(), "trunk_falls") != j.expectedToFollow.end());
+        QVERIFY(std::find(j.expectedToFollow.begin(), j.expectedToFollow.end(), "trunk_falls") !=
+                j.expectedToFollow.end());
         QCOMPARE(j.focus.front(), std::string("hand_late"));
     }
     void nothingElseIsCalledOutside() {
         // Measures that the three injected faults move; everything else must not be called outside.
-        const std::set<std::string> injected = {"hand_lead", "hand_start", "hand_ahead", "land_trunk", "held_trunk", "rear_knee", "lunge_length"};
+        const std::set<std::string> injected = {"hand_lead",  "hand_start", "hand_ahead",  "land_trunk",
+                                                "held_trunk", "rear_knee",  "lunge_length"};
         int judged = 0;
         for (const auto& d : m_analysis.deviations) {
             judged += d.judged;
@@ -198,7 +211,8 @@ private slots:
         }
         QVERIFY(judged >= 16);
         for (const auto& f : m_analysis.judgement.findings)
-            QVERIFY2((std::set<std::string>{"hand_late", "trunk_falls", "rear_leg_soft"}.contains(f.fault)), f.fault.c_str());
+            QVERIFY2((std::set<std::string>{"hand_late", "trunk_falls", "rear_leg_soft"}.contains(f.fault)),
+                     f.fault.c_str());
         for (const char* must : {"hand_lead", "hand_start", "land_trunk", "held_trunk", "rear_knee"})
             QVERIFY2(m_analysis.deviation(must)->verdict.decision == Decision::outside, must);
     }
@@ -234,7 +248,8 @@ private slots:
         for (const auto& rep : take.reps()) {
             Rep x{id, 500, static_cast<int>(id - 500), {}};
             for (const auto& [position, t] : rep.rep.keyTimes())
-                x.positions[position] = {FrameIndex(static_cast<int>(std::lround((rep.start + t) * 120))), std::nullopt};
+                x.positions[position] = {FrameIndex(static_cast<int>(std::lround((rep.start + t) * 120))),
+                                         std::nullopt};
             data.reps[id++] = x;
         }
         const auto a = analyse(data, m_blueprint, *dayFromIso("2026-11-23"));

@@ -15,7 +15,8 @@ MeasureDefinition measure(const std::string& id, const std::string& at) {
     return d;
 }
 
-Fault fault(const std::string& id, const std::string& phase, std::vector<Indicator> indicators, std::vector<Cause> causes = {}) {
+Fault fault(const std::string& id, const std::string& phase, std::vector<Indicator> indicators,
+            std::vector<Cause> causes = {}) {
     Fault f;
     f.id = f.name = id;
     f.phase = phase;
@@ -29,9 +30,14 @@ Fault fault(const std::string& id, const std::string& phase, std::vector<Indicat
 Blueprint chain() {
     Blueprint b;
     b.positions = {{"p0", "", ""}, {"p1", "", ""}, {"p2", "", ""}};
-    b.measures = {{measure("turn", "p0"), {}, "", ""}, {measure("arm", "p1"), {}, "", ""}, {measure("ball", "p2"), {}, "", ""}, {measure("grip", "p0"), {}, "", ""}};
-    b.faults = {fault("late_turn", "p0", {{"turn", Deviance::low, 1.0}}), fault("blocked_arm", "p1", {{"arm", Deviance::high, 0.9}}, {{"late_turn", 0.8}}),
-                fault("short_ball", "p2", {{"ball", Deviance::low, 1.0}}, {{"blocked_arm", 0.5}, {"late_turn", 0.1}}), fault("loose_grip", "p0", {{"grip", Deviance::high, 1.0}})};
+    b.measures = {{measure("turn", "p0"), {}, "", ""},
+                  {measure("arm", "p1"), {}, "", ""},
+                  {measure("ball", "p2"), {}, "", ""},
+                  {measure("grip", "p0"), {}, "", ""}};
+    b.faults = {fault("late_turn", "p0", {{"turn", Deviance::low, 1.0}}),
+                fault("blocked_arm", "p1", {{"arm", Deviance::high, 0.9}}, {{"late_turn", 0.8}}),
+                fault("short_ball", "p2", {{"ball", Deviance::low, 1.0}}, {{"blocked_arm", 0.5}, {"late_turn", 0.1}}),
+                fault("loose_grip", "p0", {{"grip", Deviance::high, 1.0}})};
     return b;
 }
 
@@ -64,7 +70,8 @@ class TestJudge : public QObject {
 private slots:
     void theCauseComesBeforeItsConsequence() {
         // The consequence is the more severe of the two, and still not what to work on.
-        const auto j = judge(chain(), {deviation("turn", -1.2), deviation("arm", 1.5), deviation("ball", 0), deviation("grip", 0)});
+        const auto j = judge(
+            chain(), {deviation("turn", -1.2), deviation("arm", 1.5), deviation("ball", 0), deviation("grip", 0)});
         QCOMPARE(j.findings.size(), std::size_t(2));
         QCOMPARE(j.findings[0].fault, std::string("late_turn"));
         QVERIFY((j.focus == std::vector<std::string>{"late_turn"}));
@@ -78,7 +85,8 @@ private slots:
         QCOMPARE(pathStrength(b, "loose_grip", "short_ball"), 0.0);
     }
     void thePartsMakeTheScore() {
-        const auto j = judge(chain(), {deviation("turn", -2), deviation("arm", 1), deviation("ball", -3), deviation("grip", 0)});
+        const auto j =
+            judge(chain(), {deviation("turn", -2), deviation("arm", 1), deviation("ball", -3), deviation("grip", 0)});
         const Finding* f = find(j, "late_turn");
         QVERIFY(f);
         QCOMPARE(f->parts.ownSeverity, 2.0);
@@ -119,9 +127,11 @@ private slots:
         QVERIFY(j.findings[0].reason.find("safety") != std::string::npos);
     }
     void atMostTwoUnrelatedThings() {
-        const auto j = judge(chain(), {deviation("turn", -3), deviation("arm", 2), deviation("ball", -2), deviation("grip", 1)});
+        const auto j =
+            judge(chain(), {deviation("turn", -3), deviation("arm", 2), deviation("ball", -2), deviation("grip", 1)});
         QVERIFY((j.focus == std::vector<std::string>{"late_turn", "loose_grip"}));
-        QVERIFY(std::find(j.expectedToFollow.begin(), j.expectedToFollow.end(), "short_ball") != j.expectedToFollow.end());
+        QVERIFY(std::find(j.expectedToFollow.begin(), j.expectedToFollow.end(), "short_ball") !=
+                j.expectedToFollow.end());
     }
     void strengthsEarlyFirstAndWithMargin() {
         auto edge = deviation("grip", 0);
@@ -135,7 +145,8 @@ private slots:
         Deviation missing;
         missing.measure = "turn";
         const auto j = judge(chain(), {missing});
-        QVERIFY(j.findings.empty() && j.possible.empty() && j.focus.empty() && j.strengths.empty() && j.undecided.empty());
+        QVERIFY(j.findings.empty() && j.possible.empty() && j.focus.empty() && j.strengths.empty() &&
+                j.undecided.empty());
     }
 };
 QTEST_GUILESS_MAIN(TestJudge)

@@ -9,7 +9,8 @@ using namespace riflesso;
 
 namespace {
 
-MeasureDefinition of(MeasureKind kind, std::initializer_list<const char*> points, std::optional<Direction> direction = {}) {
+MeasureDefinition of(MeasureKind kind, std::initializer_list<const char*> points,
+                     std::optional<Direction> direction = {}) {
     MeasureDefinition d;
     d.id = "m";
     d.kind = kind;
@@ -30,8 +31,9 @@ Motion still(const Places& places, double sigma, int frame = 0, int frames = 60)
     return toMotion(tracks, Timebase::constant(frames, Hertz(120)));
 }
 
-const Places kLeg = {{"left_hip", {300, 200}}, {"left_knee", {340, 310}}, {"left_ankle", {300, 420}}, {"right_hip", {290, 205}},
-                     {"neck", {330, 60}},      {"head", {335, 20}},       {"left_toe", {360, 435}}};
+const Places kLeg = {{"left_hip", {300, 200}},  {"left_knee", {340, 310}}, {"left_ankle", {300, 420}},
+                     {"right_hip", {290, 205}}, {"neck", {330, 60}},       {"head", {335, 20}},
+                     {"left_toe", {360, 435}}};
 
 } // namespace
 
@@ -68,7 +70,8 @@ private slots:
         const double included = at(knee);
         knee.reading = AngleReading::flexion;
         QVERIFY(std::abs(at(knee) + included - 180) < 1e-12);
-        QVERIFY(std::abs(at(of(MeasureKind::lean, {"lead_hip", "neck"}, Direction::forward)) - std::atan2(30, 140) * 180 / M_PI) < 1e-9);
+        QVERIFY(std::abs(at(of(MeasureKind::lean, {"lead_hip", "neck"}, Direction::forward)) -
+                         std::atan2(30, 140) * 180 / M_PI) < 1e-9);
         QVERIFY(std::abs(at(of(MeasureKind::ratio, {"lead_hip", "lead_knee", "lead_knee", "lead_ankle"})) - 1) < 1e-12);
         QCOMPARE(at(of(MeasureKind::offset, {"lead_toe", "lead_ankle"}, Direction::forward)), 60.0);
         QCOMPARE(at(of(MeasureKind::offset, {"neck", "lead_hip"}, Direction::up)), 140.0);
@@ -77,14 +80,16 @@ private slots:
         order.per = {*pointFromText("lead_hip"), *pointFromText("lead_knee")};
         QVERIFY(std::abs(at(order) - 40 / std::hypot(40, 110)) < 1e-12);
         // The middle of two landmarks.
-        QVERIFY(std::abs(at(of(MeasureKind::offset, {"lead_hip+rear_hip", "lead_ankle"}, Direction::forward)) + 5) < 1e-12);
+        QVERIFY(std::abs(at(of(MeasureKind::offset, {"lead_hip+rear_hip", "lead_ankle"}, Direction::forward)) + 5) <
+                1e-12);
     }
     void leftHandersAreMirrored() {
         // The mirrored picture of a left-hander gives what the right-hander gives.
         Places other;
         for (const auto& [name, p] : kLeg)
             other[mirrored(name)] = {1280 - p.x, p.y};
-        for (const auto& d : {of(MeasureKind::angle, {"lead_hip", "lead_knee", "lead_ankle"}), of(MeasureKind::lean, {"lead_hip", "neck"}, Direction::forward),
+        for (const auto& d : {of(MeasureKind::angle, {"lead_hip", "lead_knee", "lead_ankle"}),
+                              of(MeasureKind::lean, {"lead_hip", "neck"}, Direction::forward),
                               of(MeasureKind::order, {"lead_knee", "lead_hip"}, Direction::forward)}) {
             const double a = readAt(d, still(kLeg, 1), FrameIndex(0), {View::side, Facing::right, Side::left})->value;
             const double b = readAt(d, still(other, 1), FrameIndex(0), {View::side, Facing::left, Side::right})->value;
@@ -102,12 +107,13 @@ private slots:
         QFETCH(int, which);
         auto perOffset = of(MeasureKind::offset, {"lead_knee", "lead_toe"}, Direction::forward);
         perOffset.per = {*pointFromText("lead_knee"), *pointFromText("lead_ankle")};
-        const MeasureDefinition all[] = {of(MeasureKind::angle, {"lead_hip", "lead_knee", "lead_ankle"}),
-                                         of(MeasureKind::lean, {"lead_hip+rear_hip", "neck"}, Direction::forward),
-                                         of(MeasureKind::ratio, {"head", "neck", "lead_knee", "lead_ankle"}),
-                                         perOffset,
-                                         of(MeasureKind::order, {"lead_knee", "lead_hip"}, Direction::forward),
-                                         of(MeasureKind::ratio, {"lead_hip", "lead_ankle", "lead_hip", "lead_knee"})}; // a shared landmark
+        const MeasureDefinition all[] = {
+            of(MeasureKind::angle, {"lead_hip", "lead_knee", "lead_ankle"}),
+            of(MeasureKind::lean, {"lead_hip+rear_hip", "neck"}, Direction::forward),
+            of(MeasureKind::ratio, {"head", "neck", "lead_knee", "lead_ankle"}),
+            perOffset,
+            of(MeasureKind::order, {"lead_knee", "lead_hip"}, Direction::forward),
+            of(MeasureKind::ratio, {"lead_hip", "lead_ankle", "lead_hip", "lead_knee"})}; // a shared landmark
         const auto& d = all[which];
         const ViewSetup setup{View::side, Facing::right, Side::left};
         constexpr double kSigma = 1.5;
@@ -126,7 +132,8 @@ private slots:
             square += v * v;
         }
         const double sd = std::sqrt(square / kDraws - sum / kDraws * sum / kDraws);
-        QVERIFY2(std::abs(stated->u / sd - 1) < 0.04, qPrintable(QString("stated %1, drawn %2").arg(stated->u).arg(sd)));
+        QVERIFY2(std::abs(stated->u / sd - 1) < 0.04,
+                 qPrintable(QString("stated %1, drawn %2").arg(stated->u).arg(sd)));
     }
     void theInstantCounts() {
         // The shank turns at a known rate: u holds rate × period/√12.
@@ -136,19 +143,22 @@ private slots:
             const double a = rate * (f - 30) / 120.0 * M_PI / 180;
             tracks["left_hip"][FrameIndex(f)] = {{300, 200}, 0.2, How::hand};
             tracks["left_knee"][FrameIndex(f)] = {{300, 320}, 0.2, How::hand};
-            tracks["left_ankle"][FrameIndex(f)] = {{300 + 120 * std::sin(a + 1), 320 + 120 * std::cos(a + 1)}, 0.2, How::hand};
+            tracks["left_ankle"][FrameIndex(f)] = {
+                {300 + 120 * std::sin(a + 1), 320 + 120 * std::cos(a + 1)}, 0.2, How::hand};
         }
         MotionOptions none;
         none.cutoff = CutoffNone{};
         const Motion m = toMotion(tracks, Timebase::constant(60, Hertz(120)), none);
-        const auto v = evaluate(of(MeasureKind::angle, {"lead_hip", "lead_knee", "lead_ankle"}), m, {{"here", {FrameIndex(30), {}}}}, {View::side, Facing::right, Side::left});
+        const auto v = evaluate(of(MeasureKind::angle, {"lead_hip", "lead_knee", "lead_ankle"}), m,
+                                {{"here", {FrameIndex(30), {}}}}, {View::side, Facing::right, Side::left});
         QVERIFY(!v.refused);
         QVERIFY(std::abs(std::abs(v.rate) - rate) < 5);
         QVERIFY(std::abs(v.uTime - rate / 120 / std::sqrt(12.0)) < 0.05);
         QVERIFY(std::abs(v.u - std::hypot(v.uMarks, v.uTime)) < 1e-12);
         QCOMPARE(v.frames.front().value, 30);
         // A position that is surer, or less sure, than its frame says so.
-        const auto sure = evaluate(of(MeasureKind::angle, {"lead_hip", "lead_knee", "lead_ankle"}), m, {{"here", {FrameIndex(30), 0.0001}}}, {View::side, Facing::right, Side::left});
+        const auto sure = evaluate(of(MeasureKind::angle, {"lead_hip", "lead_knee", "lead_ankle"}), m,
+                                   {{"here", {FrameIndex(30), 0.0001}}}, {View::side, Facing::right, Side::left});
         QVERIFY(std::abs(sure.uTime - rate * 0.0001) < 0.01);
     }
     void sparseMarksBoundTheRate() {
@@ -194,7 +204,8 @@ private slots:
         const Positions here = {{"here", {FrameIndex(0), {}}}};
         QVERIFY(reason(knee, {}, side).find("not placed") != std::string::npos);
         QVERIFY(reason(knee, here, {View::front, Facing::camera, Side::left}).find("side view") != std::string::npos);
-        QVERIFY(reason(of(MeasureKind::angle, {"lead_hip", "lead_elbow", "lead_ankle"}), here, side).find("left elbow is not marked") != std::string::npos);
+        QVERIFY(reason(of(MeasureKind::angle, {"lead_hip", "lead_elbow", "lead_ankle"}), here, side)
+                    .find("left elbow is not marked") != std::string::npos);
         QVERIFY(reason(knee, {{"here", {FrameIndex(3), {}}}}, side).find("not marked") != std::string::npos);
         QVERIFY(reason(of(MeasureKind::angle, {"lead_hip"}), here, side).find("needs 3 points") != std::string::npos);
         Places same = kLeg;
@@ -211,12 +222,16 @@ private slots:
         }
         MotionOptions none;
         none.cutoff = CutoffNone{};
-        const auto s = series(of(MeasureKind::offset, {"neck", "left_hip"}, Direction::forward), toMotion(tracks, Timebase::constant(40, Hertz(100)), none), {});
+        const auto s = series(of(MeasureKind::offset, {"neck", "left_hip"}, Direction::forward),
+                              toMotion(tracks, Timebase::constant(40, Hertz(100)), none), {});
         QCOMPARE(s.size(), std::size_t(40));
         for (const auto& x : s)
             QVERIFY(std::abs(x.rate - 200) < 1e-9); // 2 px a frame at 100 Hz
-        QVERIFY(series(of(MeasureKind::interval, {}), toMotion(tracks, Timebase::constant(40, Hertz(100))), {}).empty());
-        QVERIFY(series(of(MeasureKind::offset, {"head", "left_hip"}, Direction::forward), toMotion(tracks, Timebase::constant(40, Hertz(100))), {}).empty());
+        QVERIFY(
+            series(of(MeasureKind::interval, {}), toMotion(tracks, Timebase::constant(40, Hertz(100))), {}).empty());
+        QVERIFY(series(of(MeasureKind::offset, {"head", "left_hip"}, Direction::forward),
+                       toMotion(tracks, Timebase::constant(40, Hertz(100))), {})
+                    .empty());
     }
 };
 QTEST_GUILESS_MAIN(TestEvaluate)

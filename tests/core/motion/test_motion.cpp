@@ -8,7 +8,9 @@
 using namespace riflesso;
 
 namespace {
-Pixel path(double t) { return {400 + 150 * std::sin(2 * M_PI * 1.2 * t), 300 + 60 * std::cos(2 * M_PI * 2.0 * t)}; }
+Pixel path(double t) {
+    return {400 + 150 * std::sin(2 * M_PI * 1.2 * t), 300 + 60 * std::cos(2 * M_PI * 2.0 * t)};
+}
 
 TrackSet noisy(int frames, double rate, double sigma, unsigned seed) {
     std::mt19937 random(seed);
@@ -114,7 +116,8 @@ private slots:
         std::mt19937 random(4);
         std::normal_distribution<double> normal(0, 0.5);
         for (int i = 0; i < 200; ++i)
-            tracks["head"][FrameIndex(i)] = {{100.0 + (i >= 100 ? 60 : 0) + normal(random), 100 + normal(random)}, 0.5, How::hand};
+            tracks["head"][FrameIndex(i)] = {
+                {100.0 + (i >= 100 ? 60 : 0) + normal(random), 100 + normal(random)}, 0.5, How::hand};
         MotionOptions o;
         o.cutoff = Hertz(5);
         const Motion m = toMotion(tracks, Timebase::constant(200, Hertz(120)), o);

@@ -19,7 +19,8 @@ std::vector<double> wave(int n, double rate, double noise, unsigned seed) {
     std::normal_distribution<double> normal(0, noise);
     std::vector<double> x;
     for (int i = 0; i < n; ++i)
-        x.push_back(100 + 40 * std::sin(2 * M_PI * 1.5 * i / rate) + 8 * std::sin(2 * M_PI * 4 * i / rate) + normal(random));
+        x.push_back(100 + 40 * std::sin(2 * M_PI * 1.5 * i / rate) + 8 * std::sin(2 * M_PI * 4 * i / rate) +
+                    normal(random));
     return x;
 }
 } // namespace
@@ -44,7 +45,8 @@ private slots:
         QJsonArray list;
         for (double v : x)
             list.append(v);
-        const auto reference = test::runReference("smoothing.py", QJsonDocument(QJsonObject{{"samples", list}, {"rate", rate}, {"cutoff", cutoff}}).toJson());
+        const auto reference = test::runReference(
+            "smoothing.py", QJsonDocument(QJsonObject{{"samples", list}, {"rate", rate}, {"cutoff", cutoff}}).toJson());
         QVERIFY2(!reference.isEmpty(), "python3-scipy must be installed");
         const Biquad pass = butterworthPass(Hertz(cutoff), Hertz(rate));
         const auto b = test::numbers(reference["b"]), a = test::numbers(reference["a"]);
@@ -58,7 +60,8 @@ private slots:
         const auto expectedSlope = test::numbers(reference["derivative"]);
         QCOMPARE(smooth.size(), expected.size());
         for (std::size_t i = 0; i < smooth.size(); ++i) {
-            QVERIFY2(std::abs(smooth[i] - expected[i]) < 1e-7, qPrintable(QString("sample %1: %2 against %3").arg(i).arg(smooth[i]).arg(expected[i])));
+            QVERIFY2(std::abs(smooth[i] - expected[i]) < 1e-7,
+                     qPrintable(QString("sample %1: %2 against %3").arg(i).arg(smooth[i]).arg(expected[i])));
             QVERIFY(std::abs(slope[i] - expectedSlope[i]) < 1e-5);
         }
         // Winter's correction: both passes together are 3 dB down at the stated cut-off.

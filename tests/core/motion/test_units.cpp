@@ -7,10 +7,22 @@
 using namespace riflesso;
 
 // Mixing does not compile: each of these is what the compiler says about the expression.
-template <typename A, typename B> concept Adds = requires(A a, B b) { a + b; };
-template <typename A, typename B> concept Subtracts = requires(A a, B b) { a - b; };
-template <typename A, typename B> concept Compares = requires(A a, B b) { a < b; };
-template <typename A, typename B> concept Assigns = requires(A a, B b) { a = b; };
+template <typename A, typename B>
+concept Adds = requires(A a, B b) {
+    a + b;
+};
+template <typename A, typename B>
+concept Subtracts = requires(A a, B b) {
+    a - b;
+};
+template <typename A, typename B>
+concept Compares = requires(A a, B b) {
+    a < b;
+};
+template <typename A, typename B>
+concept Assigns = requires(A a, B b) {
+    a = b;
+};
 
 static_assert(Adds<Degrees, Degrees>);
 static_assert(!Adds<Degrees, Radians>);

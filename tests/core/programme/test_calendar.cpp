@@ -20,7 +20,8 @@ Drill drill(const char* id, Stage stage, double minutes, bool home = false) {
 
 Blueprint plan() {
     Blueprint b;
-    b.drills = {drill("feed", Stage::fixedFeed, 6), drill("shadow", Stage::shadow, 3, true), drill("slow", Stage::slow, 5), drill("open", Stage::open, 8)};
+    b.drills = {drill("feed", Stage::fixedFeed, 6), drill("shadow", Stage::shadow, 3, true),
+                drill("slow", Stage::slow, 5), drill("open", Stage::open, 8)};
     b.drills[0].equipment = {"glove"};
     b.drills[3].partner = true;
     b.drills[2].contrast = "the wrong way";
@@ -64,7 +65,7 @@ private slots:
         QVERIFY(p.infeasible.empty());
         std::map<Day, double> session;
         for (const auto& block : p.blocks) {
-            QVERIFY(!block.rules.empty()); // each says what it obeys
+            QVERIFY(!block.rules.empty());                                               // each says what it obeys
             QVERIFY(week().minutes[static_cast<std::size_t>(weekdayOf(block.day))] > 0); // rest days rest
             if (block.home)
                 QCOMPARE(block.minutes, 2.0);

@@ -55,7 +55,8 @@ private slots:
                 // Rounding to whole reps may miss it by one.
                 const auto rounded = gate(std::min(later + 1, n + g.more), std::max(0, n + g.more - later - 1));
                 const auto down = gate(std::max(0, later - 1), n + g.more - std::max(0, later - 1));
-                QVERIFY(after.answer != GateAnswer::countMore || rounded.answer != GateAnswer::countMore || down.answer != GateAnswer::countMore);
+                QVERIFY(after.answer != GateAnswer::countMore || rounded.answer != GateAnswer::countMore ||
+                        down.answer != GateAnswer::countMore);
             }
     }
 };

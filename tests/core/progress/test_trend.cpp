@@ -25,8 +25,10 @@ private slots:
         QVERIFY(changeBetween(point(24, 0.5), point(17, 0.5), m_band).movement == Movement::towards);
         QVERIFY(changeBetween(point(17, 0.5), point(24, 0.5), m_band).movement == Movement::away);
         QVERIFY(changeBetween(point(-6, 0.5), point(0, 0.5), m_band).movement == Movement::towards); // from below
-        QVERIFY(changeBetween(point(24, 0.5), point(-20, 0.5), m_band).movement == Movement::away);   // through and out again
-        QVERIFY(changeBetween(point(4, 0.5), point(12, 0.5), m_band).movement == Movement::towards);  // inside all the time
+        QVERIFY(changeBetween(point(24, 0.5), point(-20, 0.5), m_band).movement ==
+                Movement::away); // through and out again
+        QVERIFY(changeBetween(point(4, 0.5), point(12, 0.5), m_band).movement ==
+                Movement::towards); // inside all the time
     }
     void distances() {
         QCOMPARE(distanceOutside(20, m_band), 6.0);

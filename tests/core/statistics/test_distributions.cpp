@@ -33,7 +33,8 @@ private slots:
         const double x = 0.75;
         double tail = 0;
         for (int k = 7; k <= 10; ++k)
-            tail += std::tgamma(11) / std::tgamma(k + 1) / std::tgamma(11 - k) * std::pow(x, k) * std::pow(1 - x, 10 - k);
+            tail +=
+                std::tgamma(11) / std::tgamma(k + 1) / std::tgamma(11 - k) * std::pow(x, k) * std::pow(1 - x, 10 - k);
         QVERIFY(std::abs(betaCdf(x, 7, 4) - tail) < 1e-12);
         QCOMPARE(betaCdf(0.5, 1, 1), 0.5);
     }
