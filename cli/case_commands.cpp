@@ -5,10 +5,13 @@
 #include "demo/demo_library.h"
 #include "handover/report.h"
 #include "handover/words.h"
+#include "library/blueprint_json.h"
+#include "library/tracks_csv.h"
 
 #include <nlohmann/json.hpp>
 
 #include <QDate>
+#include <QSaveFile>
 #include <QStandardPaths>
 
 #include <cmath>
@@ -266,6 +269,60 @@ Status plan(const CaseArguments& a) {
                              {"gates", gates}}
                             .dump(1)
                             .c_str());
+    return Done{};
+}
+
+Status tracks(const CaseArguments& a) {
+    const auto book = openCase(a);
+    if (!book)
+        return book.error();
+    const CaseData& data = (*book)->data();
+    if (a.take == 0) {
+        for (const auto& [id, take] : data.takes)
+            std::printf("%lld  %s, %s, %zu frames\n", static_cast<long long>(id), take.title.c_str(),
+                        isoDate(take.day).c_str(), take.times.size());
+        return Done{};
+    }
+    const auto take = data.takes.find(a.take);
+    if (take == data.takes.end())
+        return Error{"there is no take " + std::to_string(a.take) + " in this case", a.library, {}, {}};
+    const auto marks = data.marks.find(a.take);
+    if (!a.out.empty()) {
+        if (marks == data.marks.end())
+            return Error{"this take has no marks", take->second.title, "no file was written", {}};
+        QSaveFile file(QString::fromStdString(a.out));
+        const std::string csv = tracksToCsv(marks->second, take->second.times);
+        if (!file.open(QIODevice::WriteOnly) || file.write(csv.data(), static_cast<qint64>(csv.size())) < 0 ||
+            !file.commit())
+            return Error{"the tracks could not be written", a.out, "no file was changed", {}};
+        return Done{};
+    }
+    if (a.in.empty())
+        return Error{"say --out FILE or --in FILE", {}, {}, {}};
+    const auto text = readTextFile(a.in);
+    if (!text)
+        return text.error();
+    const auto read = tracksFromCsv(*text, a.in);
+    if (!read)
+        return read.error();
+    std::vector<Edit> edits;
+    for (const auto& [landmark, track] : read->tracks)
+        for (const auto& [frame, mark] : track) {
+            if (frame.value >= static_cast<int>(take->second.times.size()))
+                return Error{"frame " + std::to_string(frame.value) + " lies behind the end of the film",
+                             a.in,
+                             "nothing was taken over",
+                             {}};
+            std::optional<Mark> before;
+            if (marks != data.marks.end() && marks->second.contains(landmark))
+                if (const auto m = marks->second.at(landmark).find(frame); m != marks->second.at(landmark).end())
+                    before = m->second;
+            edits.push_back(MarkEdit{{a.take, frame, landmark}, before, mark});
+        }
+    std::string why = "nothing was taken over";
+    QObject::connect(book->get(), &Casebook::failed, [&](const QString& m) { why = m.toStdString(); });
+    if (!(*book)->perform("read tracks", std::move(edits)))
+        return Error{why, a.in, {}, {}};
     return Done{};
 }
 

@@ -22,8 +22,9 @@ Status frame(const FilmArguments& a);
 Status series(const FilmArguments& a);
 
 struct CaseArguments {
-    std::string library, out, films, today;
+    std::string library, out, in, films, today;
     long long caseId = 0; ///< 0: the only case, or the first
+    long long take = 0;   ///< for tracks
     bool json = false;
 };
 Status demo(const CaseArguments& a);
@@ -32,6 +33,8 @@ Status compare(const CaseArguments& a);
 Status findings(const CaseArguments& a);
 Status plan(const CaseArguments& a);
 Status report(const CaseArguments& a);
+/// Lists the takes, writes a take's marks as tracks CSV, or reads such a file into it (all or nothing).
+Status tracks(const CaseArguments& a);
 
 /// Rounds for output: enough digits to compute with, few enough to read.
 double rounded(double v, int digits = 4);

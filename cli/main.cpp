@@ -68,7 +68,8 @@ int main(int argc, char** argv) {
         {"compare", "The newest session against its targets", cli::compare},
         {"findings", "Strengths, findings in order, the focus and why", cli::findings},
         {"plan", "Drills for the focus on the next two weeks", cli::plan},
-        {"report", "The report as PDF and HTML", cli::report}};
+        {"report", "The report as PDF and HTML", cli::report},
+        {"tracks", "A take's marks as CSV, out and in; without a take, the list of takes", cli::tracks}};
     for (const auto& command : commands) {
         auto* sub = app.add_subcommand(command.name, command.help);
         sub->add_option("--library", c.library, "the library's folder")->required();
@@ -76,7 +77,11 @@ int main(int argc, char** argv) {
         sub->add_option("--today", c.today, "plan from this day (2026-11-23)");
         if (std::string(command.name) == "report")
             sub->add_option("--out", c.out, "the folder to write report.pdf and report.html to")->required();
-        else
+        else if (std::string(command.name) == "tracks") {
+            sub->add_option("--take", c.take, "the take's number");
+            auto* out = sub->add_option("--out", c.out, "write its marks to this file");
+            sub->add_option("--in", c.in, "take the marks of this file over")->excludes(out);
+        } else
             sub->add_flag("--json", c.json, "as JSON");
         sub->callback([&, run = command.run] { chosen = [&c, run] { return run(c); }; });
     }

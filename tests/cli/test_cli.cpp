@@ -184,6 +184,39 @@ private slots:
             QVERIFY(text.out.size() > 200 && !text.out.startsWith('{'));
         }
     }
+    void tracksGoOutAndIn() {
+        const QString library = m_dir.filePath("copy");
+        QVERIFY(test::copyDemo(library));
+        const auto tracks = [&](QStringList more) { return run(QStringList{"tracks", "--library", library} + more); };
+        const auto list = QString(tracks({}).out).split('\n', Qt::SkipEmptyParts);
+        QCOMPARE(list.size(), 5);
+        QString marked, bare;
+        for (const auto& line : list)
+            (line.contains("Yesterday, side")    ? marked
+             : line.contains("Yesterday, front") ? bare
+                                                 : marked) =
+                line.contains("Yesterday") ? line.section(' ', 0, 0) : marked;
+        QCOMPARE(tracks({"--take", marked, "--out", m_dir.filePath("a.csv")}).code, 0);
+        QFile a(m_dir.filePath("a.csv"));
+        QVERIFY(a.open(QIODevice::ReadOnly));
+        const QByteArray rows = a.readAll();
+        QVERIFY(rows.startsWith("time_s,frame,landmark,x_px,y_px,sigma_px,how\n"));
+        QVERIFY(rows.count('\n') > 20000);
+        failsInOneLine(tracks({"--take", bare, "--out", m_dir.filePath("b.csv")}), "no marks");
+        const QString small =
+            write("in.csv", "time_s,frame,landmark,x_px,y_px,sigma_px,how\n0.1,3,neck,700,200,2,hand\n");
+        QCOMPARE(tracks({"--take", bare, "--in", small}).code, 0);
+        QCOMPARE(tracks({"--take", bare, "--out", m_dir.filePath("b.csv")}).code, 0);
+        QFile b(m_dir.filePath("b.csv"));
+        QVERIFY(b.open(QIODevice::ReadOnly));
+        QVERIFY(b.readAll().contains(",3,neck,700.000,200.000,2.000,hand"));
+        failsInOneLine(
+            tracks({"--take", bare, "--in", write("late.csv", "time_s,frame,landmark,x_px,y_px\n9,90000,neck,1,1\n")}),
+            "behind the end");
+        failsInOneLine(tracks({"--take", "999", "--out", m_dir.filePath("c.csv")}), "no take 999");
+        failsInOneLine(tracks({"--take", bare}), "--out FILE or --in FILE");
+        QCOMPARE(tracks({"--take", bare, "--in", small, "--out", small}).code, 2);
+    }
     void report() {
         QCOMPARE(onCase("report", {"--out", m_dir.filePath("report")}).code, 0);
         QVERIFY(QFile::exists(m_dir.filePath("report/report.pdf")));
