@@ -115,9 +115,10 @@ void Casebook::startAnalysis() {
     m_running = true;
     m_runningRevision = m_revision;
     // The worker needs marks only of takes whose motion is not known; leaving the rest out keeps the copy small.
-    CaseData copy = m_data;
-    for (const auto& [id, motion] : m_motions)
-        copy.marks.erase(id);
+    CaseData copy{m_data.id, m_data.blueprintId, m_data.brief, m_data.takes, m_data.reps, m_data.blocks, {}};
+    for (const auto& [id, tracks] : m_data.marks)
+        if (!m_motions.contains(id))
+            copy.marks[id] = tracks;
     // missingAt() looks at marks: keep those on key positions of the takes left out.
     for (const auto& [id, rep] : m_data.reps) {
         if (!m_motions.contains(rep.take) || !m_data.marks.contains(rep.take))

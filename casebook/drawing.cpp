@@ -1,11 +1,13 @@
 #include "casebook/drawing.h"
 
 #include <QFontMetricsF>
+#include <QLineF>
 #include <QPainterPath>
 #include <QTransform>
 
 #include <algorithm>
 #include <cmath>
+#include <optional>
 
 namespace riflesso {
 
@@ -75,12 +77,20 @@ void drawFigure(QPainter& painter, const std::map<LandmarkName, QPointF>& points
             painter.setPen(QPen(colour, (farSide ? 0.5 : 1.0) * width, Qt::SolidLine, Qt::RoundCap));
             painter.drawLine(p, q);
         }
-    const auto tip = points.find("foil_tip");
-    const auto hand = std::find_if(points.begin(), points.end(),
-                                   [&](const auto& p) { return p.first == "right_hand" || p.first == "right_wrist"; });
-    if (tip != points.end() && hand != points.end()) {
-        painter.setPen(QPen(colour, width * 0.5, Qt::DashLine));
-        painter.drawLine(toTarget.map(hand->second), toTarget.map(tip->second));
+    // An implement's end hangs on the nearest hand.
+    for (const auto& [name, end] : points) {
+        const auto& standard = standardLandmarks();
+        if (std::find(standard.begin(), standard.end(), name) != standard.end())
+            continue;
+        std::optional<QPointF> hand;
+        for (const char* grip : {"left_hand", "right_hand", "left_wrist", "right_wrist"})
+            if (const auto g = points.find(grip); g != points.end())
+                if (!hand || QLineF(end, g->second).length() < QLineF(end, *hand).length())
+                    hand = g->second;
+        if (hand) {
+            painter.setPen(QPen(colour, width * 0.5, Qt::DashLine));
+            painter.drawLine(toTarget.map(*hand), toTarget.map(end));
+        }
     }
     painter.setPen(QPen(QColor(0, 0, 0, 150), 1));
     painter.setBrush(colour);

@@ -14,6 +14,7 @@
 #include <QSaveFile>
 
 #include <algorithm>
+#include <cmath>
 
 namespace riflesso {
 namespace {
@@ -67,6 +68,26 @@ Id repToShow(const CaseData& data, const std::vector<Id>& reps) {
         }
     }
     return best;
+}
+
+// The key positions where most is to be seen: those whose measures deviate most, in the order of the movement.
+std::vector<PositionId> tellingPositions(const Blueprint& b, const Analysis& a, View view, std::size_t most) {
+    std::vector<std::pair<double, PositionId>> ranked;
+    for (const auto& id : positionsFor(b, view)) {
+        double severity = 0;
+        for (const auto& d : a.deviations)
+            if (const auto& m = b.measure(d.measure)->definition; d.judged && m.view == view && m.at == id)
+                severity = std::max(severity, std::abs(d.verdict.severity));
+        ranked.emplace_back(severity, id);
+    }
+    std::stable_sort(ranked.begin(), ranked.end(), [](const auto& x, const auto& y) { return x.first > y.first; });
+    ranked.resize(std::min(ranked.size(), most));
+    std::vector<PositionId> out;
+    for (const auto& [severity, id] : ranked)
+        out.push_back(id);
+    std::sort(out.begin(), out.end(),
+              [&](const auto& x, const auto& y) { return b.positionOrder(x) < b.positionOrder(y); });
+    return out;
 }
 
 QImage board(const CaseData& data, const Analysis& a, const Blueprint& b, const Stills& athlete, const Stills& model,
@@ -230,14 +251,7 @@ ReportContent gatherReport(const CaseData& data, const Blueprint& b, const Analy
     ReportContent content;
     content.title = q(data.brief.athlete.name + ", " + b.name);
     Stills athlete, model;
-    // Four telling moments fill the width of the page.
-    std::vector<PositionId> positions;
-    for (const char* id : {"on_guard", "arm_straight", "heel_lands", "lunge_held"})
-        if (b.position(id))
-            positions.push_back(id);
-    if (positions.empty())
-        for (std::size_t i = 0; i < b.positions.size() && positions.size() < 4; ++i)
-            positions.push_back(b.positions[i].id);
+    const auto positions = tellingPositions(b, a, View::side, 4); // four fill the width of the page
     const Id own = repToShow(data, a.athleteReps), other = repToShow(data, a.modelReps);
     if (own)
         content.problem = readStills(data, own, media, positions, athlete);

@@ -270,8 +270,13 @@ void FootagePage::refreshList() {
         item->setData(Qt::UserRole, QVariant::fromValue<qlonglong>(take->id));
         const auto reps = repsOf(m_bench.data(), take->id);
         int frame = static_cast<int>(take->times.size()) / 2;
-        if (!reps.empty() && reps.front()->positions.contains("lunge_held"))
-            frame = reps.front()->positions.at("lunge_held").frame.value;
+        if (!reps.empty() && !reps.front()->positions.empty()) { // a moment of the movement rather than of waiting
+            std::vector<int> pegs;
+            for (const auto& [position, placed] : reps.front()->positions)
+                pegs.push_back(placed.frame.value);
+            std::sort(pegs.begin(), pegs.end());
+            frame = pegs[pegs.size() / 2];
+        }
         item->setData(Qt::UserRole + 1, m_bench.filmPath(*take));
         item->setData(Qt::UserRole + 2, frame);
         item->setForeground(model ? theme().hues.model : theme().text);

@@ -23,7 +23,7 @@ const std::map<std::string, QPointF>& guidePlaces() {
         {"rear_hand", {0.77, 0.13}},      {"lead_hip", {0.44, 0.53}},    {"rear_hip", {0.56, 0.53}},
         {"lead_knee", {0.335, 0.695}},    {"rear_knee", {0.665, 0.70}},  {"lead_ankle", {0.335, 0.875}},
         {"rear_ankle", {0.73, 0.875}},    {"lead_heel", {0.375, 0.925}}, {"lead_toe", {0.24, 0.925}},
-        {"rear_heel", {0.76, 0.925}},     {"rear_toe", {0.655, 0.945}},  {"foil_tip", {0.03, 0.215}}};
+        {"rear_heel", {0.76, 0.925}},     {"rear_toe", {0.655, 0.945}}};
     return places;
 }
 
@@ -46,8 +46,7 @@ const std::vector<std::pair<const char*, const char*>>& guideBones() {
                                                                            {"lead_ankle", "lead_heel"},
                                                                            {"lead_heel", "lead_toe"},
                                                                            {"rear_ankle", "rear_heel"},
-                                                                           {"rear_heel", "rear_toe"},
-                                                                           {"lead_hand", "foil_tip"}};
+                                                                           {"rear_heel", "rear_toe"}};
     return bones;
 }
 
@@ -67,13 +66,24 @@ void FigureGuide::setState(const std::vector<LandmarkName>& wanted, const std::s
 }
 
 QPointF FigureGuide::placeOf(const LandmarkName& landmark) const {
+    const double h = std::min(height() - 8.0, (width() - 8.0) * 1.12);
+    const double w = h / 1.12;
+    const auto onBody = [&](QPointF p) {
+        return QPointF((width() - w) / 2 + p.x() * w, (height() - h) / 2 + p.y() * h);
+    };
     for (const auto& [role, p] : guidePlaces())
-        if (resolveRole(role, m_handedness) == landmark) {
-            const double h = std::min(height() - 8.0, (width() - 8.0) * 1.12);
-            const double w = h / 1.12;
-            return {(width() - w) / 2 + p.x() * w, (height() - h) / 2 + p.y() * h};
+        if (resolveRole(role, m_handedness) == landmark)
+            return onBody(p);
+    // Implements stand before the lead hand, one under the other.
+    const auto& standard = standardLandmarks();
+    int row = 0;
+    for (const auto& name : m_wanted)
+        if (std::find(standard.begin(), standard.end(), name) == standard.end()) {
+            if (name == landmark)
+                return onBody({0.03, 0.215 + 0.09 * row});
+            ++row;
         }
-    return {-100, -100};
+    return {-100, -100}; // not asked for and not on the figure
 }
 
 LandmarkName FigureGuide::under(QPointF at) const {

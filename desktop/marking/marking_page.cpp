@@ -233,6 +233,7 @@ void MarkingPage::refresh() {
                         : tr("frame %1, %2 open").arg(rep->positions.at(p.id).frame.value).arg(missing.size());
         }
         auto* item = new QListWidgetItem(QString("%1  %2\n     %3").arg(n).arg(q(p.name), state));
+        item->setSizeHint(QSize(0, 2 * QFontMetrics(typeface(Type::body)).lineSpacing() + 8)); // both lines, always
         item->setToolTip(q(p.words));
         m_pegs->addItem(item);
         if (positionHere() == p.id)

@@ -17,7 +17,6 @@ MirrorPage::MirrorPage(Workbench& bench) : m_bench(bench) {
     for (const auto& m : bench.blueprint().measures)
         if (m.definition.kind != MeasureKind::interval)
             m_measure->addItem(q(m.definition.name), q(m.definition.id));
-    m_measure->setCurrentIndex(std::max(0, m_measure->findData("held_trunk")));
     m_board = new MirrorBoard(bench);
     m_curve = new MirrorCurve(bench);
     m_ribbon = new Ribbon(bench, true);
@@ -49,10 +48,14 @@ MirrorPage::MirrorPage(Workbench& bench) : m_bench(bench) {
         refresh(); // another view may want another model
     });
     connect(m_model, &QComboBox::activated, this, &MirrorPage::showChosen);
-    connect(m_measure, &QComboBox::activated, this, &MirrorPage::showChosen);
+    connect(m_measure, &QComboBox::activated, this, [this] {
+        m_measureChosen = true;
+        showChosen();
+    });
     connect(m_board, &MirrorBoard::measureChosen, this, [this](const QString& measure) {
         if (const int i = m_measure->findData(measure); i >= 0) {
             m_measure->setCurrentIndex(i);
+            m_measureChosen = true;
             showChosen();
         }
     });
@@ -86,6 +89,14 @@ void MirrorPage::refresh() {
             m_model->addItem(label(rep), QVariant::fromValue<qlonglong>(id));
     if (const int i = m_model->findData(QVariant::fromValue<qlonglong>(before)); i >= 0)
         m_model->setCurrentIndex(i);
+    // The curve of what the findings rest on, as far as it has one.
+    for (const auto& f : m_bench.analysis().judgement.findings)
+        for (const auto& measure : f.evidence)
+            if (const int i = m_measure->findData(q(measure)); i >= 0 && !m_measureChosen) {
+                m_measure->setCurrentIndex(i);
+                showChosen();
+                return;
+            }
     showChosen();
 }
 

@@ -25,6 +25,7 @@ private:
     MirrorBoard* m_board;
     MirrorCurve* m_curve;
     Ribbon* m_ribbon;
+    bool m_measureChosen = false; ///< by hand; until then the first finding chooses
 };
 
 } // namespace riflesso

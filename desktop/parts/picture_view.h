@@ -18,6 +18,7 @@ public:
     void setPicture(const QImage& picture);
     void setMessage(const QString& message); ///< shown when there is no picture
     [[nodiscard]] const QImage& picture() const { return m_picture; }
+    [[nodiscard]] QString message() const { return m_picture.isNull() ? m_message : QString(); }
 
     [[nodiscard]] QTransform toView() const; ///< picture pixels to widget
     [[nodiscard]] QPointF toPicture(QPointF view) const;

@@ -192,10 +192,10 @@ private slots:
         QCOMPARE(list.size(), 5);
         QString marked, bare;
         for (const auto& line : list)
-            (line.contains("Yesterday, side")    ? marked
-             : line.contains("Yesterday, front") ? bare
-                                                 : marked) =
-                line.contains("Yesterday") ? line.section(' ', 0, 0) : marked;
+            if (line.contains("Yesterday, side"))
+                marked = line.section(' ', 0, 0);
+            else if (line.contains("Yesterday, front"))
+                bare = line.section(' ', 0, 0);
         QCOMPARE(tracks({"--take", marked, "--out", m_dir.filePath("a.csv")}).code, 0);
         QFile a(m_dir.filePath("a.csv"));
         QVERIFY(a.open(QIODevice::ReadOnly));
