@@ -100,7 +100,7 @@ int main() {
     std::mt19937 random(7);
     for (int i = 0; i < 16; ++i)
         order.push_back(static_cast<int>(random() % 238));
-    const auto film = Film::open(clip, {8u << 20}); // a cache of two frames: every seek is a real one
+    const auto film = Film::open(clip, {.cacheBytes = 8u << 20, .cache = {}, .indexFolder = {}, .progress = {}}); // a cache of two frames: every seek is a real one
     cv::VideoCapture capture(file);
     cv::Mat picture;
     if (film) {

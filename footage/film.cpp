@@ -1,53 +1,24 @@
 #include "footage/film.h"
 
+#include "footage/decoded_frame_impl.h"
+#include "footage/film_index.h"
+#include "footage/packet_source.h"
+
 extern "C" {
-#include <libavcodec/avcodec.h>
-#include <libavformat/avformat.h>
 #include <libavutil/display.h>
 #include <libavutil/imgutils.h>
-#include <libswscale/swscale.h>
 }
 
 #include <algorithm>
+#include <cctype>
 #include <cmath>
 #include <cstdlib>
-#include <list>
-#include <map>
-#include <unordered_map>
 
 namespace riflesso {
 namespace {
 
-struct FreeFormat {
-    void operator()(AVFormatContext* c) const { avformat_close_input(&c); }
-};
-struct FreeCodec {
-    void operator()(AVCodecContext* c) const { avcodec_free_context(&c); }
-};
-struct FreeFrame {
-    void operator()(AVFrame* f) const { av_frame_free(&f); }
-};
-struct FreePacket {
-    void operator()(AVPacket* p) const { av_packet_free(&p); }
-};
-struct FreeSws {
-    void operator()(SwsContext* s) const { sws_freeContext(s); }
-};
-using FramePtr = std::unique_ptr<AVFrame, FreeFrame>;
-using PacketPtr = std::unique_ptr<AVPacket, FreePacket>;
-
-std::string avText(int code) {
-    char buffer[AV_ERROR_MAX_STRING_SIZE] = {};
-    av_strerror(code, buffer, sizeof buffer);
-    return buffer;
-}
-
-Error cannotOpen(const std::filesystem::path& path, std::string what) {
-    return {std::move(what), path.filename().string(), "nothing was changed", {}};
-}
-
-int rotationOf(const AVStream* stream) {
-    const auto* matrix = av_stream_get_side_data(stream, AV_PKT_DATA_DISPLAYMATRIX, nullptr);
+int rotationOf(const AVStream& stream) {
+    const auto* matrix = av_stream_get_side_data(&stream, AV_PKT_DATA_DISPLAYMATRIX, nullptr);
     if (!matrix)
         return 0;
     const double counter = av_display_rotation_get(reinterpret_cast<const int32_t*>(matrix));
@@ -57,138 +28,110 @@ int rotationOf(const AVStream* stream) {
     return ((quarter % 4) + 4) % 4 * 90;
 }
 
-Picture rotated(Picture in, int degrees) {
-    if (degrees == 0)
-        return in;
-    const bool swap = degrees != 180;
-    Picture out(swap ? in.height : in.width, swap ? in.width : in.height);
-    for (int y = 0; y < in.height; ++y)
-        for (int x = 0; x < in.width; ++x) {
-            int ox = in.width - 1 - x, oy = in.height - 1 - y;
-            if (degrees == 90) {
-                ox = in.height - 1 - y;
-                oy = x;
-            } else if (degrees == 270) {
-                ox = y;
-                oy = in.width - 1 - x;
-            }
-            out.pixels[static_cast<std::size_t>(oy) * static_cast<std::size_t>(out.width) +
-                       static_cast<std::size_t>(ox)] = in.at(x, y);
-        }
-    return out;
+double pixelAspectOf(const AVStream& stream) {
+    AVRational r = stream.sample_aspect_ratio;
+    if (r.num <= 0 || r.den <= 0)
+        r = stream.codecpar->sample_aspect_ratio;
+    if (r.num <= 0 || r.den <= 0)
+        return 1.0;
+    const double a = av_q2d(r);
+    return a > 0.1 && a < 10.0 ? a : 1.0; // a damaged tag
 }
+
+// Tags by which telephones and cameras state how fast they really filmed. The first is Android's; the others are forms
+// seen in the wild, from memory.
+std::optional<Hertz> captureTag(const AVDictionary* tags, std::string& name) {
+    const AVDictionaryEntry* tag = nullptr;
+    while ((tag = av_dict_get(tags, "", tag, AV_DICT_IGNORE_SUFFIX))) {
+        std::string key = tag->key;
+        std::transform(key.begin(), key.end(), key.begin(), [](unsigned char c) { return std::tolower(c); });
+        std::erase_if(key, [](char c) { return c == '_' || c == '-' || c == '.' || c == ' '; });
+        const bool states = key == "comandroidcapturefps" || key.ends_with("capturefps") ||
+                            key.ends_with("captureframerate") || key.ends_with("capturerate");
+        const double rate = std::atof(tag->value);
+        if (states && rate > 0.0 && rate < 100000.0) {
+            name = tag->key;
+            return Hertz(rate);
+        }
+    }
+    return std::nullopt;
+}
+
+constexpr int kThreads = 2;
 
 } // namespace
 
 struct Film::Impl {
     std::filesystem::path path;
-    std::unique_ptr<AVFormatContext, FreeFormat> format;
-    std::unique_ptr<AVCodecContext, FreeCodec> codec;
-    std::unique_ptr<SwsContext, FreeSws> sws;
-    AVStream* stream = nullptr;
-    FilmInfo info;
     Options options;
+    std::unique_ptr<PacketSource> source;
+    FilmIndex index;
+    FilmInfo info;
+    std::vector<double> times; // of shown frames: twice as many as coded ones when interlaced
+    std::shared_ptr<FrameCache> cache;
+    int cacheId = 0;
+    std::size_t frameBytes = 0;
 
-    std::vector<std::int64_t> pts; // presentation order, stream time base
-    std::vector<bool> key;         // frame i starts a decodable group
-    std::vector<double> times;     // s from the first frame
-    std::unordered_map<std::int64_t, int> indexOf;
-    bool sequentialOnly = false; // time stamps are missing or repeated: frames are counted from the start
+    av::Codec codec;
+    bool running = false;  // packets have gone in since the last restart
+    bool drained = false;  // the end has gone in
+    int lastSent = -1;     // number of the last packet that went in
+    int lastOut = -1;      // last coded frame that came out
+    int validFrom = 0;     // pictures before the key frame of the last restart lack what they refer to
+    int lastAsked = -1000; // shown frame
 
-    int decodedLast = -1; // last frame the decoder gave; -1 after a seek
-    bool needKey = true;  // after a seek nothing before a key packet goes to the decoder
-    int validFrom = 0;    // pictures before the key frame of the last seek lack what they refer to
-    bool drained = false;
-
-    // Newest first; the cache holds the decoder's own YUV pictures.
-    std::list<std::pair<int, FramePtr>> cache;
-    std::map<int, std::list<std::pair<int, FramePtr>>::iterator> cached;
-    std::size_t cacheUsed = 0;
-
-    static std::size_t bytesOf(const AVFrame& f) {
-        const int n = av_image_get_buffer_size(static_cast<AVPixelFormat>(f.format), f.width, f.height, 1);
-        return n > 0 ? static_cast<std::size_t>(n) : 0;
+    ~Impl() {
+        if (cache)
+            cache->leave(cacheId);
     }
 
-    void remember(int index, FramePtr frame) {
-        if (cached.contains(index))
-            return;
-        cacheUsed += bytesOf(*frame);
-        cache.emplace_front(index, std::move(frame));
-        cached[index] = cache.begin();
-        while (cacheUsed > options.cacheBytes && cache.size() > 1) {
-            cacheUsed -= bytesOf(*cache.back().second);
-            cached.erase(cache.back().first);
-            cache.pop_back();
-        }
-    }
+    [[nodiscard]] int perCoded() const { return index.interlaced ? 2 : 1; }
+    [[nodiscard]] bool cancelled() const { return options.progress && !options.progress(1.0); }
 
     std::optional<Error> openDecoder() {
-        const AVCodec* decoder = avcodec_find_decoder(stream->codecpar->codec_id);
-        if (!decoder)
-            return cannotOpen(path, "its codec is not known to this computer's FFmpeg");
-        codec.reset(avcodec_alloc_context3(decoder));
-        avcodec_parameters_to_context(codec.get(), stream->codecpar);
-        codec->pkt_timebase = stream->time_base;
-        codec->thread_count = 2;
-        // Frames just after a key frame that is no full restart are good pictures too: ask for them.
-        codec->flags |= AV_CODEC_FLAG_OUTPUT_CORRUPT;
-        codec->flags2 |= AV_CODEC_FLAG2_SHOW_ALL;
-        if (const int r = avcodec_open2(codec.get(), decoder, nullptr); r < 0)
-            return cannotOpen(path, "its decoder does not start (" + avText(r) + ")");
+        codec = av::decoderFor(source->stream(), kThreads);
+        if (!codec)
+            return Error{"its codec is not known to this computer's FFmpeg",
+                         path.filename().string(),
+                         "nothing was changed",
+                         {}};
+        // The table knows better than the first packets how far pictures are reordered; a decoder that learns it on
+        // the way throws pictures away.
+        codec->has_b_frames = std::max(codec->has_b_frames, std::min(16, index.reorder));
+        if (const int r = avcodec_open2(codec.get(), codec->codec, nullptr); r < 0)
+            return Error{"its decoder does not start (" + av::text(r) + ")", path.filename().string(),
+                         "nothing was changed", {}};
         return std::nullopt;
     }
 
-    std::optional<Error> buildIndex() {
-        struct Entry {
-            std::int64_t pts;
-            bool key;
-        };
-        std::vector<Entry> entries;
-        PacketPtr packet(av_packet_alloc());
-        std::int64_t lastDuration = 0;
-        while (av_read_frame(format.get(), packet.get()) >= 0) {
-            if (packet->stream_index == stream->index && !(packet->flags & AV_PKT_FLAG_DISCARD)) {
-                if (packet->pts == AV_NOPTS_VALUE)
-                    sequentialOnly = true;
-                entries.push_back({packet->pts, (packet->flags & AV_PKT_FLAG_KEY) != 0});
-                lastDuration = packet->duration;
-            }
-            av_packet_unref(packet.get());
-        }
-        if (!sequentialOnly) {
-            std::stable_sort(entries.begin(), entries.end(),
-                             [](const Entry& a, const Entry& b) { return a.pts < b.pts; });
-            for (std::size_t i = 1; i < entries.size(); ++i)
-                sequentialOnly = sequentialOnly || entries[i].pts == entries[i - 1].pts;
-        }
-        if (sequentialOnly) {
-            entries.clear();
-            if (auto e = restart(0))
-                return e;
-            std::int64_t last = 0;
-            while (FramePtr f = decodeNext()) {
-                std::int64_t t = f->best_effort_timestamp;
-                const std::int64_t step = std::max<std::int64_t>(1, f->pkt_duration);
-                if (!entries.empty() && (t == AV_NOPTS_VALUE || t <= last))
-                    t = last + step;
-                if (t == AV_NOPTS_VALUE)
-                    t = 0;
-                last = t;
-                entries.push_back({t, f->key_frame != 0});
+    void describe() {
+        const AVStream& stream = source->stream();
+        info.codec = avcodec_get_name(stream.codecpar->codec_id);
+        info.rotation = rotationOf(stream);
+        info.pixelAspect = pixelAspectOf(stream);
+        const int w = std::max(1, static_cast<int>(std::lround(stream.codecpar->width * info.pixelAspect)));
+        const int h = stream.codecpar->height;
+        const bool turned = info.rotation % 180 != 0;
+        info.width = turned ? h : w;
+        info.height = turned ? w : h;
+        info.interlaced = index.interlaced != 0;
+        info.sound = source->sound();
+        info.timesInvented = source->images();
+        info.captureRate = captureTag(source->format().metadata, info.captureTag);
+        if (!info.captureRate)
+            info.captureRate = captureTag(stream.metadata, info.captureTag);
+        for (std::size_t i = 0; i < index.times.size(); ++i) {
+            times.push_back(index.times[i]);
+            if (info.interlaced) {
+                const double step = i + 1 < index.times.size() ? index.times[i + 1] - index.times[i]
+                                    : i > 0                    ? index.times[i] - index.times[i - 1]
+                                                               : 0.04;
+                times.push_back(index.times[i] + step / 2.0);
             }
         }
-        if (entries.empty())
-            return cannotOpen(path, "not one frame in it can be read");
-        const double tick = av_q2d(stream->time_base);
-        for (const auto& e : entries) {
-            indexOf[e.pts] = static_cast<int>(pts.size());
-            pts.push_back(e.pts);
-            key.push_back(e.key);
-            times.push_back(static_cast<double>(e.pts - entries.front().pts) * tick);
-        }
-        info.frames = static_cast<int>(pts.size());
-        info.keyFrames = static_cast<int>(std::count(key.begin(), key.end(), true));
+        info.frames = static_cast<int>(times.size());
+        info.keyFrames = static_cast<int>(std::count_if(index.packets.begin(), index.packets.end(),
+                                                        [](const auto& p) { return p.key && p.frame >= 0; }));
         if (const auto base = Timebase::make(times, std::nullopt))
             info.fileRate = base->fileRate();
         double shortest = 1e300, longest = 0.0;
@@ -197,151 +140,162 @@ struct Film::Impl {
             longest = std::max(longest, times[i] - times[i - 1]);
         }
         // Time bases of 1/600 and the like round each step by up to one tick; that is no variable rate.
+        const double tick = av_q2d(stream.time_base);
         info.variableRate = times.size() > 2 && longest - shortest > 2.5 * tick && longest > 1.05 * shortest;
-        const double lastStep = lastDuration > 0            ? static_cast<double>(lastDuration) * tick
+        const double lastStep = index.lastStep > 0.0          ? index.lastStep / perCoded()
                                 : info.fileRate.value > 0.0 ? 1.0 / info.fileRate.value
-                                                            : 0.0;
+                                                              : 0.0;
         info.duration = times.back() + lastStep;
-        if (stream->nb_frames > info.frames && !sequentialOnly)
-            info.framesLost = static_cast<int>(stream->nb_frames - info.frames);
-        return std::nullopt;
+        info.framesLost = index.lost;
+        info.timesMended = index.mended;
+        frameBytes = static_cast<std::size_t>(stream.codecpar->width) * static_cast<std::size_t>(h) * 3 / 2 /
+                     static_cast<std::size_t>(perCoded());
     }
 
-    // Puts the decoder before the key frame of frame `index`. Reads from the very start when the file cannot seek
-    // there.
-    std::optional<Error> restart(int index) {
+    bool restart(int keyPacket) {
         avcodec_flush_buffers(codec.get());
-        decodedLast = -1;
-        needKey = true;
-        validFrom = sequentialOnly ? 0 : index;
+        running = true;
         drained = false;
-        std::int64_t target = stream->start_time != AV_NOPTS_VALUE ? stream->start_time : 0;
-        if (!sequentialOnly && !pts.empty())
-            target = pts[static_cast<std::size_t>(index)];
-        int r = av_seek_frame(format.get(), stream->index, target, AVSEEK_FLAG_BACKWARD);
-        if (r < 0)
-            r = av_seek_frame(format.get(), -1, std::numeric_limits<std::int64_t>::min() / 2, AVSEEK_FLAG_BACKWARD);
-        if (r < 0)
-            r = avformat_seek_file(format.get(), -1, std::numeric_limits<std::int64_t>::min(), 0,
-                                   std::numeric_limits<std::int64_t>::max(), AVSEEK_FLAG_BYTE);
-        if (r < 0)
-            return cannotOpen(path, "it cannot be rewound (" + avText(r) + ")");
-        return std::nullopt;
+        lastOut = -1;
+        lastSent = keyPacket - 1;
+        const int shown = index.packets[static_cast<std::size_t>(keyPacket)].frame;
+        validFrom = keyPacket == 0 ? 0 : std::max(0, shown);
+        return source->seek(keyPacket);
     }
 
-    // The next picture out of the decoder, or null at the end.
-    FramePtr decodeNext() {
-        PacketPtr packet(av_packet_alloc());
-        FramePtr frame(av_frame_alloc());
+    // The next picture out of the decoder and its coded frame; null at the end. Packets of frames before `keepFrom` that
+    // no other frame refers to are passed over.
+    av::Frame next(int keepFrom, int& coded) {
+        av::Packet packet(av_packet_alloc());
+        av::Frame frame(av_frame_alloc());
         while (true) {
             const int r = avcodec_receive_frame(codec.get(), frame.get());
             if (r == 0) {
-                if (frame->flags & AV_FRAME_FLAG_DISCARD) {
+                auto number = frame->reordered_opaque;
+                coded = -1;
+                if (number >= 0 && number < static_cast<std::int64_t>(index.packets.size())) {
+                    coded = index.packets[static_cast<std::size_t>(number)].frame;
+                    if (coded < 0 && number > 0 && index.packets[static_cast<std::size_t>(number)].hidden)
+                        coded = pairedFrame(static_cast<int>(number));
+                }
+                if (coded < validFrom || (frame->flags & AV_FRAME_FLAG_DISCARD)) {
                     av_frame_unref(frame.get());
                     continue;
                 }
                 return frame;
             }
-            if (r != AVERROR(EAGAIN) || drained)
+            if (r != AVERROR(EAGAIN) || drained || cancelled())
                 return nullptr;
-            int read = 0;
-            while ((read = av_read_frame(format.get(), packet.get())) >= 0 && packet->stream_index != stream->index)
-                av_packet_unref(packet.get());
-            if (read < 0) {
+            const int number = source->next(packet.get());
+            if (number < 0) {
                 drained = true;
                 avcodec_send_packet(codec.get(), nullptr);
                 continue;
             }
-            if (needKey && !(packet->flags & AV_PKT_FLAG_KEY)) {
-                av_packet_unref(packet.get());
-                continue;
-            }
-            needKey = false;
+            lastSent = number;
+            const int shows = index.packets[static_cast<std::size_t>(number)].frame;
+            codec->skip_frame = shows >= 0 && shows < keepFrom ? AVDISCARD_NONREF : AVDISCARD_DEFAULT;
+            codec->reordered_opaque = number;
             avcodec_send_packet(codec.get(), packet.get()); // a damaged packet is passed over; its frame will be missed
             av_packet_unref(packet.get());
         }
     }
 
-    // Index of a decoded picture, or -1 when it is none of the film's frames.
-    int place(const AVFrame& f) const {
-        if (sequentialOnly)
-            return decodedLast + 1;
-        const std::int64_t t = f.pts != AV_NOPTS_VALUE ? f.pts : f.best_effort_timestamp;
-        const auto it = indexOf.find(t);
-        return it == indexOf.end() ? -1 : it->second;
+    // A decoder may name the second field's packet for a pair: the picture belongs to the packet before.
+    [[nodiscard]] int pairedFrame(int number) const {
+        const auto& second = index.packets[static_cast<std::size_t>(number)];
+        const auto& before = index.packets[static_cast<std::size_t>(number) - 1];
+        return second.pts == before.pts ? before.frame : -1;
     }
 
-    int keyBefore(int index) const {
-        while (index > 0 && !key[static_cast<std::size_t>(index)])
-            --index;
-        return index;
-    }
-
-    // Decodes until frame `index` is in the cache. False when the decoder ran past it.
-    bool decodeTo(int index) {
-        while (FramePtr f = decodeNext()) {
-            const int at = place(*f);
-            if (at < validFrom)
-                continue;
-            decodedLast = at;
-            remember(at, std::move(f));
-            if (at == index)
-                return true;
-            if (at > index)
-                return false;
+    void keep(int coded, av::Frame frame) {
+        for (int k = 0; k < perCoded(); ++k) {
+            auto impl = std::make_unique<DecodedFrame::Impl>();
+            impl->frame.reset(k + 1 < perCoded() ? av_frame_clone(frame.get()) : frame.release());
+            if (!impl->frame)
+                return;
+            impl->rotation = info.rotation;
+            impl->pixelAspect = info.pixelAspect;
+            if (index.interlaced)
+                impl->field = (index.interlaced == 1) == (k == 0) ? Field::top : Field::bottom;
+            auto picture = std::make_shared<const DecodedFrame>(std::move(impl));
+            frameBytes = std::max<std::size_t>(1, picture->bytes());
+            const int shown = coded * perCoded() + k;
+            if (shown == wanted)
+                got = picture; // held here too: the cache may be too small for even one
+            cache->keep(cacheId, shown, std::move(picture));
         }
+    }
+    int wanted = -1;
+    DecodedPtr got;
+
+    enum class Ran { gotThere, missed, stopped };
+    Ran run(int from, int to, const std::function<bool()>& goOn) {
+        bool last = false;
+        int coded = 0;
+        while (av::Frame f = next(from, coded)) {
+            lastOut = std::max(lastOut, coded);
+            if (coded >= from && coded <= to)
+                keep(coded, std::move(f));
+            last = last || coded == to;
+            if (coded >= to)
+                break;
+            if (goOn && !goOn())
+                return Ran::stopped;
+        }
+        return last ? Ran::gotThere : cancelled() ? Ran::stopped : Ran::missed;
+    }
+
+    // Decodes coded frames from..to into the cache. False when frame `to` was not given.
+    bool decode(int from, int to, const std::function<bool()>& goOn) {
+        int key = index.keyPacketFor(from);
+        const bool onTheWay = running && !drained && lastSent >= key && lastOut >= 0 && lastOut < from;
+        if (onTheWay)
+            if (const Ran r = run(from, to, goOn); r != Ran::missed)
+                return r == Ran::gotThere;
+        // When the group does not give the frame, what it refers to may lie in the one before.
+        for (int attempt = 0; attempt < 2; ++attempt) {
+            if (restart(key))
+                if (const Ran r = run(from, to, goOn); r != Ran::missed)
+                    return r == Ran::gotThere;
+            const int shows = index.packets[static_cast<std::size_t>(key)].frame;
+            if (key == 0 || shows <= 0)
+                break;
+            key = index.keyPacketFor(shows - 1);
+        }
+        running = false;
         return false;
     }
 
-    std::optional<Error> fetch(int index) {
-        if (cached.contains(index))
-            return std::nullopt;
-        const int start = sequentialOnly ? 0 : keyBefore(index);
-        const bool goOn = decodedLast >= start && decodedLast < index && !drained;
-        if (goOn && decodeTo(index))
-            return std::nullopt;
-        // From the key frame; when that does not give it (a seek that landed late, a damaged group), from earlier ones.
-        int from = start;
-        for (int tries = 0; tries < 3; ++tries) {
-            if (auto e = restart(from))
-                return e;
-            if (decodeTo(index))
-                return std::nullopt;
-            if (from == 0)
-                break;
-            from = tries == 0 ? keyBefore(from - 1) : 0;
+    Result<DecodedPtr> get(int shown) {
+        if (shown < 0 || shown >= info.frames)
+            return Error{"there is no frame " + std::to_string(shown) + ": the film has frames 0 to " +
+                             std::to_string(info.frames - 1),
+                         path.filename().string(),
+                         {},
+                         {}};
+        const int step = shown - std::exchange(lastAsked, shown);
+        const int direction = step > 0 ? 1 : step < 0 ? -1 : 0;
+        cache->look(cacheId, shown, direction);
+        if (auto there = cache->find(cacheId, shown))
+            return there;
+        const int coded = shown / perCoded();
+        int from = coded;
+        if (step < 0 && step >= -4) {
+            // Walking backwards: the frames before it will be asked for next, so they are kept on the way.
+            const auto room = static_cast<int>(cache->share() / std::max<std::size_t>(1, frameBytes)) / perCoded();
+            from = std::max(index.keyFrameFor(coded), coded - std::max(0, room - 2));
         }
-        // Some containers cannot find a time exactly: read from the first byte.
-        if (av_seek_frame(format.get(), -1, 0, AVSEEK_FLAG_BYTE) >= 0) {
-            avcodec_flush_buffers(codec.get());
-            decodedLast = -1;
-            needKey = true;
-            validFrom = 0;
-            drained = false;
-            if (decodeTo(index))
-                return std::nullopt;
-        }
-        return Error{"frame " + std::to_string(index) + " is damaged and cannot be shown",
+        wanted = shown;
+        got.reset();
+        decode(from, coded, {});
+        wanted = -1;
+        if (auto picture = std::move(got))
+            return picture;
+        return Error{"frame " + std::to_string(shown) + " is damaged and cannot be shown",
                      path.filename().string(),
                      "the other frames stay usable",
                      {}};
-    }
-
-    Result<Picture> convert(const AVFrame& f) {
-        sws.reset(sws_getCachedContext(sws.release(), f.width, f.height, static_cast<AVPixelFormat>(f.format), f.width,
-                                       f.height, AV_PIX_FMT_BGRA, SWS_POINT, nullptr, nullptr, nullptr));
-        if (!sws)
-            return Error{"its pixel format cannot be shown", path.filename().string(), {}, {}};
-        const bool hd = f.colorspace == AVCOL_SPC_BT709 || (f.colorspace == AVCOL_SPC_UNSPECIFIED && f.height >= 720);
-        sws_setColorspaceDetails(sws.get(), sws_getCoefficients(hd ? SWS_CS_ITU709 : SWS_CS_ITU601),
-                                 f.color_range == AVCOL_RANGE_JPEG, sws_getCoefficients(SWS_CS_DEFAULT), 1, 0, 1 << 16,
-                                 1 << 16);
-        Picture p(f.width, f.height);
-        auto* data = reinterpret_cast<std::uint8_t*>(p.pixels.data());
-        std::uint8_t* planes[4] = {data, nullptr, nullptr, nullptr};
-        const int strides[4] = {f.width * 4, 0, 0, 0};
-        sws_scale(sws.get(), f.data, f.linesize, 0, f.height, planes, strides);
-        return rotated(std::move(p), info.rotation);
     }
 };
 
@@ -353,69 +307,102 @@ const FilmInfo& Film::info() const {
 const std::vector<double>& Film::times() const {
     return m_impl->times;
 }
+FrameCache& Film::cache() const {
+    return *m_impl->cache;
+}
+int Film::cacheId() const {
+    return m_impl->cacheId;
+}
+std::size_t Film::frameBytes() const {
+    return m_impl->frameBytes;
+}
 
 Result<std::unique_ptr<Film>> Film::open(const std::filesystem::path& path, const Options& options) {
-    av_log_set_level(AV_LOG_QUIET); // errors are said once, in our own words
-    std::error_code ec;
-    const auto status = std::filesystem::status(path, ec);
-    if (!std::filesystem::exists(status))
-        return cannotOpen(path, "there is no such file");
-    if (std::filesystem::is_directory(status))
-        return cannotOpen(path, "this is a folder, not a film");
-    if (std::filesystem::is_regular_file(status) && std::filesystem::file_size(path, ec) == 0 && !ec)
-        return cannotOpen(path, "the file is empty");
-
+    auto source = PacketSource::open(path, options.progress);
+    if (!source)
+        return source.error();
     auto impl = std::make_unique<Impl>();
     impl->path = path;
     impl->options = options;
-    AVFormatContext* raw = nullptr;
-    if (const int r = avformat_open_input(&raw, path.c_str(), nullptr, nullptr); r < 0) {
-        if (r == AVERROR(EACCES))
-            return cannotOpen(path, "this user may not read the file");
-        return cannotOpen(path, "this is not a film, or its beginning or end is cut off (" + avText(r) + ")");
+    impl->source = std::move(*source);
+    std::string fingerprint;
+    std::optional<FilmIndex> kept;
+    if (!options.indexFolder.empty() && !impl->source->images()) {
+        fingerprint = cheapFingerprint(path);
+        kept = readIndex(options.indexFolder, fingerprint);
     }
-    impl->format.reset(raw);
-    if (avformat_find_stream_info(raw, nullptr) < 0)
-        return cannotOpen(path, "this is not a film that can be read");
-    const int best = av_find_best_stream(raw, AVMEDIA_TYPE_VIDEO, -1, -1, nullptr, 0);
-    if (best < 0 || (raw->streams[best]->disposition & AV_DISPOSITION_ATTACHED_PIC))
-        return cannotOpen(path, raw->nb_streams > 0 ? "the file has no moving picture (sound only)"
-                                                    : "the file holds nothing that can be read");
-    impl->stream = raw->streams[best];
-    for (unsigned i = 0; i < raw->nb_streams; ++i)
-        if (static_cast<int>(i) != best)
-            raw->streams[i]->discard = AVDISCARD_ALL;
-    const AVCodecParameters* p = impl->stream->codecpar;
-    if (p->width <= 0 || p->height <= 0)
-        return cannotOpen(path, "the film does not say how large its picture is");
+    if (kept) {
+        impl->index = std::move(*kept);
+        impl->source->useIndex(impl->index);
+    } else {
+        auto made = impl->source->makeIndex();
+        if (!made)
+            return made.error();
+        impl->index = std::move(*made);
+        if (!fingerprint.empty())
+            keepIndex(options.indexFolder, fingerprint, impl->index);
+    }
+    impl->describe();
+    impl->cache = options.cache ? options.cache : std::make_shared<FrameCache>(options.cacheBytes);
+    impl->cacheId = impl->cache->join();
     if (auto e = impl->openDecoder())
-        return *e;
-    impl->info.codec = avcodec_get_name(p->codec_id);
-    impl->info.rotation = rotationOf(impl->stream);
-    const bool turned = impl->info.rotation % 180 != 0;
-    impl->info.width = turned ? p->height : p->width;
-    impl->info.height = turned ? p->width : p->height;
-    // The tag that telephones write for slow motion; the only one that states the rate of capture.
-    if (const auto* tag = av_dict_get(raw->metadata, "com.android.capture.fps", nullptr, 0)) {
-        const double rate = std::atof(tag->value);
-        if (rate > 0.0 && rate < 100000.0)
-            impl->info.captureRate = Hertz(rate);
-    }
-    if (auto e = impl->buildIndex())
         return *e;
     return std::unique_ptr<Film>(new Film(std::move(impl)));
 }
 
+Result<Picture> Film::firstPicture(const std::filesystem::path& path, const ShowOptions& show) {
+    auto source = PacketSource::open(path, {});
+    if (!source)
+        return source.error();
+    const AVStream& stream = (*source)->stream();
+    av::Codec codec = av::decoderFor(stream, 1);
+    if (!codec || avcodec_open2(codec.get(), codec->codec, nullptr) < 0)
+        return Error{"its codec is not known to this computer's FFmpeg", path.filename().string(), {}, {}};
+    av::Packet packet(av_packet_alloc());
+    auto impl = std::make_unique<DecodedFrame::Impl>();
+    impl->frame.reset(av_frame_alloc());
+    impl->rotation = rotationOf(stream);
+    impl->pixelAspect = pixelAspectOf(stream);
+    for (int tries = 0; tries < 200; ++tries) {
+        const bool more = (*source)->read(packet.get());
+        avcodec_send_packet(codec.get(), more ? packet.get() : nullptr);
+        av_packet_unref(packet.get());
+        if (avcodec_receive_frame(codec.get(), impl->frame.get()) == 0)
+            return DecodedFrame(std::move(impl)).toPicture(show);
+        if (!more)
+            break;
+    }
+    return Error{"not one frame in it can be decoded", path.filename().string(), "nothing was changed", {}};
+}
+
+Result<DecodedPtr> Film::decoded(FrameIndex index) {
+    return m_impl->get(index.value);
+}
+
 Result<Picture> Film::frame(FrameIndex index) {
-    if (index.value < 0 || index.value >= m_impl->info.frames)
-        return Error{"there is no frame " + std::to_string(index.value) + ": the film has frames 0 to " +
-                         std::to_string(m_impl->info.frames - 1),
-                     m_impl->path.filename().string(),
-                     {},
-                     {}};
-    if (auto e = m_impl->fetch(index.value))
-        return *e;
-    return m_impl->convert(*m_impl->cached.at(index.value)->second);
+    const auto f = m_impl->get(index.value);
+    if (!f)
+        return f.error();
+    auto picture = (*f)->toPicture();
+    if (!picture)
+        return Error{picture.error().what, m_impl->path.filename().string(), {}, {}};
+    return picture;
+}
+
+bool Film::fill(FrameIndex from, FrameIndex to, const std::function<bool()>& goOn) {
+    auto& m = *m_impl;
+    int a = std::clamp(from.value, 0, m.info.frames - 1), b = std::clamp(to.value, 0, m.info.frames - 1);
+    while (a <= b && m.cache->contains(m.cacheId, a))
+        ++a;
+    while (b >= a && m.cache->contains(m.cacheId, b))
+        --b;
+    if (a > b)
+        return true;
+    return m.decode(a / m.perCoded(), b / m.perCoded(), goOn);
+}
+
+FrameIndex Film::groupStart(FrameIndex index) const {
+    return FrameIndex(m_impl->index.keyFrameFor(index.value / m_impl->perCoded()) * m_impl->perCoded());
 }
 
 } // namespace riflesso

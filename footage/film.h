@@ -1,15 +1,18 @@
 #pragma once
 /// \file
-/// Exact frame access to any film that FFmpeg decodes.
+/// Exact frame access to any film that FFmpeg decodes, and to folders of pictures.
 ///
 /// Frames are addressed by their place in presentation order. Packets are read once, without decoding, into a table of
-/// presentation times; a frame is reached by decoding from the last key frame that is shown no later than it.
+/// presentation times; a frame is reached by decoding from the last key frame that is shown no later than it. Of
+/// interlaced film each field is a frame of its own: it was taken at its own instant.
 
 #include "core/motion/result.h"
 #include "core/motion/timebase.h"
+#include "footage/frame_cache.h"
 #include "footage/picture.h"
 
 #include <filesystem>
+#include <functional>
 #include <memory>
 #include <optional>
 #include <string>
@@ -20,31 +23,48 @@ namespace riflesso {
 /// What a film says of itself.
 struct FilmInfo {
     std::string codec;
-    int width = 0; ///< as shown, after rotation
+    int width = 0; ///< as shown: after rotation, with square pixels
     int height = 0;
-    int rotation = 0; ///< degrees clockwise that the file asks for: 0, 90, 180, 270
+    int rotation = 0;         ///< degrees clockwise that the file asks for: 0, 90, 180, 270
+    double pixelAspect = 1.0; ///< width of a stored pixel / its height
+    bool interlaced = false;  ///< each field is a frame
     int frames = 0;
     int keyFrames = 0;
     double duration = 0.0; ///< s of file time, last frame's own duration included
     Hertz fileRate;
     bool variableRate = false;
+    bool sound = false;
     /// Only when the file's tags state it; never guessed.
     std::optional<Hertz> captureRate;
+    std::string captureTag; ///< the name of the tag that stated it
     /// Frames that the file announces but that are not there (a cut-off film).
     int framesLost = 0;
+    /// Time stamps that were missing, repeated or ran backwards and were put in order.
+    int timesMended = 0;
+    /// A folder of pictures: the times are made up at 25 a second.
+    bool timesInvented = false;
 };
 
-/// An open film. Owns the decoder. Not thread-safe: one thread uses it at a time.
+/// An open film. Owns the decoder. Not thread-safe: one thread uses it at a time; its cache may be shared.
 class Film {
 public:
     struct Options {
-        /// Decoded pictures kept, so that stepping backwards inside a group of pictures costs nothing. Bytes.
-        std::size_t cacheBytes = 192u << 20;
+        /// Pictures kept by this film when `cache` is null. Bytes.
+        std::size_t cacheBytes = 256u << 20;
+        /// Shared by several films, which then keep one limit together.
+        std::shared_ptr<FrameCache> cache;
+        /// Where tables of frames are kept, so that a film is read through only once. Empty = nowhere.
+        std::filesystem::path indexFolder;
+        /// Told the share read so far; false cancels. Also asked while frames are fetched (with 1).
+        std::function<bool(double)> progress;
     };
 
     /// Opens and indexes. Errors in words for a missing, empty, cut-off, sound-only or unreadable file.
     static Result<std::unique_ptr<Film>> open(const std::filesystem::path& path, const Options& options);
     static Result<std::unique_ptr<Film>> open(const std::filesystem::path& path) { return open(path, Options()); }
+
+    /// The first picture, without reading the film through: something to look at while it is being indexed.
+    static Result<Picture> firstPicture(const std::filesystem::path& path, const ShowOptions& show = {});
 
     ~Film();
     Film(const Film&) = delete;
@@ -56,6 +76,19 @@ public:
 
     /// Exactly frame N. Errors: outside the film; the frame is damaged.
     Result<Picture> frame(FrameIndex index);
+    /// The same before conversion to pixels.
+    Result<DecodedPtr> decoded(FrameIndex index);
+
+    /// Puts as many of the frames \p from to \p to (inclusive) into the cache as are good, decoding each once, and
+    /// hurrying over those before \p from. Stops early when \p goOn says no; true when it got to the end.
+    bool fill(FrameIndex from, FrameIndex to, const std::function<bool()>& goOn);
+
+    /// The first frame of the group of pictures that holds this one.
+    [[nodiscard]] FrameIndex groupStart(FrameIndex index) const;
+    [[nodiscard]] FrameCache& cache() const;
+    [[nodiscard]] int cacheId() const;
+    /// Bytes of one frame in the cache; an estimate until one was decoded.
+    [[nodiscard]] std::size_t frameBytes() const;
 
 private:
     struct Impl;

@@ -79,7 +79,7 @@ void FrameService::work() {
         }
         auto it = std::find_if(open.begin(), open.end(), [&](const Open& o) { return o.path == wish.film; });
         if (it == open.end()) {
-            auto film = Film::open(wish.film.toStdString(), {kFilmBytes});
+            auto film = Film::open(wish.film.toStdString(), {.cacheBytes = kFilmBytes, .cache = {}, .indexFolder = {}, .progress = {}});
             if (film)
                 open.push_front({wish.film, std::move(*film), {}});
             else

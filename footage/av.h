@@ -1,0 +1,52 @@
+#pragma once
+/// \file
+/// Owners of FFmpeg's objects. Private to this room.
+
+extern "C" {
+#include <libavcodec/avcodec.h>
+#include <libavformat/avformat.h>
+#include <libswscale/swscale.h>
+}
+
+#include <cstdint>
+#include <memory>
+#include <string>
+
+namespace riflesso::av {
+
+struct Free {
+    void operator()(AVFormatContext* c) const { avformat_close_input(&c); }
+    void operator()(AVCodecContext* c) const { avcodec_free_context(&c); }
+    void operator()(AVFrame* f) const { av_frame_free(&f); }
+    void operator()(AVPacket* p) const { av_packet_free(&p); }
+    void operator()(SwsContext* s) const { sws_freeContext(s); }
+};
+using Format = std::unique_ptr<AVFormatContext, Free>;
+using Codec = std::unique_ptr<AVCodecContext, Free>;
+using Frame = std::unique_ptr<AVFrame, Free>;
+using Packet = std::unique_ptr<AVPacket, Free>;
+using Scaler = std::unique_ptr<SwsContext, Free>;
+
+inline std::string text(int code) {
+    char buffer[AV_ERROR_MAX_STRING_SIZE] = {};
+    av_strerror(code, buffer, sizeof buffer);
+    return buffer;
+}
+
+/// A decoder for a stream, or null. \p threads pictures are worked on at once.
+inline Codec decoderFor(const AVStream& stream, int threads) {
+    const AVCodec* decoder = avcodec_find_decoder(stream.codecpar->codec_id);
+    if (!decoder)
+        return nullptr;
+    Codec c(avcodec_alloc_context3(decoder));
+    if (!c || avcodec_parameters_to_context(c.get(), stream.codecpar) < 0)
+        return nullptr;
+    c->pkt_timebase = stream.time_base;
+    c->thread_count = threads;
+    // Frames just after a key frame that is no full restart are good pictures too: ask for them.
+    c->flags |= AV_CODEC_FLAG_OUTPUT_CORRUPT;
+    c->flags2 |= AV_CODEC_FLAG2_SHOW_ALL;
+    return c;
+}
+
+} // namespace riflesso::av
