@@ -14,9 +14,24 @@
 #include <functional>
 #include <random>
 
+#include <sys/resource.h>
+
 using namespace riflesso;
 
 namespace {
+
+// Processor time of this process and its threads, ms.
+double cpu() {
+    rusage u{};
+    getrusage(RUSAGE_SELF, &u);
+    const auto ms = [](const timeval& t) { return 1e3 * static_cast<double>(t.tv_sec) + 1e-3 * static_cast<double>(t.tv_usec); };
+    return ms(u.ru_utime) + ms(u.ru_stime);
+}
+double cpuOf(const std::function<void()>& what) {
+    const double before = cpu();
+    what();
+    return cpu() - before;
+}
 
 // Median of some runs, ms.
 double timed(int runs, const std::function<void()>& what) {
@@ -42,6 +57,8 @@ std::filesystem::path makeClip() {
     o.height = 1080;
     o.rate = Hertz(60);
     o.keyFrameEvery = 60;
+    o.bFrames = 3;
+    o.evenBFrames = true;
     o.quality = 20;
     auto writer = FilmWriter::create(path, o);
     std::mt19937 random(1);
@@ -118,6 +135,17 @@ int main() {
                                       }
                                   }) /
                             16;
+        row("cpu seek", cpuOf([&] {
+                                      for (int f : order)
+                                          (void)(*film)->frame(FrameIndex(f));
+                                  }) /
+                            16, cpuOf([&] {
+                                      for (int f : order) {
+                                          capture.set(cv::CAP_PROP_POS_FRAMES, f);
+                                          capture.read(picture);
+                                      }
+                                  }) /
+                            16, 0.4);
         row("random exact seek", ours, peer, 0.4);
         const auto cached = Film::open(clip);
         (void)(*cached)->frame(FrameIndex(119));

@@ -165,7 +165,9 @@ struct Film::Impl {
 
     // The next picture out of the decoder and its coded frame; null at the end. Packets of frames before `keepFrom` that
     // no other frame refers to are passed over.
-    av::Frame next(int keepFrom, int& coded) {
+    // With `until` ≥ 0 no packet goes in after that frame's own: the decoder is emptied instead, which saves the packets
+    // that it would otherwise hold back, and must be restarted afterwards.
+    av::Frame next(int keepFrom, int until, int& coded) {
         av::Packet packet(av_packet_alloc());
         av::Frame frame(av_frame_alloc());
         while (true) {
@@ -186,7 +188,8 @@ struct Film::Impl {
             }
             if (r != AVERROR(EAGAIN) || drained || cancelled())
                 return nullptr;
-            const int number = source->next(packet.get());
+            const bool enough = until >= 0 && lastSent >= index.packetOf[static_cast<std::size_t>(until)];
+            const int number = enough ? -1 : source->next(packet.get());
             if (number < 0) {
                 drained = true;
                 avcodec_send_packet(codec.get(), nullptr);
@@ -230,10 +233,10 @@ struct Film::Impl {
     DecodedPtr got;
 
     enum class Ran { gotThere, missed, stopped };
-    Ran run(int from, int to, const std::function<bool()>& goOn) {
+    Ran run(int from, int to, bool jump, const std::function<bool()>& goOn) {
         bool last = false;
         int coded = 0;
-        while (av::Frame f = next(from, coded)) {
+        while (av::Frame f = next(from, jump ? to : -1, coded)) {
             lastOut = std::max(lastOut, coded);
             if (coded >= from && coded <= to)
                 keep(coded, std::move(f));
@@ -246,17 +249,18 @@ struct Film::Impl {
         return last ? Ran::gotThere : cancelled() ? Ran::stopped : Ran::missed;
     }
 
-    // Decodes coded frames from..to into the cache. False when frame `to` was not given.
-    bool decode(int from, int to, const std::function<bool()>& goOn) {
+    // Decodes coded frames from..to into the cache. False when frame `to` was not given. \p jump: what follows is not
+    // expected to be asked for next.
+    bool decode(int from, int to, bool jump, const std::function<bool()>& goOn) {
         int key = index.keyPacketFor(from);
         const bool onTheWay = running && !drained && lastSent >= key && lastOut >= 0 && lastOut < from;
         if (onTheWay)
-            if (const Ran r = run(from, to, goOn); r != Ran::missed)
+            if (const Ran r = run(from, to, jump, goOn); r != Ran::missed)
                 return r == Ran::gotThere;
         // When the group does not give the frame, what it refers to may lie in the one before.
         for (int attempt = 0; attempt < 2; ++attempt) {
             if (restart(key))
-                if (const Ran r = run(from, to, goOn); r != Ran::missed)
+                if (const Ran r = run(from, to, jump, goOn); r != Ran::missed)
                     return r == Ran::gotThere;
             const int shows = index.packets[static_cast<std::size_t>(key)].frame;
             if (key == 0 || shows <= 0)
@@ -288,7 +292,7 @@ struct Film::Impl {
         }
         wanted = shown;
         got.reset();
-        decode(from, coded, {});
+        decode(from, coded, std::abs(step) > 8 * perCoded(), {});
         wanted = -1;
         if (auto picture = std::move(got))
             return picture;
@@ -398,7 +402,7 @@ bool Film::fill(FrameIndex from, FrameIndex to, const std::function<bool()>& goO
         --b;
     if (a > b)
         return true;
-    return m.decode(a / m.perCoded(), b / m.perCoded(), goOn);
+    return m.decode(a / m.perCoded(), b / m.perCoded(), false, goOn);
 }
 
 FrameIndex Film::groupStart(FrameIndex index) const {

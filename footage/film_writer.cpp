@@ -89,6 +89,8 @@ Result<std::unique_ptr<FilmWriter>> FilmWriter::create(const std::filesystem::pa
     w->codec->thread_count = 2;
     av_opt_set(w->codec->priv_data, "preset", "veryfast", 0);
     av_opt_set(w->codec->priv_data, "crf", std::to_string(o.quality).c_str(), 0);
+    if (o.evenBFrames)
+        av_opt_set(w->codec->priv_data, "x264-params", "b-adapt=0", 0);
     if (w->format->oformat->flags & AVFMT_GLOBALHEADER)
         w->codec->flags |= AV_CODEC_FLAG_GLOBAL_HEADER;
     if (avcodec_open2(w->codec, encoder, nullptr) < 0)
