@@ -1,5 +1,4 @@
-#include "footage/film.h"
-#include "footage/film_writer.h"
+#include "tests/support/coded_films.h"
 
 #include <QDir>
 #include <QFile>
@@ -12,59 +11,15 @@
 
 using namespace riflesso;
 
-namespace {
-
-constexpr int kBits = 12;
-
-// A picture that carries its number as black and white blocks, on a moving ground that is not easy to compress.
-Picture coded(int number, int width = 320, int height = 192) {
-    Picture p(width, height);
-    for (int y = 0; y < height; ++y)
-        for (int x = 0; x < width; ++x) {
-            const auto v = static_cast<std::uint32_t>(90 + 60 * std::sin((x + 3 * number) * 0.07) *
-                                                               std::cos((y - 2 * number) * 0.05));
-            p.pixels[static_cast<std::size_t>(y * width + x)] = 0xff000000u | v << 16 | v << 8 | v;
-        }
-    for (int bit = 0; bit < kBits; ++bit)
-        for (int y = 8; y < 32; ++y)
-            for (int x = 8 + bit * 25; x < 8 + bit * 25 + 22; ++x)
-                p.pixels[static_cast<std::size_t>(y * width + x)] = number >> bit & 1 ? 0xffffffffu : 0xff000000u;
-    return p;
-}
-
-int decode(const Picture& p) {
-    int number = 0;
-    for (int bit = 0; bit < kBits; ++bit)
-        if ((p.at(8 + bit * 25 + 11, 20) & 0xff) > 128)
-            number |= 1 << bit;
-    return number;
-}
-
-} // namespace
-
 class TestFilm : public QObject {
     Q_OBJECT
     QTemporaryDir m_dir;
     QString path(const char* name) const { return m_dir.filePath(name); }
 
     QString make(const char* name, int frames, const std::vector<int>& ticks = {}, FilmWriterOptions o = {}) {
-        o.width = 320;
-        o.height = 192;
-        auto w = FilmWriter::create(path(name).toStdString(), o);
-        if (!w)
-            qFatal("%s", w.error().text().c_str());
-        for (int i = 0; i < frames; ++i)
-            if (!(*w)->add(coded(i), ticks.empty() ? std::nullopt : std::optional(ticks[static_cast<std::size_t>(i)])))
-                qFatal("add");
-        if (!(*w)->finish())
-            qFatal("finish");
-        return path(name);
+        return makeCoded(path(name), frames, ticks, o);
     }
-    static bool ffmpeg(const QStringList& arguments) {
-        QProcess p;
-        p.start("ffmpeg", QStringList{"-v", "error", "-y"} + arguments);
-        return p.waitForFinished(60000) && p.exitCode() == 0;
-    }
+    static bool ffmpeg(const QStringList& arguments) { return runFfmpeg(arguments); }
     // A small cache, so that seeking is really tried.
     static Result<std::unique_ptr<Film>> openSmall(const QString& file) {
         Film::Options o;
@@ -86,7 +41,7 @@ class TestFilm : public QObject {
         for (int i : order) {
             const auto p = (*film)->frame(FrameIndex(i));
             QVERIFY2(p.ok(), qPrintable(QString("frame %1").arg(i)));
-            QCOMPARE(decode(*p), i);
+            QCOMPARE(decodeNumber(*p), i);
         }
     }
 private slots:
@@ -125,6 +80,18 @@ private slots:
         QTest::newRow("motion JPEG") << "mjpeg.mov" << QStringList{"-c:v", "mjpeg", "-q:v", "2"};
         QTest::newRow("VP9") << "vp9.webm" << QStringList{"-c:v",      "libvpx-vp9", "-b:v",      "2M",
                                                           "-deadline", "realtime",   "-cpu-used", "8"};
+        QTest::newRow("HEVC, 10 bit") << "hevc10.mkv"
+                                      << QStringList{"-c:v",         "libx265", "-crf",
+                                                     "18",           "-pix_fmt", "yuv420p10le",
+                                                     "-x265-params", "log-level=none:keyint=25:open-gop=1"};
+        QTest::newRow("H.264, 10 bit") << "h10.mp4" << QStringList{"-c:v", "libx264", "-pix_fmt", "yuv420p10le", "-g", "30"};
+        QTest::newRow("VP8") << "vp8.webm" << QStringList{"-c:v", "libvpx", "-b:v", "2M", "-deadline", "realtime", "-cpu-used", "8"};
+        QTest::newRow("AV1") << "av1.mkv" << QStringList{"-c:v", "libaom-av1", "-cpu-used", "8", "-crf", "30", "-g", "30", "-usage", "realtime"};
+        QTest::newRow("ProRes") << "prores.mov" << QStringList{"-c:v", "prores_ks"};
+        QTest::newRow("MPEG-2 programme stream") << "old.mpg" << QStringList{"-c:v", "mpeg2video", "-q:v", "2", "-bf", "2", "-g", "15", "-f", "vob"};
+        QTest::newRow("MPEG-4 in MP4") << "m4.mp4" << QStringList{"-c:v", "mpeg4", "-q:v", "2", "-bf", "2", "-g", "20"};
+        QTest::newRow("FFV1") << "ffv1.mkv" << QStringList{"-c:v", "ffv1"};
+        QTest::newRow("bare H.264, no times at all") << "bare.h264" << QStringList{"-c:v", "libx264", "-bf", "2", "-g", "30", "-f", "h264"};
         QTest::newRow("transport stream")
             << "camcorder.mts" << QStringList{"-c:v", "libx264", "-g", "30", "-bf", "2", "-crf", "18", "-f", "mpegts"};
     }
@@ -142,9 +109,9 @@ private slots:
         QVERIFY(ffmpeg({"-ss", "1.5", "-i", source, "-c", "copy", path("cut.mp4")}));
         const auto film = Film::open(path("cut.mp4").toStdString());
         QVERIFY(film.ok());
-        const int first = decode(*(*film)->frame(FrameIndex(0)));
+        const int first = decodeNumber(*(*film)->frame(FrameIndex(0)));
         for (int i = 0; i < (*film)->info().frames; i += 7)
-            QCOMPARE(decode(*(*film)->frame(FrameIndex(i))), first + i);
+            QCOMPARE(decodeNumber(*(*film)->frame(FrameIndex(i))), first + i);
         QCOMPARE((*film)->times().front(), 0.0);
     }
     void agreesWithFfprobe() {
@@ -211,7 +178,8 @@ private slots:
         text.write(QByteArray("This is no film. ").repeated(500));
         text.close();
         says(path("text.mp4"), "not a film");
-        says(m_dir.path(), "folder");
+        QVERIFY(QDir(m_dir.path()).mkdir("no-pictures"));
+        says(path("no-pictures"), "folder");
         QVERIFY(ffmpeg({"-f", "lavfi", "-i", "sine=duration=1", path("sound.m4a")}));
         says(path("sound.m4a"), "sound only");
     }
@@ -235,7 +203,7 @@ private slots:
                 }
                 int good = 0;
                 for (int i = 0; i < (*film)->info().frames; ++i)
-                    if (const auto p = (*film)->frame(FrameIndex(i)); p && decode(*p) == i)
+                    if (const auto p = (*film)->frame(FrameIndex(i)); p && decodeNumber(*p) == i)
                         ++good;
                 QVERIFY2((*film)->info().framesLost > 0 || good == 60, name); // the loss is said
                 QVERIFY(good >= (*film)->info().frames - 2);                  // the frame at the cut may be damaged
