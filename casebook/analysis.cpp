@@ -22,9 +22,14 @@ void measureReps(const CaseData& data, const Blueprint& blueprint, const KnownMo
             continue;
         }
         const auto marks = data.marks.find(id);
-        a.motions[id] = std::make_shared<const Motion>(
-            toMotion(marks == data.marks.end() ? TrackSet() : marks->second, timebaseOf(take)));
+        TrackSet tracks = marks == data.marks.end() ? TrackSet() : marks->second;
+        if (take.steady)
+            tracks = steadied(tracks, take.camera);
+        a.motions[id] = std::make_shared<const Motion>(toMotion(tracks, timebaseOf(take)));
     }
+    std::map<Id, ViewSetup> setups; // solved once a take
+    for (const auto& [id, take] : data.takes)
+        setups[id] = setupOf(take);
     for (const auto& [id, rep] : data.reps) {
         const auto take = data.takes.find(rep.take);
         if (take == data.takes.end() || rep.positions.empty())
@@ -35,7 +40,7 @@ void measureReps(const CaseData& data, const Blueprint& blueprint, const KnownMo
             m.captureRate = Hertz(*take->second.captureRate);
         for (const auto& measure : blueprint.measures)
             m.values.push_back(
-                evaluate(measure.definition, *a.motions[rep.take], rep.positions, setupOf(take->second)));
+                evaluate(measure.definition, *a.motions[rep.take], rep.positions, setups.at(rep.take)));
         a.measured[id] = std::move(m);
     }
 }
@@ -107,7 +112,7 @@ void followFocus(const CaseData& data, const Blueprint& blueprint, Analysis& a) 
             if (take.performer != Performer::athlete || blueprint.measure(t.measure)->definition.view != take.view)
                 continue;
             byDay[take.day].push_back(rep);
-            stages[take.day] = take.stage;
+            stages[take.day] = data.reps.at(id).stage.value_or(take.stage);
         }
         for (const auto& [day, reps] : byDay)
             if (const auto v = gather(t.measure, reps); v.reps > 0)
@@ -224,8 +229,80 @@ const Finding* Analysis::finding(std::string_view fault) const {
     return it == judgement.findings.end() ? nullptr : &*it;
 }
 
+Result<std::shared_ptr<const Calibration>> calibrationOf(const Take& take) {
+    if (take.calibration.empty())
+        return std::shared_ptr<const Calibration>();
+    const auto made = Calibration::make(take.calibration, take.width, take.height);
+    if (!made)
+        return made.error();
+    return std::make_shared<const Calibration>(*made);
+}
+
 ViewSetup setupOf(const Take& take) {
-    return {take.view, take.facing, take.handedness};
+    ViewSetup setup{take.view, take.facing, take.handedness};
+    if (const auto calibration = calibrationOf(take))
+        setup.calibration = *calibration;
+    return setup;
+}
+
+Result<ViewLock> lockOf(const CaseData& data, const Link& link) {
+    const auto a = data.takes.find(link.a), b = data.takes.find(link.b);
+    if (a == data.takes.end() || b == data.takes.end())
+        return Error{"one of the locked takes is gone", {}, {}, {}};
+    const Timebase ta = timebaseOf(a->second), tb = timebaseOf(b->second);
+    std::vector<SharedInstant> instants;
+    for (const auto& [fa, fb] : link.shared)
+        instants.push_back({ta.real(fa).value, tb.real(fb).value, ta.instantError(fa), tb.instantError(fb)});
+    if (instants.empty() && link.sound) {
+        ViewLock lock;
+        lock.offset = link.sound->offset;
+        lock.uOffset = link.sound->u;
+        return lock;
+    }
+    return lockViews(instants);
+}
+
+std::map<Id, LockedFrame> lockedFrames(const CaseData& data, Id take, FrameIndex frame) {
+    std::map<Id, LockedFrame> out;
+    if (data.links.empty() || !data.takes.contains(take))
+        return out;
+    struct Place {
+        double time, sigma;
+    };
+    std::map<Id, Place> known{{take, {timebaseOf(data.takes.at(take)).real(frame).value, 0.0}}};
+    std::vector<Id> open{take};
+    while (!open.empty()) {
+        const Id from = open.back();
+        open.pop_back();
+        for (const auto& [id, link] : data.links) {
+            const Id to = link.a == from ? link.b : link.b == from ? link.a : 0;
+            if (to == 0 || known.contains(to))
+                continue;
+            const auto lock = lockOf(data, link);
+            if (!lock)
+                continue;
+            const Place at = known.at(from);
+            const double there = link.a == from ? lock->toB(at.time) : lock->toA(at.time);
+            const double u = lock->errorAt(link.a == from ? at.time : there) / (link.a == from ? 1.0 : lock->rate);
+            known[to] = {there, std::hypot(at.sigma, u)};
+            open.push_back(to);
+        }
+    }
+    known.erase(take);
+    for (const auto& [id, place] : known) {
+        const Timebase time = timebaseOf(data.takes.at(id));
+        if (time.frames() == 0)
+            continue;
+        const double slow = time.captureRate() && time.fileRate().value > 0.0
+                                ? time.captureRate()->value / time.fileRate().value
+                                : 1.0;
+        const FrameIndex f = time.nearest(MediaTime(place.time * slow));
+        const double period = time.realPeriod(f);
+        if (std::abs(time.real(f).value - place.time) > 0.51 * period + 1e-9)
+            continue; // before its first frame or after its last
+        out[id] = {f, std::hypot(place.sigma, time.instantError(f))};
+    }
+    return out;
 }
 
 Timebase timebaseOf(const Take& take) {

@@ -79,8 +79,23 @@ using KnownMotions = std::map<Id, std::shared_ptr<const Motion>>;
 /// \p today decides from which day the plan runs.
 Analysis analyse(const CaseData& data, const Blueprint& blueprint, Day today, const KnownMotions& known = {});
 
+/// How a take shows the athlete, with its calibration when one can be made of what was drawn.
 ViewSetup setupOf(const Take& take);
+/// What was drawn on a take's frame, solved; null when nothing was drawn. Error when it cannot be solved.
+Result<std::shared_ptr<const Calibration>> calibrationOf(const Take& take);
 Timebase timebaseOf(const Take& take);
+
+/// The two clocks of a link, real time to real time. Errors: a take is gone; what lockViews() refuses.
+Result<ViewLock> lockOf(const CaseData& data, const Link& link);
+
+/// The same instant in another take.
+struct LockedFrame {
+    FrameIndex frame;
+    double sigma = 0.0; ///< standard error of that instant, s: of the lock, and of placing it on a frame
+};
+/// By take: where all takes that are locked to this one, directly or through others, show the instant of this frame.
+/// Instants outside a film are left out. The take itself is not among them.
+std::map<Id, LockedFrame> lockedFrames(const CaseData& data, Id take, FrameIndex frame);
 
 /// The reps of a take by number.
 std::vector<const Rep*> repsOf(const CaseData& data, Id take);

@@ -92,6 +92,8 @@ bool Casebook::commit(const std::vector<Edit>& edits) {
             note(changes.reps, rep->after ? rep->after->take : rep->before->take);
         } else if (std::holds_alternative<BlockEdit>(edit)) {
             changes.blocks = true;
+        } else if (std::holds_alternative<LinkEdit>(edit)) {
+            changes.links = true;
         } else if (const auto* mark = std::get_if<MarkEdit>(&edit)) {
             note(changes.marks, mark->key.take);
             ++m_revision[mark->key.take];
@@ -115,7 +117,8 @@ void Casebook::startAnalysis() {
     m_running = true;
     m_runningRevision = m_revision;
     // The worker needs marks only of takes whose motion is not known; leaving the rest out keeps the copy small.
-    CaseData copy{m_data.id, m_data.blueprintId, m_data.brief, m_data.takes, m_data.reps, m_data.blocks, {}};
+    CaseData copy{m_data.id,   m_data.blueprintId, m_data.brief, m_data.takes,
+                  m_data.reps, m_data.blocks,      m_data.links, {}};
     for (const auto& [id, tracks] : m_data.marks)
         if (!m_motions.contains(id))
             copy.marks[id] = tracks;
@@ -192,6 +195,9 @@ bool Casebook::removeTake(Id take) {
     for (const auto& [id, rep] : m_data.reps)
         if (rep.take == take)
             edits.push_back(RepEdit{id, rep, std::nullopt});
+    for (const auto& [id, link] : m_data.links)
+        if (link.a == take || link.b == take)
+            edits.push_back(LinkEdit{id, link, std::nullopt});
     edits.push_back(TakeEdit{take, it->second, std::nullopt});
     return perform(tr("remove the film %1").arg(QString::fromStdString(it->second.title)), std::move(edits));
 }
@@ -200,7 +206,10 @@ Id Casebook::addRep(Id take) {
     int number = 1;
     for (const Rep* r : repsOf(m_data, take))
         number = std::max(number, r->number + 1);
-    const Rep rep{m_library->freshId(), take, number, {}};
+    Rep rep;
+    rep.id = m_library->freshId();
+    rep.take = take;
+    rep.number = number;
     return perform(tr("add rep %1").arg(number), {RepEdit{rep.id, std::nullopt, rep}}) ? rep.id : 0;
 }
 
@@ -219,7 +228,22 @@ bool Casebook::placePosition(Id rep, const PositionId& position, FrameIndex fram
     after.positions[position] = {frame, std::nullopt};
     if (after == it->second)
         return true;
-    return perform(tr("place %1").arg(QString::fromStdString(p->name)), {RepEdit{rep, it->second, after}});
+    std::vector<Edit> edits{RepEdit{rep, it->second, after}};
+    for (const auto& [take, there] : lockedFrames(m_data, after.take, frame)) {
+        std::optional<Rep> before;
+        for (const Rep* r : repsOf(m_data, take))
+            if (r->number == after.number)
+                before = *r;
+        Rep other = before.value_or(Rep{});
+        if (!before) {
+            other.id = m_library->freshId();
+            other.take = take;
+            other.number = after.number;
+        }
+        other.positions[position] = {there.frame, there.sigma};
+        edits.push_back(RepEdit{other.id, before, other});
+    }
+    return perform(tr("place %1").arg(QString::fromStdString(p->name)), std::move(edits));
 }
 
 bool Casebook::clearPosition(Id rep, const PositionId& position) {
@@ -251,6 +275,40 @@ bool Casebook::removeMark(const MarkKey& key) {
         return false;
     return perform(tr("take the mark of the %1 away").arg(QString::fromStdString(spoken(key.landmark))),
                    {MarkEdit{key, take->second.at(key.landmark).at(key.frame), std::nullopt}});
+}
+
+bool Casebook::addReps(Id take, const std::vector<Rep>& reps) {
+    int number = 0;
+    for (const Rep* r : repsOf(m_data, take))
+        number = std::max(number, r->number);
+    std::vector<Edit> edits;
+    for (Rep rep : reps) {
+        rep.id = m_library->freshId();
+        rep.take = take;
+        rep.number = ++number;
+        edits.push_back(RepEdit{rep.id, std::nullopt, rep});
+    }
+    return perform(reps.size() == 1 ? tr("accept a rep") : tr("accept %1 reps").arg(reps.size()), std::move(edits));
+}
+
+bool Casebook::setRep(const Rep& rep, const QString& what) {
+    const auto it = m_data.reps.find(rep.id);
+    return it != m_data.reps.end() && (it->second == rep || perform(what, {RepEdit{rep.id, it->second, rep}}));
+}
+
+Id Casebook::addLink(Link link) {
+    link.id = m_library->freshId();
+    return perform(tr("lock two films"), {LinkEdit{link.id, std::nullopt, link}}) ? link.id : 0;
+}
+
+bool Casebook::setLink(const Link& link, const QString& what) {
+    const auto it = m_data.links.find(link.id);
+    return it != m_data.links.end() && (it->second == link || perform(what, {LinkEdit{link.id, it->second, link}}));
+}
+
+bool Casebook::removeLink(Id link) {
+    const auto it = m_data.links.find(link);
+    return it != m_data.links.end() && perform(tr("unlock two films"), {LinkEdit{link, it->second, std::nullopt}});
 }
 
 Id Casebook::addBlock(Block block) {

@@ -21,6 +21,7 @@ namespace riflesso {
 struct ChangeSet {
     bool brief = false;
     bool blocks = false;
+    bool links = false;
     std::vector<Id> takes; ///< the take itself, made or removed too
     std::vector<Id> reps;  ///< takes whose reps or key positions changed
     std::vector<Id> marks; ///< takes whose marks changed
@@ -56,11 +57,19 @@ public:
     bool removeTake(Id take);
     Id addRep(Id take);
     bool removeRep(Id rep);
+    /// In takes that are locked to this one the position is set too, on the frame nearest to the same instant; a rep of
+    /// the same number is made there when there is none.
     bool placePosition(Id rep, const PositionId& position, FrameIndex frame);
     bool clearPosition(Id rep, const PositionId& position);
     /// Steps of one drag or of repeated nudges with the same \p gesture (not 0) are one undo step.
     bool setMark(const MarkKey& key, const Mark& mark, int gesture = 0);
     bool removeMark(const MarkKey& key);
+    /// Several spans of reps at once, as one undo step; numbered after those there are.
+    bool addReps(Id take, const std::vector<Rep>& reps);
+    bool setRep(const Rep& rep, const QString& what);
+    Id addLink(Link link);
+    bool setLink(const Link& link, const QString& what);
+    bool removeLink(Id link);
     Id addBlock(Block block);
     bool setBlock(const Block& block);
     /// Many edits as one undo step, as an import makes them.

@@ -3,6 +3,8 @@
 /// The data of a case as plain values: what the library keeps and the casebook edits.
 
 #include "core/measure/evaluate.h"
+#include "core/motion/calibration.h"
+#include "core/motion/sync.h"
 #include "core/motion/mark.h"
 #include "core/programme/calendar.h"
 #include "core/technique/blueprint.h"
@@ -52,6 +54,15 @@ struct Brief {
 enum class Performer { athlete, model };
 inline constexpr std::array<std::string_view, 2> kPerformerNames = {"athlete", "model"};
 
+/// How a take's pictures are shown. Changes what is seen, never what is stored or measured.
+struct PictureSettings {
+    double brightness = 0.0;   ///< −1..1
+    double contrast = 1.0;     ///< 0.1..4
+    bool swapped = false;      ///< left and right swapped on screens
+    std::array<int, 4> crop{}; ///< x, y, width, height around the athlete, px; no width = all
+    friend bool operator==(const PictureSettings&, const PictureSettings&) = default;
+};
+
 /// One recording from one view.
 struct Take {
     Id id = 0;
@@ -66,7 +77,13 @@ struct Take {
     Stage stage = Stage::shadow;
     std::optional<double> captureRate; ///< Hz; unset until someone states it
     int width = 0, height = 0;
-    std::vector<double> times; ///< presentation times, s
+    std::string checksum;       ///< SHA-256 of the film, hexadecimal; empty for takes of format 1
+    std::string captureFrom;    ///< where the capture rate is known from: a tag's name, "stopwatch", "fall", "stated"
+    CalibrationInput calibration;
+    PictureSettings picture;
+    bool steady = false;        ///< marks are carried to the reference frame by `camera`
+    CameraPath camera;          ///< of a moving camera, one map a frame; empty = not looked for
+    std::vector<double> times;  ///< presentation times, s
     friend bool operator==(const Take&, const Take&) = default;
 };
 
@@ -76,7 +93,26 @@ struct Rep {
     Id take = 0;
     int number = 1;
     Positions positions;
+    std::optional<FrameIndex> first{}, last{}; ///< where it lies in the take
+    std::string situation{};                   ///< what the athlete had to answer
+    std::string choice{};                      ///< the technique chosen
+    std::optional<bool> worked{};              ///< the effect: did it work
+    std::optional<Stage> stage{};              ///< when it differs from the take's
     friend bool operator==(const Rep&, const Rep&) = default;
+};
+
+/// Two takes of the same movement on one clock.
+struct Link {
+    Id id = 0;
+    Id a = 0, b = 0; ///< takes
+    std::vector<std::pair<FrameIndex, FrameIndex>> shared; ///< the same instants in a and b
+    std::optional<SoundMatch> sound;                       ///< or by their sound; offset in s of real time
+    friend bool operator==(const Link& x, const Link& y) {
+        const auto same = [](const auto& p, const auto& r) {
+            return p.has_value() == r.has_value() && (!p || (p->offset == r->offset && p->u == r->u));
+        };
+        return x.id == y.id && x.a == y.a && x.b == y.b && x.shared == y.shared && same(x.sound, y.sound);
+    }
 };
 
 /// Verdicts on one practised rep; the athlete's comes first.
@@ -113,6 +149,7 @@ struct CaseData {
     std::map<Id, Take> takes;
     std::map<Id, Rep> reps;
     std::map<Id, Block> blocks;
+    std::map<Id, Link> links;
     std::map<Id, TrackSet> marks; ///< by take
     friend bool operator==(const CaseData&, const CaseData&) = default;
 };
@@ -127,9 +164,10 @@ using BriefEdit = EditOf<std::monostate, Brief>;
 using TakeEdit = EditOf<Id, Take>;
 using RepEdit = EditOf<Id, Rep>;
 using BlockEdit = EditOf<Id, Block>;
+using LinkEdit = EditOf<Id, Link>;
 using MarkEdit = EditOf<MarkKey, Mark>;
 /// What the library writes and the casebook undoes.
-using Edit = std::variant<BriefEdit, TakeEdit, RepEdit, BlockEdit, MarkEdit>;
+using Edit = std::variant<BriefEdit, TakeEdit, RepEdit, BlockEdit, MarkEdit, LinkEdit>;
 
 /// Carries an edit out on plain data (its `after`). Removing a take leaves its reps and marks to edits of their own.
 void applyTo(CaseData& data, const Edit& edit);

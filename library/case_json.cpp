@@ -15,6 +15,70 @@ Day readDay(const JsonReader& j) {
     return *day;
 }
 
+json pixel(Pixel p) {
+    return json::array({p.x, p.y});
+}
+json line(const DrawnLine& l) {
+    return json::array({pixel(l.a), pixel(l.b)});
+}
+Pixel readPixel(const JsonReader& j) {
+    const auto v = j.items();
+    if (v.size() != 2)
+        j.fail("must be [x, y]");
+    return {v[0].number(), v[1].number()};
+}
+DrawnLine readLine(const JsonReader& j) {
+    const auto v = j.items();
+    if (v.size() != 2)
+        j.fail("must be two points");
+    return {readPixel(v[0]), readPixel(v[1])};
+}
+
+json write(const CalibrationInput& c) {
+    json j = {{"sigma_px", c.sigma}, {"depth_m", c.depth}};
+    if (c.plumb)
+        j["plumb"] = line(*c.plumb);
+    if (c.horizon)
+        j["horizon"] = line(*c.horizon);
+    if (c.cameraDistance)
+        j["camera_distance_m"] = *c.cameraDistance;
+    for (const auto& l : c.lengths)
+        j["lengths"].push_back({{"line", line(l.line)}, {"m", l.metres}});
+    for (const auto& p : c.points)
+        j["points"].push_back({{"px", pixel(p.at)}, {"m", {p.x, p.y}}});
+    for (const auto& edge : c.straight) {
+        json points = json::array();
+        for (const auto& p : edge)
+            points.push_back(pixel(p));
+        j["straight"].push_back(points);
+    }
+    return j;
+}
+
+CalibrationInput read(const JsonReader& j) {
+    CalibrationInput c;
+    c.sigma = j.numberOr("sigma_px", 1.5);
+    c.depth = j.numberOr("depth_m", 0.0);
+    if (j.has("plumb"))
+        c.plumb = readLine(j["plumb"]);
+    if (j.has("horizon"))
+        c.horizon = readLine(j["horizon"]);
+    if (j.has("camera_distance_m"))
+        c.cameraDistance = j["camera_distance_m"].number();
+    for (const auto& l : j.itemsOr("lengths"))
+        c.lengths.push_back({readLine(l["line"]), l["m"].number()});
+    for (const auto& p : j.itemsOr("points")) {
+        const Pixel m = readPixel(p["m"]);
+        c.points.push_back({readPixel(p["px"]), m.x, m.y});
+    }
+    for (const auto& edge : j.itemsOr("straight")) {
+        c.straight.emplace_back();
+        for (const auto& p : edge.items())
+            c.straight.back().push_back(readPixel(p));
+    }
+    return c;
+}
+
 template <typename T, typename Read> Result<T> guarded(const std::string& text, const char* what, Read read) {
     try {
         const auto parsed = json::parse(text);
@@ -88,6 +152,19 @@ std::string toJson(const Take& t) {
               {"height", t.height}};
     if (t.captureRate)
         j["capture_rate_hz"] = *t.captureRate;
+    if (!t.checksum.empty())
+        j["checksum"] = t.checksum;
+    if (!t.captureFrom.empty())
+        j["capture_from"] = t.captureFrom;
+    if (t.calibration != CalibrationInput{})
+        j["calibration"] = write(t.calibration);
+    if (t.picture != PictureSettings{})
+        j["picture"] = {{"brightness", t.picture.brightness},
+                        {"contrast", t.picture.contrast},
+                        {"swapped", t.picture.swapped},
+                        {"crop", t.picture.crop}};
+    if (t.steady)
+        j["steady"] = true;
     return j.dump(-1, ' ', false, json::error_handler_t::replace);
 }
 
@@ -107,6 +184,20 @@ Result<Take> takeFromJson(const std::string& text) {
         t.height = j["height"].integer();
         if (j.has("capture_rate_hz"))
             t.captureRate = j["capture_rate_hz"].number();
+        t.checksum = j.textOr("checksum");
+        t.captureFrom = j.textOr("capture_from");
+        if (j.has("calibration"))
+            t.calibration = read(j["calibration"]);
+        if (j.has("picture")) {
+            const auto p = j["picture"];
+            t.picture.brightness = p["brightness"].number();
+            t.picture.contrast = p["contrast"].number();
+            t.picture.swapped = p["swapped"].truth();
+            const auto crop = p["crop"].items();
+            for (std::size_t i = 0; i < 4 && i < crop.size(); ++i)
+                t.picture.crop[i] = crop[i].integer();
+        }
+        t.steady = j.truthOr("steady", false);
         return t;
     });
 }
@@ -118,7 +209,18 @@ std::string toJson(const Rep& r) {
         if (p.sigma)
             positions[id]["sigma_s"] = *p.sigma;
     }
-    return json{{"number", r.number}, {"positions", positions}}.dump();
+    json j = {{"number", r.number}, {"positions", positions}};
+    if (r.first && r.last)
+        j["span"] = {r.first->value, r.last->value};
+    if (!r.situation.empty())
+        j["situation"] = r.situation;
+    if (!r.choice.empty())
+        j["choice"] = r.choice;
+    if (r.worked)
+        j["worked"] = *r.worked;
+    if (r.stage)
+        j["stage"] = enumName(kStageNames, *r.stage);
+    return j.dump(-1, ' ', false, json::error_handler_t::replace);
 }
 
 Result<Rep> repFromJson(const std::string& text) {
@@ -134,12 +236,60 @@ Result<Rep> repFromJson(const std::string& text) {
                 placed.sigma = p["sigma_s"].number();
             r.positions[id] = placed;
         }
+        if (const auto span = j.itemsOr("span"); span.size() == 2) {
+            r.first = FrameIndex(span[0].integer());
+            r.last = FrameIndex(span[1].integer());
+        }
+        r.situation = j.textOr("situation");
+        r.choice = j.textOr("choice");
+        if (j.has("worked"))
+            r.worked = j["worked"].truth();
+        if (j.has("stage"))
+            r.stage = j["stage"].word<Stage>(kStageNames);
         return r;
     } catch (const JsonProblem& p) {
         return Error{p.place + " " + p.what, "rep", "the library was not changed", {}};
     } catch (const json::exception&) {
         return Error{"its data in the library are damaged", "rep", "the library was not changed", {}};
     }
+}
+
+std::string toJson(const CalibrationInput& c) {
+    return write(c).dump(1);
+}
+
+Result<CalibrationInput> calibrationFromJson(const std::string& text) {
+    auto c = guarded<CalibrationInput>(text, "calibration", read);
+    return c ? c : Result<CalibrationInput>(Error{c.error().what, "calibration", "nothing was changed", {}});
+}
+
+std::string toJson(const Link& l) {
+    json shared = json::array();
+    for (const auto& [a, b] : l.shared)
+        shared.push_back({a.value, b.value});
+    json j = {{"a", l.a}, {"b", l.b}, {"shared_frames", shared}};
+    if (l.sound)
+        j["sound"] = {{"offset_s", l.sound->offset}, {"u_s", l.sound->u}, {"quality", l.sound->quality}, {"peak", l.sound->peak}};
+    return j.dump();
+}
+
+Result<Link> linkFromJson(const std::string& text) {
+    return guarded<Link>(text, "link", [](const JsonReader& j) {
+        Link l;
+        l.a = j["a"].integer();
+        l.b = j["b"].integer();
+        for (const auto& s : j["shared_frames"].items()) {
+            const auto v = s.items();
+            if (v.size() != 2)
+                s.fail("must be two frames");
+            l.shared.emplace_back(v[0].integer(), v[1].integer());
+        }
+        if (j.has("sound")) {
+            const auto s = j["sound"];
+            l.sound = SoundMatch{s["offset_s"].number(), s["u_s"].number(), s["quality"].number(), s["peak"].number()};
+        }
+        return l;
+    });
 }
 
 std::string toJson(const Block& b) {

@@ -13,11 +13,16 @@ std::string toJson(const Brief& brief);
 std::string toJson(const Take& take); ///< without its frame times, which are kept beside it as numbers
 std::string toJson(const Rep& rep);
 std::string toJson(const Block& block);
+std::string toJson(const Link& link);
+/// Drawn lines, known lengths and points as they stand in a take; also a file format of its own (`riflesso-cli calibrate`).
+std::string toJson(const CalibrationInput& calibration);
 
 /// Errors name the field. Ids are not in the body; callers set them.
 Result<Brief> briefFromJson(const std::string& text);
 Result<Take> takeFromJson(const std::string& text);
 Result<Rep> repFromJson(const std::string& text);
 Result<Block> blockFromJson(const std::string& text);
+Result<Link> linkFromJson(const std::string& text);
+Result<CalibrationInput> calibrationFromJson(const std::string& text);
 
 } // namespace riflesso

@@ -2,6 +2,7 @@
 
 #include "library/case_json.h"
 
+#include <QCryptographicHash>
 #include <QSqlDatabase>
 #include <QSqlError>
 #include <QSqlQuery>
@@ -9,7 +10,10 @@
 #include <QUuid>
 #include <QVariant>
 
+#include <algorithm>
+#include <cerrno>
 #include <cstring>
+#include <fstream>
 
 namespace riflesso {
 namespace {
@@ -33,10 +37,31 @@ std::vector<double> unpackTimes(const QByteArray& bytes) {
     return times;
 }
 
+QByteArray packPath(const CameraPath& path) {
+    std::vector<double> flat;
+    for (const auto& h : path)
+        flat.insert(flat.end(), h.data(), h.data() + 9);
+    return packTimes(flat);
+}
+
+CameraPath unpackPath(const QByteArray& bytes) {
+    const auto flat = unpackTimes(bytes);
+    CameraPath path;
+    for (std::size_t i = 0; i + 9 <= flat.size(); i += 9)
+        path.emplace_back(Eigen::Map<const Eigen::Matrix3d>(flat.data() + i));
+    return path;
+}
+
+// What format 1 lacked.
+const char* const kFromFormat1[] = {
+    "CREATE TABLE links (id INTEGER PRIMARY KEY, case_id INTEGER NOT NULL REFERENCES cases(id), body TEXT NOT NULL)",
+    "ALTER TABLE takes ADD COLUMN camera BLOB",
+};
+
 const char* const kSchema[] = {
     "CREATE TABLE cases (id INTEGER PRIMARY KEY, blueprint TEXT NOT NULL, brief TEXT NOT NULL)",
     "CREATE TABLE takes (id INTEGER PRIMARY KEY, case_id INTEGER NOT NULL REFERENCES cases(id), body TEXT NOT NULL, "
-    "times BLOB NOT NULL)",
+    "times BLOB NOT NULL, camera BLOB)",
     "CREATE TABLE reps (id INTEGER PRIMARY KEY, take_id INTEGER NOT NULL REFERENCES takes(id) DEFERRABLE INITIALLY "
     "DEFERRED, body TEXT NOT NULL)",
     "CREATE TABLE blocks (id INTEGER PRIMARY KEY, case_id INTEGER NOT NULL REFERENCES cases(id), body TEXT NOT NULL)",
@@ -44,6 +69,7 @@ const char* const kSchema[] = {
     "NOT NULL, landmark TEXT NOT NULL, "
     "x REAL NOT NULL, y REAL NOT NULL, sigma REAL NOT NULL, how TEXT NOT NULL, PRIMARY KEY (take_id, frame, landmark)) "
     "WITHOUT ROWID",
+    "CREATE TABLE links (id INTEGER PRIMARY KEY, case_id INTEGER NOT NULL REFERENCES cases(id), body TEXT NOT NULL)",
     "CREATE INDEX takes_of_case ON takes(case_id)",
     "CREATE INDEX reps_of_take ON reps(take_id)",
     "CREATE INDEX blocks_of_case ON blocks(case_id)",
@@ -68,6 +94,7 @@ void applyTo(CaseData& data, const Edit& edit) {
         void operator()(const TakeEdit& e) const { p(d.takes, e); }
         void operator()(const RepEdit& e) const { p(d.reps, e); }
         void operator()(const BlockEdit& e) const { p(d.blocks, e); }
+        void operator()(const LinkEdit& e) const { p(d.links, e); }
         void operator()(const MarkEdit& e) const {
             auto& tracks = d.marks[e.key.take];
             auto& track = tracks[e.key.landmark];
@@ -183,12 +210,14 @@ struct Library::Impl {
                 if (!e.after)
                     return remove("takes", e.key);
                 // No REPLACE: it would delete the row, and with it what refers to it.
-                query.prepare("INSERT INTO takes (id, case_id, body, times) VALUES (?, ?, ?, ?) "
-                              "ON CONFLICT(id) DO UPDATE SET body = excluded.body, times = excluded.times");
+                query.prepare("INSERT INTO takes (id, case_id, body, times, camera) VALUES (?, ?, ?, ?, ?) "
+                              "ON CONFLICT(id) DO UPDATE SET body = excluded.body, times = excluded.times, camera = "
+                              "excluded.camera");
                 query.addBindValue(id(e.key));
                 query.addBindValue(id(caseId));
                 query.addBindValue(q(toJson(*e.after)));
                 query.addBindValue(packTimes(e.after->times));
+                query.addBindValue(packPath(e.after->camera));
                 return query.exec();
             }
             bool operator()(const RepEdit& e) const {
@@ -204,6 +233,15 @@ struct Library::Impl {
                 if (!e.after)
                     return remove("blocks", e.key);
                 query.prepare("INSERT OR REPLACE INTO blocks (id, case_id, body) VALUES (?, ?, ?)");
+                query.addBindValue(id(e.key));
+                query.addBindValue(id(caseId));
+                query.addBindValue(q(toJson(*e.after)));
+                return query.exec();
+            }
+            bool operator()(const LinkEdit& e) const {
+                if (!e.after)
+                    return remove("links", e.key);
+                query.prepare("INSERT OR REPLACE INTO links (id, case_id, body) VALUES (?, ?, ?)");
                 query.addBindValue(id(e.key));
                 query.addBindValue(id(caseId));
                 query.addBindValue(q(toJson(*e.after)));
@@ -299,9 +337,24 @@ Result<std::unique_ptr<Library>> Library::open(const fs::path& folder) {
                          ", this one knows up to " + std::to_string(kFormat) + ")",
                      folder.filename().string(), "nothing was changed", "open it with the newer program"};
     fs::create_directories(folder / "media", ec);
+    if (*format < 2) {
+        if (!impl->db().transaction())
+            return impl->failed(impl->db().lastError(), "bringing the library up to date");
+        for (const char* sql : kFromFormat1)
+            if (auto s = impl->run(sql); !s) {
+                impl->db().rollback();
+                return s.error();
+            }
+        if (auto s = impl->run(QString("PRAGMA user_version = %1").arg(kFormat)); !s) {
+            impl->db().rollback();
+            return s.error();
+        }
+        if (!impl->db().commit())
+            return impl->failed(impl->db().lastError(), "bringing the library up to date");
+    }
     const auto last =
         impl->number("SELECT max(coalesce((SELECT max(id) FROM takes), 0), coalesce((SELECT max(id) FROM reps), 0), "
-                     "coalesce((SELECT max(id) FROM blocks), 0))");
+                     "coalesce((SELECT max(id) FROM blocks), 0), coalesce((SELECT max(id) FROM links), 0))");
     if (!last)
         return last.error();
     impl->nextId = *last + 1;
@@ -355,7 +408,7 @@ Result<CaseData> Library::load(Id caseId) {
     if (!brief)
         return brief.error();
     data.brief = *brief;
-    if (!select("SELECT id, body, times FROM takes WHERE case_id = ?"))
+    if (!select("SELECT id, body, times, camera FROM takes WHERE case_id = ?"))
         return failed();
     while (query.next()) {
         auto take = takeFromJson(query.value(1).toString().toStdString());
@@ -363,6 +416,7 @@ Result<CaseData> Library::load(Id caseId) {
             return take.error();
         take->id = query.value(0).toLongLong();
         take->times = unpackTimes(query.value(2).toByteArray());
+        take->camera = unpackPath(query.value(3).toByteArray());
         data.takes[take->id] = *take;
     }
     if (!select("SELECT reps.id, take_id, reps.body FROM reps JOIN takes ON takes.id = take_id WHERE case_id = ?"))
@@ -383,6 +437,15 @@ Result<CaseData> Library::load(Id caseId) {
             return block.error();
         block->id = query.value(0).toLongLong();
         data.blocks[block->id] = *block;
+    }
+    if (!select("SELECT id, body FROM links WHERE case_id = ?"))
+        return failed();
+    while (query.next()) {
+        auto link = linkFromJson(query.value(1).toString().toStdString());
+        if (!link)
+            return link.error();
+        link->id = query.value(0).toLongLong();
+        data.links[link->id] = *link;
     }
     if (!select("SELECT take_id, frame, landmark, x, y, sigma, how FROM marks JOIN takes ON takes.id = take_id WHERE "
                 "case_id = ?"))
@@ -421,23 +484,131 @@ Id Library::freshId() {
     return m_impl->nextId++;
 }
 
-Result<std::string> Library::bringIn(const fs::path& film) {
+Result<std::map<std::string, std::string>> Library::knownFilms() {
+    QSqlQuery query(m_impl->db());
+    if (!query.exec("SELECT body FROM takes"))
+        return m_impl->failed(query.lastError(), "reading the takes");
+    std::map<std::string, std::string> out;
+    while (query.next())
+        if (const auto take = takeFromJson(query.value(0).toString().toStdString()); take && !take->checksum.empty())
+            out[take->checksum] = take->film;
+    return out;
+}
+
+Result<std::string> checksumOf(const fs::path& film, const FileProgress& progress) {
     std::error_code ec;
-    fs::path name = film.filename();
+    std::vector<fs::path> files;
+    if (fs::is_directory(film, ec)) {
+        for (fs::directory_iterator it(film, ec), end; !ec && it != end; it.increment(ec))
+            if (it->is_regular_file(ec))
+                files.push_back(it->path());
+        std::sort(files.begin(), files.end());
+    } else {
+        files.push_back(film);
+    }
+    double all = 0.0, done = 0.0;
+    for (const auto& f : files)
+        all += static_cast<double>(fs::file_size(f, ec));
+    QCryptographicHash sum(QCryptographicHash::Sha256);
+    std::string block(1u << 20, '\0');
+    for (const auto& f : files) {
+        std::ifstream in(f, std::ios::binary);
+        if (!in)
+            return Error{"the film cannot be read", film.filename().string(), "nothing was changed",
+                         "is it on a disk that was taken out?"};
+        while (in) {
+            in.read(block.data(), static_cast<std::streamsize>(block.size()));
+            sum.addData(QByteArrayView(block.data(), static_cast<qsizetype>(in.gcount())));
+            done += static_cast<double>(in.gcount());
+            if (progress && !progress(all > 0.0 ? done / all : 1.0))
+                return Error{"bringing it in was cancelled", film.filename().string(), "nothing was changed", {}};
+        }
+    }
+    return sum.result().toHex().toStdString();
+}
+
+Result<std::string> Library::bringIn(const fs::path& film, const FileProgress& progress) {
+    std::error_code ec;
+    const fs::path base = film.filename().empty() ? film.parent_path() : film;
+    fs::path name = base.filename();
     for (int n = 2; fs::exists(media() / name, ec); ++n)
-        name = film.stem().string() + "-" + std::to_string(n) + film.extension().string();
+        name = base.stem().string() + "-" + std::to_string(n) + base.extension().string();
     fs::path part = media() / name;
     part += ".part";
-    fs::copy_file(film, part, fs::copy_options::overwrite_existing, ec);
-    if (!ec)
-        fs::rename(part, media() / name, ec);
-    if (ec) {
-        const Error e{"the film cannot be copied into the library (" + ec.message() + ")", film.filename().string(),
-                      "the film and the library are as they were", "is the disk full or write-protected?"};
-        fs::remove(part, ec);
-        return e;
+    const auto fail = [&](const std::string& why) {
+        fs::remove_all(part, ec);
+        return Error{"the film cannot be copied into the library (" + why + ")", base.filename().string(),
+                     "the film and the library are as they were", "is the disk full or write-protected?"};
+    };
+    const auto cancelled = [&] {
+        fs::remove_all(part, ec);
+        return Error{"bringing it in was cancelled", base.filename().string(), "nothing was changed", {}};
+    };
+    if (fs::is_directory(film, ec)) {
+        fs::create_directories(part, ec);
+        for (fs::directory_iterator it(film, ec), end; !ec && it != end; it.increment(ec)) {
+            if (it->is_regular_file(ec))
+                fs::copy_file(it->path(), part / it->path().filename(), ec);
+            if (progress && !progress(0.5))
+                return cancelled();
+        }
+        if (ec)
+            return fail(ec.message());
+    } else {
+        std::ifstream in(film, std::ios::binary);
+        std::ofstream out(part, std::ios::binary);
+        if (!in || !out)
+            return fail(std::strerror(errno));
+        const double all = std::max(1.0, static_cast<double>(fs::file_size(film, ec)));
+        double done = 0.0;
+        std::string block(1u << 20, '\0');
+        while (in) {
+            in.read(block.data(), static_cast<std::streamsize>(block.size()));
+            out.write(block.data(), in.gcount());
+            if (!out)
+                return fail(std::strerror(errno));
+            done += static_cast<double>(in.gcount());
+            if (progress && !progress(done / all))
+                return cancelled();
+        }
+        out.close();
+        if (!out || in.bad())
+            return fail(std::strerror(errno));
+        const auto time = fs::last_write_time(film, ec);
+        fs::last_write_time(part, time, ec);
+        ec.clear();
     }
+    fs::rename(part, media() / name, ec);
+    if (ec)
+        return fail(ec.message());
     return name.string();
+}
+
+std::optional<fs::path> Library::findMoved(const Take& take, const fs::path& under, const FileProgress& progress) const {
+    if (take.checksum.empty())
+        return std::nullopt;
+    // Files of the same name first: the disk is read through only when names do not help.
+    std::error_code ec;
+    std::vector<fs::path> named, others;
+    const fs::path name = fs::path(take.film).filename();
+    for (fs::recursive_directory_iterator it(under, fs::directory_options::skip_permission_denied, ec), end;
+         !ec && it != end; it.increment(ec)) {
+        if (it.depth() > 6)
+            it.disable_recursion_pending();
+        if (!it->is_regular_file(ec))
+            continue;
+        if (it->path().filename() == name)
+            named.push_back(it->path());
+        else if (it->path().extension() == name.extension())
+            others.push_back(it->path());
+        if (progress && !progress(0.0))
+            return std::nullopt;
+    }
+    named.insert(named.end(), others.begin(), others.end());
+    for (const auto& f : named)
+        if (const auto sum = checksumOf(f, progress); sum && *sum == take.checksum)
+            return f;
+    return std::nullopt;
 }
 
 void Library::limitPagesForTests(int pages) {

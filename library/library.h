@@ -9,7 +9,10 @@
 #include "library/case_data.h"
 
 #include <filesystem>
+#include <functional>
+#include <map>
 #include <memory>
+#include <optional>
 #include <string>
 #include <vector>
 
@@ -22,10 +25,16 @@ struct CaseSummary {
     std::string goal;
 };
 
+/// Told the share done; false cancels.
+using FileProgress = std::function<bool(double)>;
+
+/// SHA-256 of a film, or of all files of a folder of pictures in the order of their names. Errors: unreadable; cancelled.
+Result<std::string> checksumOf(const std::filesystem::path& film, const FileProgress& progress = {});
+
 class Library {
 public:
     /// The format this program reads and writes; a library of a newer one is refused.
-    static constexpr int kFormat = 1;
+    static constexpr int kFormat = 2;
 
     /// Makes a new, empty library; the folder may exist if it holds no library.
     static Result<std::unique_ptr<Library>> create(const std::filesystem::path& folder);
@@ -50,8 +59,19 @@ public:
     /// An id that no take, rep or block of this library has.
     Id freshId();
 
-    /// Copies a film into media/ under a free name; gives that name. A failed copy leaves nothing behind.
-    Result<std::string> bringIn(const std::filesystem::path& film);
+    /// Checksums of the films of all takes, and where these are: so that no film is taken twice.
+    Result<std::map<std::string, std::string>> knownFilms();
+
+    /// Copies a film, or a folder of pictures, into media/ under a free name; gives that name. A failed or cancelled
+    /// copy leaves nothing behind. Touches files only: may run on another thread.
+    Result<std::string> bringIn(const std::filesystem::path& film, const FileProgress& progress = {});
+
+    /// Looks for a take's film by its checksum in a folder and below. Empty when it is not there.
+    [[nodiscard]] std::optional<std::filesystem::path> findMoved(const Take& take, const std::filesystem::path& under,
+                                                                 const FileProgress& progress = {}) const;
+
+    /// Where tables of frames are kept; may be deleted at any time.
+    [[nodiscard]] std::filesystem::path indexFolder() const { return folder() / "index"; }
 
     /// Bounds the database's size in pages, so that tests can fill the disk. 0 = no bound.
     void limitPagesForTests(int pages);

@@ -22,6 +22,11 @@ MeasureDefinition readMeasure(const JsonReader& json, bool standalone) {
     for (const auto& p : json.itemsOr("per"))
         d.per.push_back(readPoint(p));
     d.perName = json.textOr("per_name", "lengths");
+    if (json.has("unit")) {
+        if (json["unit"].text() != "m")
+            json["unit"].fail("can only be \"m\"; other units follow from the kind");
+        d.metres = true;
+    }
     if (json.has("view"))
         d.view = json["view"].word<View>(kViewNames);
     else if (d.direction == Direction::across)

@@ -25,6 +25,8 @@ std::string problemOf(const MeasureDefinition& d) {
                std::to_string(d.points.size());
     if (!d.per.empty() && d.per.size() != 2)
         return "\"per\" needs two points, the ends of the segment";
+    if (d.metres && (!d.per.empty() || (d.kind != MeasureKind::offset && d.kind != MeasureKind::order)))
+        return "only an offset or an order without \"per\" can be in metres";
     const bool directed = d.kind == MeasureKind::offset || d.kind == MeasureKind::order || d.kind == MeasureKind::lean;
     if (directed && !d.direction)
         return "a measure of kind " + kind + " needs a \"direction\": forward, up or across";
@@ -50,7 +52,7 @@ std::string unitOf(const MeasureDefinition& d) {
     case MeasureKind::order:
         break;
     }
-    return d.per.empty() ? "px" : d.perName;
+    return d.metres ? "m" : d.per.empty() ? "px" : d.perName;
 }
 
 } // namespace riflesso

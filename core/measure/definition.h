@@ -75,6 +75,7 @@ struct MeasureDefinition {
     std::optional<Direction> direction;
     std::vector<PointSpec> per; ///< none (pixels) or the two ends of the segment that is the unit of length
     std::string perName;        ///< "lower legs", the unit on screens
+    bool metres = false;        ///< offset, order: in metres, which needs a calibrated take; then no `per`
     View view = View::side;
     PositionId at;
     PositionId until; ///< interval only

@@ -19,7 +19,13 @@ struct Formula {
         return of.size() == 1 ? base[of[0]] : (base[of[0]] + base[of[1]]) / 2.0;
     }
 
-    double operator()(const Points& base) const {
+    double operator()(const Points& picture, const ViewSetup& setup, std::optional<std::size_t> variation = {}) const {
+        Points upright;
+        if (setup.calibration)
+            for (const auto& at : picture)
+                upright.push_back(variation ? setup.calibration->uprightIf(*variation, at)
+                                            : setup.calibration->upright(at));
+        const Points& base = setup.calibration ? upright : picture;
         const auto p = [&](std::size_t i) { return point(points[i], base); };
         switch (d.kind) {
         case MeasureKind::angle: {
@@ -153,6 +159,8 @@ Result<Reading> readAt(const MeasureDefinition& d, const Motion& motion, FrameIn
                 "this view cannot show the direction \"" + enumName(kDirectionNames, *d.direction) + "\"", {}, {}, {}};
         f.direction = *direction;
     }
+    if (d.metres && !(setup.calibration && setup.calibration->metric()))
+        return Error{"metres need a known length on a frame of this take", {}, {}, "draw one in Footage"};
     Points base;
     std::vector<double> sigma;
     Reading r;
@@ -164,16 +172,21 @@ Result<Reading> readAt(const MeasureDefinition& d, const Motion& motion, FrameIn
         sigma.push_back(sample->sigma);
         r.filled = r.filled || !sample->seen;
     }
-    r.value = f(base);
+    r.value = f(base, setup);
     double variance = 0.0;
     for (std::size_t i = 0; i < base.size(); ++i)
         for (int axis : {0, 1}) {
             Points high = base, low = base;
             high[i][axis] += kStep;
             low[i][axis] -= kStep;
-            const double slope = difference(d, f(high), f(low)) / (2.0 * kStep);
+            const double slope = difference(d, f(high, setup), f(low, setup)) / (2.0 * kStep);
             variance += slope * slope * sigma[i] * sigma[i];
         }
+    // The calibration's own errors, each one displaced by itself.
+    for (std::size_t k = 0; setup.calibration && k < setup.calibration->variations(); ++k) {
+        const double off = difference(d, f(base, setup, k), r.value);
+        variance += off * off;
+    }
     r.u = std::sqrt(variance);
     if (!std::isfinite(r.value) || !std::isfinite(r.u))
         return Error{"two marks of this measure lie on one another", "frame " + std::to_string(frame.value), {}, {}};

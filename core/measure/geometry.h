@@ -3,8 +3,10 @@
 /// The plane geometry of measures. Points are pixels, x right, y DOWN.
 
 #include "core/measure/definition.h"
+#include "core/motion/calibration.h"
 #include "core/motion/units.h"
 
+#include <memory>
 #include <optional>
 
 namespace riflesso {
@@ -14,6 +16,8 @@ struct ViewSetup {
     View view = View::side;
     Facing facing = Facing::right;
     Side handedness = Side::right;
+    /// Upright picture, metres and perspective; null = the picture as it is.
+    std::shared_ptr<const Calibration> calibration = nullptr;
 };
 
 /// Unit vector of an athlete's direction in the picture; empty when this view cannot show it.

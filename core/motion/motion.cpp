@@ -136,6 +136,27 @@ std::optional<MotionSample> Motion::at(const LandmarkName& landmark, FrameIndex 
     return sample->second;
 }
 
+TrackSet steadied(const TrackSet& tracks, const CameraPath& path) {
+    if (path.empty())
+        return tracks;
+    TrackSet out = tracks;
+    for (auto& [landmark, track] : out)
+        for (auto& [frame, mark] : track) {
+            if (frame.value < 0 || frame.value >= static_cast<int>(path.size()))
+                continue;
+            const Eigen::Vector3d v = path[static_cast<std::size_t>(frame.value)] * Eigen::Vector3d(mark.at.x, mark.at.y, 1.0);
+            if (std::abs(v.z()) < 1e-9)
+                continue;
+            const Pixel before = mark.at;
+            mark.at = {v.x() / v.z(), v.y() / v.z()};
+            // The error grows as the picture is magnified there.
+            const Eigen::Vector3d w =
+                path[static_cast<std::size_t>(frame.value)] * Eigen::Vector3d(before.x + 1.0, before.y, 1.0);
+            mark.sigma *= std::max(0.2, std::hypot(w.x() / w.z() - mark.at.x, w.y() / w.z() - mark.at.y));
+        }
+    return out;
+}
+
 Motion toMotion(const TrackSet& tracks, const Timebase& time, const MotionOptions& options) {
     std::map<LandmarkName, MotionTrack> out;
     for (const auto& [landmark, track] : tracks)

@@ -2,6 +2,7 @@
 /// \file
 /// Motion: smoothed tracks that know their error at every frame.
 
+#include "core/motion/calibration.h"
 #include "core/motion/mark.h"
 #include "core/motion/timebase.h"
 
@@ -57,6 +58,9 @@ private:
     std::map<LandmarkName, MotionTrack> m_tracks;
     Timebase m_time;
 };
+
+/// Marks of a moving camera, carried to the reference frame's picture. A frame without a map keeps its marks.
+TrackSet steadied(const TrackSet& tracks, const CameraPath& path);
 
 /// Marks to motion. Marks on frames outside the film are left out. Pure.
 Motion toMotion(const TrackSet& tracks, const Timebase& time, const MotionOptions& options = {});

@@ -60,6 +60,10 @@ double Timebase::instantError(FrameIndex frame) const {
     return realPeriod(frame) / std::sqrt(12.0);
 }
 
+double Timebase::smallestInterval(FrameIndex frame) const {
+    return 1.96 * std::sqrt(2.0) * instantError(frame);
+}
+
 FrameIndex Timebase::nearest(MediaTime time) const {
     const auto it = std::lower_bound(m_times.begin(), m_times.end(), time.value);
     if (it == m_times.begin())

@@ -42,6 +42,10 @@ public:
     /// Standard error of an instant placed on a frame: period/√12 (a uniform error over one period, GUM 4.3.7).
     [[nodiscard]] double instantError(FrameIndex frame) const;
 
+    /// The shortest interval between two positions on frames that differs from none with 95 % certainty:
+    /// 1.96 √2 period/√12. s of real time.
+    [[nodiscard]] double smallestInterval(FrameIndex frame) const;
+
     /// The frame whose presentation time is nearest.
     [[nodiscard]] FrameIndex nearest(MediaTime time) const;
 
