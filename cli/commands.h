@@ -7,12 +7,14 @@
 
 #include <optional>
 #include <string>
+#include <vector>
 
 namespace riflesso::cli {
 
 struct FilmArguments {
     std::string film, out, tracks, measure, cutoff = "auto";
-    int frame = 0;
+    std::string frames; ///< one number, or several with commas between
+    std::string by = "motion";
     bool json = false, times = false;
     std::string side = "right", facing = "right";
     std::optional<double> captureRate;
@@ -20,6 +22,31 @@ struct FilmArguments {
 Status probe(const FilmArguments& a);
 Status frame(const FilmArguments& a);
 Status series(const FilmArguments& a);
+Status reps(const FilmArguments& a);
+
+struct SyncArguments {
+    std::string filmA, filmB;
+    std::vector<std::string> at; ///< "frame of a:frame of b"
+    std::optional<double> rateA, rateB;
+    bool sound = false, json = false;
+};
+Status sync(const SyncArguments& a);
+
+struct CalibrateArguments {
+    std::string input, plumb, horizon, size = "1920,1080";
+    std::vector<std::string> lengths, points, checks;
+    bool json = false;
+};
+Status calibrate(const CalibrateArguments& a);
+
+struct ImportArguments {
+    std::string library, today;
+    std::vector<std::string> films;
+    long long caseId = 0;
+    bool refer = false;
+};
+/// Goes on after a film that fails; its Error names each one.
+Status import(const ImportArguments& a);
 
 struct CaseArguments {
     std::string library, out, in, films, today;

@@ -14,6 +14,7 @@
 #include <charconv>
 #include <cmath>
 #include <cstdio>
+#include <sstream>
 
 namespace riflesso::cli {
 
@@ -34,6 +35,13 @@ Status probe(const FilmArguments& a) {
                   {"width", i.width},
                   {"height", i.height},
                   {"frames", i.frames},
+                  {"interlaced", i.interlaced},
+                  {"rotation_deg", i.rotation},
+                  {"pixel_aspect", rounded(i.pixelAspect, 6)},
+                  {"sound", i.sound},
+                  {"times_mended", i.timesMended},
+                  {"times_invented", i.timesInvented},
+                  {"capture_tag", i.captureTag},
                   {"duration_s", rounded(i.duration, 6)},
                   {"file_rate_hz", rounded(i.fileRate.value, 6)},
                   {"variable_rate", i.variableRate},
@@ -51,28 +59,64 @@ Status probe(const FilmArguments& a) {
         std::printf("capture rate %.3f Hz by the file's own tag\n", i.captureRate->value);
     else
         std::printf("capture rate not stated by the file\n");
+    if (i.interlaced)
+        std::printf("interlaced: each field is a frame\n");
     if (i.framesLost > 0)
         std::printf("the film is cut off: %d frames are missing at its end\n", i.framesLost);
+    if (i.timesMended > 0)
+        std::printf("%d time stamps were missing, repeated or ran backwards and were put in order\n", i.timesMended);
+    if (i.timesInvented)
+        std::printf("pictures carry no times: 25 a second are assumed until you say more\n");
     if (a.times)
         for (double t : (*film)->times())
             std::printf("%.6f\n", t);
     return Done{};
 }
 
+namespace {
+Status saveFrame(Film& film, int number, const std::string& out);
+}
+
 Status frame(const FilmArguments& a) {
     const auto film = Film::open(a.film);
     if (!film)
         return film.error();
-    const auto picture = (*film)->frame(FrameIndex(a.frame));
+    std::vector<int> wanted;
+    std::stringstream in(a.frames);
+    for (std::string part; std::getline(in, part, ',');) {
+        int n = 0;
+        const auto r = std::from_chars(part.data(), part.data() + part.size(), n);
+        if (r.ec != std::errc() || r.ptr != part.data() + part.size())
+            return Error{"\"" + a.frames + "\" is no frame number, nor several with commas between", {}, {}, {}};
+        wanted.push_back(n);
+    }
+    const auto place = a.out.find("%d");
+    if (wanted.size() > 1 && place == std::string::npos)
+        return Error{"several frames need a name with %d in it, where the number goes", a.out, "nothing was written", {}};
+    for (int n : wanted) {
+        std::string name = a.out;
+        if (place != std::string::npos)
+            name.replace(place, 2, std::to_string(n));
+        if (auto s = saveFrame(**film, n, name); !s)
+            return s;
+    }
+    return wanted.empty() ? Status(Error{"no frame is named", {}, {}, {}}) : Status(Done{});
+}
+
+namespace {
+Status saveFrame(Film& film, int number, const std::string& out) {
+    const auto picture = film.frame(FrameIndex(number));
     if (!picture)
         return picture.error();
     const QImage image(reinterpret_cast<const uchar*>(picture->pixels.data()), picture->width, picture->height,
                        QImage::Format_RGB32);
-    if (!image.save(QString::fromStdString(a.out), "PNG"))
-        return Error{"the picture could not be written", a.out, "nothing else was changed",
+    if (!image.save(QString::fromStdString(out), "PNG"))
+        return Error{"the picture could not be written", out, "nothing else was changed",
                      "does the folder exist, and is there room?"};
     return Done{};
 }
+
+} // namespace
 
 Status series(const FilmArguments& a) {
     const auto definition = measureFromJson(a.measure);

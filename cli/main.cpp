@@ -34,10 +34,11 @@ int main(int argc, char** argv) {
     probe->add_flag("--times", f.times, "with the presentation time of each frame");
     probe->callback([&] { chosen = [&] { return cli::probe(f); }; });
 
-    auto* frame = app.add_subcommand("frame", "Exactly frame N of a film as PNG (0-based, in presentation order)");
+    auto* frame = app.add_subcommand("frame", "Exactly frame N of a film as PNG (0-based, in presentation order); several "
+                                              "as N1,N2,… in any order with %d in the name");
     frame->add_option("FILM", f.film, "the film")->required();
-    frame->add_option("N", f.frame, "the frame")->required();
-    frame->add_option("OUT", f.out, "the PNG to write")->required();
+    frame->add_option("N", f.frames, "the frame, or several with commas between")->required();
+    frame->add_option("OUT", f.out, "the PNG to write; %d in it becomes the frame's number")->required();
     frame->callback([&] { chosen = [&] { return cli::frame(f); }; });
 
     auto* series = app.add_subcommand("series", "A measure over time from tracks");
@@ -51,6 +52,45 @@ int main(int argc, char** argv) {
     series->add_option("--facing", f.facing, "where forward points")->check(CLI::IsMember({"left", "right", "camera"}));
     series->add_flag("--json", f.json, "as JSON");
     series->callback([&] { chosen = [&] { return cli::series(f); }; });
+
+    auto* reps = app.add_subcommand("reps", "Where the reps of a long take may be");
+    reps->add_option("FILM", f.film, "the film")->required();
+    reps->add_option("--by", f.by, "what they are found by")->check(CLI::IsMember({"motion", "sound", "cycle"}))->capture_default_str();
+    reps->add_option("--capture-rate", f.captureRate, "Hz; without it the film's tag, or its own times");
+    reps->add_flag("--json", f.json, "as JSON");
+    reps->callback([&] { chosen = [&] { return cli::reps(f); }; });
+
+    cli::SyncArguments s;
+    auto* sync = app.add_subcommand("sync", "Two films of the same movement on one clock");
+    sync->add_option("FILM_A", s.filmA, "the first film")->required();
+    sync->add_option("FILM_B", s.filmB, "the second film")->required();
+    sync->add_option("--at", s.at, "a shared instant as FRAME_A:FRAME_B; two and more give the rate too");
+    sync->add_flag("--sound", s.sound, "by their sound tracks");
+    sync->add_option("--rate-a", s.rateA, "capture rate of the first film, Hz (else its tag, or its own times)");
+    sync->add_option("--rate-b", s.rateB, "capture rate of the second film, Hz");
+    sync->add_flag("--json", s.json, "as JSON");
+    sync->callback([&] { chosen = [&] { return cli::sync(s); }; });
+
+    cli::CalibrateArguments k;
+    auto* calibrate = app.add_subcommand("calibrate", "From pixels to the plane: vertical, scale, perspective; with errors");
+    calibrate->add_option("--in", k.input, "drawn things as JSON");
+    calibrate->add_option("--size", k.size, "the picture as WIDTH,HEIGHT")->capture_default_str();
+    calibrate->add_option("--plumb", k.plumb, "a vertical line: x1,y1,x2,y2 in px");
+    calibrate->add_option("--horizon", k.horizon, "a level line: x1,y1,x2,y2");
+    calibrate->add_option("--length", k.lengths, "a known length: x1,y1,x2,y2,metres; may be given again");
+    calibrate->add_option("--point", k.points, "a known point: px,py,x,y with x, y in m (y up); four and more");
+    calibrate->add_option("--check", k.checks, "measure another known length: x1,y1,x2,y2,metres");
+    calibrate->add_flag("--json", k.json, "as JSON");
+    calibrate->callback([&] { chosen = [&] { return cli::calibrate(k); }; });
+
+    cli::ImportArguments im;
+    auto* import = app.add_subcommand("import", "Films and folders of films into a case");
+    import->add_option("--library", im.library, "the library's folder")->required();
+    import->add_option("FILM", im.films, "films, folders of films, folders of pictures")->required();
+    import->add_option("--case", im.caseId, "the case's number (the first one when left out)");
+    import->add_option("--today", im.today, "the films' date (2026-11-23)");
+    import->add_flag("--refer", im.refer, "leave the films where they are");
+    import->callback([&] { chosen = [&] { return cli::import(im); }; });
 
     auto* demo = app.add_subcommand("demo", "Make the demo library in a folder (films are made once and kept)");
     demo->add_option("DIR", c.library, "the folder")->required();

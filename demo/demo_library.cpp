@@ -37,6 +37,8 @@ FilmRecipe recipeOf(const JsonReader& j) {
     r.name = j["name"].text();
     r.stature = j["stature"].number();
     r.outfit = outfitOf(j["outfit"].text());
+    r.begins = j.numberOr("begins_s", 0.0);
+    r.sound = true;
     r.reps = j["reps"].integer();
     r.seed = static_cast<unsigned>(j["seed"].integer());
     r.camera = j["view"].text() == "front" ? SimulatedCamera::front() : SimulatedCamera::side();
@@ -79,10 +81,15 @@ std::optional<Error> addMarks(const SimulatedFilm& film, const Take& take, Libra
     const auto json = nlohmann::json::parse(*text);
     int number = 1;
     for (const auto& r : JsonReader(json, "")["reps"].items()) {
-        Rep rep{library.freshId(), take.id, number++, {}};
+        Rep rep;
+        rep.id = library.freshId();
+        rep.take = take.id;
+        rep.number = number++;
         const int first = r["first"].integer(), last = r["last"].integer();
         for (const auto& [id, frame] : json["reps"][static_cast<std::size_t>(rep.number - 1)]["positions"].items())
             rep.positions[id] = {FrameIndex(frame.get<int>()), std::nullopt};
+        rep.first = FrameIndex(first);
+        rep.last = FrameIndex(last);
         edits.push_back(RepEdit{rep.id, std::nullopt, rep});
         for (const auto& [landmark, track] : tracks->tracks)
             for (const auto& [frame, mark] : track)
@@ -131,6 +138,10 @@ Status build(const JsonReader& recipe, Library& library, const DemoOptions& opti
         take.width = (*opened)->info().width;
         take.height = (*opened)->info().height;
         take.times = (*opened)->times();
+        const auto sum = checksumOf(film->film);
+        if (!sum)
+            return sum.error();
+        take.checksum = *sum;
         // In the library films have plain names, not their recipe's fingerprint.
         const fs::path plain = library.media() / (filmRecipe.name + ".mp4");
         std::error_code ec;

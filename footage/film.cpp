@@ -405,6 +405,32 @@ bool Film::fill(FrameIndex from, FrameIndex to, const std::function<bool()>& goO
     return m.decode(a / m.perCoded(), b / m.perCoded(), false, goOn);
 }
 
+bool Film::quickly(const std::function<bool(int, const DecodedFrame&)>& each) {
+    auto& m = *m_impl;
+    if (!m.restart(0))
+        return false;
+    // Only where others are left to see the movement by: a film of key frames alone is all passed over otherwise.
+    m.codec->skip_loop_filter = AVDISCARD_ALL;
+    int coded = 0;
+    bool whole = true;
+    const int hurry = m.index.reorder > 0 ? m.info.frames : -1;
+    while (av::Frame f = m.next(hurry, -1, coded)) {
+        auto own = std::make_unique<DecodedFrame::Impl>();
+        own->frame = std::move(f);
+        own->rotation = m.info.rotation;
+        own->pixelAspect = m.info.pixelAspect;
+        if (m.index.interlaced)
+            own->field = Field::top;
+        if (!each(coded * m.perCoded(), DecodedFrame(std::move(own)))) {
+            whole = false;
+            break;
+        }
+    }
+    m.codec->skip_loop_filter = AVDISCARD_DEFAULT;
+    m.running = false;
+    return whole && !m.cancelled();
+}
+
 FrameIndex Film::groupStart(FrameIndex index) const {
     return FrameIndex(m_impl->index.keyFrameFor(index.value / m_impl->perCoded()) * m_impl->perCoded());
 }

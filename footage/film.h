@@ -83,6 +83,11 @@ public:
     /// hurrying over those before \p from. Stops early when \p goOn says no; true when it got to the end.
     bool fill(FrameIndex from, FrameIndex to, const std::function<bool()>& goOn);
 
+    /// Goes through the whole film once as fast as it can: pictures that no other refers to are passed over, edges of
+    /// blocks are left rough, and nothing is kept. For looking at movement, never at a frame. False when \p each or
+    /// cancelling stopped it.
+    bool quickly(const std::function<bool(int frame, const DecodedFrame& picture)>& each);
+
     /// The first frame of the group of pictures that holds this one.
     [[nodiscard]] FrameIndex groupStart(FrameIndex index) const;
     [[nodiscard]] FrameCache& cache() const;

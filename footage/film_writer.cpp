@@ -7,6 +7,7 @@ extern "C" {
 #include <libswscale/swscale.h>
 }
 
+#include <algorithm>
 #include <cmath>
 
 namespace riflesso {
@@ -19,6 +20,10 @@ struct FilmWriter::Impl {
     AVFrame* frame = nullptr;
     AVPacket* packet = nullptr;
     SwsContext* sws = nullptr;
+    AVCodecContext* voice = nullptr;
+    AVStream* voiceStream = nullptr;
+    std::vector<float> waiting; // sound that does not fill a frame yet
+    std::int64_t voiceNext = 0;
     std::int64_t next = 0;
     bool finished = false;
 
@@ -27,6 +32,7 @@ struct FilmWriter::Impl {
         av_packet_free(&packet);
         av_frame_free(&frame);
         avcodec_free_context(&codec);
+        avcodec_free_context(&voice);
         if (format) {
             if (format->pb)
                 avio_closep(&format->pb);
@@ -43,22 +49,46 @@ struct FilmWriter::Impl {
                 "is the disk full or write-protected?"};
     }
 
-    Status drain() {
+    Status drain() { return drain(codec, stream); }
+    Status drain(AVCodecContext* from, AVStream* to) {
         while (true) {
-            const int r = avcodec_receive_packet(codec, packet);
+            const int r = avcodec_receive_packet(from, packet);
             if (r == AVERROR(EAGAIN) || r == AVERROR_EOF)
                 return Done{};
             if (r < 0)
-                return failed("a picture could not be encoded");
+                return failed("a picture or sound could not be encoded");
             if (packet->duration == 0) // without one the last picture would have no time of its own and be hidden
                 packet->duration = 1;
-            av_packet_rescale_ts(packet, codec->time_base, stream->time_base);
-            packet->stream_index = stream->index;
+            av_packet_rescale_ts(packet, from->time_base, to->time_base);
+            packet->stream_index = to->index;
             if (av_interleaved_write_frame(format, packet) < 0)
                 return failed("the film could not be written");
         }
     }
 };
+
+namespace {
+// A sound encoder and its track. AAC is what telephones write.
+bool addVoice(AVFormatContext* format, AVCodecContext*& voice, AVStream*& stream, double rate) {
+    const AVCodec* encoder = avcodec_find_encoder(AV_CODEC_ID_AAC);
+    if (!encoder)
+        return false;
+    voice = avcodec_alloc_context3(encoder);
+    voice->sample_rate = static_cast<int>(rate);
+    voice->sample_fmt = AV_SAMPLE_FMT_FLTP;
+    voice->bit_rate = 96000;
+    voice->time_base = {1, voice->sample_rate};
+    const AVChannelLayout mono = AV_CHANNEL_LAYOUT_MONO;
+    av_channel_layout_copy(&voice->ch_layout, &mono);
+    if (format->oformat->flags & AVFMT_GLOBALHEADER)
+        voice->flags |= AV_CODEC_FLAG_GLOBAL_HEADER;
+    if (avcodec_open2(voice, encoder, nullptr) < 0)
+        return false;
+    stream = avformat_new_stream(format, nullptr);
+    stream->time_base = voice->time_base;
+    return avcodec_parameters_from_context(stream->codecpar, voice) >= 0;
+}
+} // namespace
 
 FilmWriter::FilmWriter(std::unique_ptr<Impl> impl) : m_impl(std::move(impl)) {}
 FilmWriter::~FilmWriter() = default;
@@ -98,6 +128,8 @@ Result<std::unique_ptr<FilmWriter>> FilmWriter::create(const std::filesystem::pa
     w->stream = avformat_new_stream(w->format, nullptr);
     w->stream->time_base = w->codec->time_base;
     avcodec_parameters_from_context(w->stream->codecpar, w->codec);
+    if (o.soundRate > 0.0 && !addVoice(w->format, w->voice, w->voiceStream, o.soundRate))
+        return w->failed("no sound can be written");
     AVDictionary* options = nullptr;
     if (o.captureRateTag) {
         av_dict_set(&w->format->metadata, "com.android.capture.fps", std::to_string(o.captureRateTag->value).c_str(),
@@ -142,8 +174,47 @@ Status FilmWriter::add(const Picture& picture, std::optional<int> ticks) {
     return w.drain();
 }
 
+Status FilmWriter::addSound(const std::vector<float>& samples) {
+    auto& w = *m_impl;
+    if (!w.voice)
+        return w.failed("the film was begun without sound");
+    w.waiting.insert(w.waiting.end(), samples.begin(), samples.end());
+    const auto size = static_cast<std::size_t>(w.voice->frame_size);
+    std::size_t used = 0;
+    for (; used + size <= w.waiting.size(); used += size) {
+        AVFrame* f = av_frame_alloc();
+        f->nb_samples = w.voice->frame_size;
+        f->format = w.voice->sample_fmt;
+        f->sample_rate = w.voice->sample_rate;
+        av_channel_layout_copy(&f->ch_layout, &w.voice->ch_layout);
+        const bool room = av_frame_get_buffer(f, 0) >= 0;
+        if (room)
+            std::copy_n(w.waiting.begin() + static_cast<std::ptrdiff_t>(used), size, reinterpret_cast<float*>(f->data[0]));
+        f->pts = w.voiceNext;
+        w.voiceNext += f->nb_samples;
+        const bool sent = room && avcodec_send_frame(w.voice, f) >= 0;
+        av_frame_free(&f);
+        if (!sent)
+            return w.failed("sound could not be encoded");
+        if (auto s = w.drain(w.voice, w.voiceStream); !s)
+            return s;
+    }
+    w.waiting.erase(w.waiting.begin(), w.waiting.begin() + static_cast<std::ptrdiff_t>(used));
+    return Done{};
+}
+
 Status FilmWriter::finish() {
     auto& w = *m_impl;
+    if (w.voice) {
+        if (!w.waiting.empty()) // the last frame is filled up with silence
+            if (auto s = addSound(std::vector<float>(static_cast<std::size_t>(w.voice->frame_size) - w.waiting.size() %
+                                                     static_cast<std::size_t>(w.voice->frame_size)));
+                !s)
+                return s;
+        avcodec_send_frame(w.voice, nullptr);
+        if (auto s = w.drain(w.voice, w.voiceStream); !s)
+            return s;
+    }
     avcodec_send_frame(w.codec, nullptr);
     if (auto s = w.drain(); !s)
         return s;

@@ -10,6 +10,7 @@
 #include <memory>
 #include <optional>
 #include <string>
+#include <vector>
 
 namespace riflesso {
 
@@ -21,6 +22,7 @@ struct FilmWriterOptions {
     int keyFrameEvery = 30;
     int bFrames = 2;
     bool evenBFrames = false; ///< always as many between two others, as cameras do
+    double soundRate = 0.0; ///< Hz of the sound given to addSound(); 0 = a silent film
     std::optional<Hertz> captureRateTag; ///< written as the tag that telephones use for slow motion
 };
 
@@ -35,6 +37,8 @@ public:
 
     /// Shown \p ticks file-rate periods after the start (default: one period after the last). Must increase.
     Status add(const Picture& picture, std::optional<int> ticks = std::nullopt);
+    /// More of the sound track, one channel, −1..1. Begins with the first picture.
+    Status addSound(const std::vector<float>& samples);
     Status finish();
 
 private:

@@ -527,7 +527,7 @@ Result<std::string> checksumOf(const fs::path& film, const FileProgress& progres
     return sum.result().toHex().toStdString();
 }
 
-Result<std::string> Library::bringIn(const fs::path& film, const FileProgress& progress) {
+Result<std::string> Library::bringIn(const fs::path& film, const FileProgress& progress) const {
     std::error_code ec;
     const fs::path base = film.filename().empty() ? film.parent_path() : film;
     fs::path name = base.filename();

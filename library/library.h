@@ -64,7 +64,7 @@ public:
 
     /// Copies a film, or a folder of pictures, into media/ under a free name; gives that name. A failed or cancelled
     /// copy leaves nothing behind. Touches files only: may run on another thread.
-    Result<std::string> bringIn(const std::filesystem::path& film, const FileProgress& progress = {});
+    Result<std::string> bringIn(const std::filesystem::path& film, const FileProgress& progress = {}) const;
 
     /// Looks for a take's film by its checksum in a folder and below. Empty when it is not there.
     [[nodiscard]] std::optional<std::filesystem::path> findMoved(const Take& take, const std::filesystem::path& under,

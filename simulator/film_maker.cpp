@@ -1,6 +1,7 @@
 #include "simulator/film_maker.h"
 
 #include "footage/film_writer.h"
+#include "simulator/microphone.h"
 
 #include <nlohmann/json.hpp>
 
@@ -38,6 +39,8 @@ json describe(const FilmRecipe& r) {
             {"seed", r.seed},
             {"camera", {v3(c.position), v3(c.target), c.focal, c.width, c.height, c.captureRate, c.exposure, c.noise}},
             {"storedRate", r.storedRate},
+            {"begins", r.begins},
+            {"sound", r.sound},
             {"markNoise", r.markNoise}};
 }
 
@@ -67,7 +70,7 @@ Status writeSideFiles(const FilmRecipe& recipe, const LungeTake& take, int frame
     std::normal_distribution<double> error(0.0, recipe.markNoise);
     for (int i = 0; i < frames; ++i) {
         // A picture shows the middle of its exposure.
-        const Joints body = take.bodyAt(i / rate + recipe.camera.exposure / 2);
+        const Joints body = take.bodyAt(recipe.begins + i / rate + recipe.camera.exposure / 2);
         for (const auto& [name, at] : body.at) {
             const Pixel p = recipe.camera.project(at);
             landmarks[name].push_back({p.x, p.y});
@@ -81,13 +84,13 @@ Status writeSideFiles(const FilmRecipe& recipe, const LungeTake& take, int frame
     for (const auto& r : take.reps()) {
         json instants = json::object(), pegs = json::object();
         for (const auto& [id, t] : r.rep.keyTimes()) {
-            const double frame = (r.start + t - recipe.camera.exposure / 2) * rate;
-            instants[id] = {{"time_s", r.start + t}, {"frame", frame}};
+            const double frame = (r.start + t - recipe.begins - recipe.camera.exposure / 2) * rate;
+            instants[id] = {{"time_s", r.start + t - recipe.begins}, {"frame", frame}};
             pegs[id] = static_cast<int>(std::lround(frame));
         }
-        truthReps.push_back({{"start_s", r.start}, {"positions", instants}});
-        pegReps.push_back({{"first", static_cast<int>(std::ceil(r.start * rate))},
-                           {"last", static_cast<int>((r.start + r.rep.duration()) * rate) - 1},
+        truthReps.push_back({{"start_s", r.start - recipe.begins}, {"positions", instants}});
+        pegReps.push_back({{"first", std::max(0, static_cast<int>(std::ceil((r.start - recipe.begins) * rate)))},
+                           {"last", static_cast<int>((r.start - recipe.begins + r.rep.duration()) * rate) - 1},
                            {"positions", pegs}});
     }
     const json truth = {{"capture_rate_hz", rate}, {"frames", frames}, {"landmarks", landmarks}, {"reps", truthReps}};
@@ -107,6 +110,13 @@ LungeTake::LungeTake(const FilmRecipe& recipe) : m_athlete(recipe.stature) {
         m_reps.push_back({m_duration, std::move(rep)});
         m_duration += length;
     }
+}
+
+std::vector<double> LungeTake::strikes() const {
+    std::vector<double> out;
+    for (const auto& r : m_reps)
+        out.push_back(r.start + r.rep.keyTimes().at("heel_lands"));
+    return out;
 }
 
 Joints LungeTake::bodyAt(double t) const {
@@ -152,7 +162,7 @@ Result<SimulatedFilm> makeFilm(const FilmRecipe& recipe, const fs::path& folder,
     out.fromCache = false;
 
     const LungeTake take(recipe);
-    const int frames = static_cast<int>(take.duration() * recipe.camera.captureRate);
+    const int frames = static_cast<int>((take.duration() - recipe.begins) * recipe.camera.captureRate);
     if (auto s = writeSideFiles(recipe, take, frames, out); !s)
         return s.error();
 
@@ -161,9 +171,23 @@ Result<SimulatedFilm> makeFilm(const FilmRecipe& recipe, const fs::path& folder,
     options.height = recipe.camera.height;
     options.rate = Hertz(recipe.storedRate);
     options.quality = 24;
+    // Slow motion stretches the sound with the picture.
+    const double slow = recipe.camera.captureRate / recipe.storedRate;
+    constexpr double kStoredSound = 48000.0;
+    if (recipe.sound)
+        options.soundRate = kStoredSound;
     auto writer = FilmWriter::create(out.film, options);
     if (!writer)
         return writer.error();
+    if (recipe.sound) {
+        SimulatedMicrophone microphone;
+        microphone.rate = kStoredSound * slow;
+        microphone.seed = recipe.seed + static_cast<unsigned>(1000.0 * recipe.begins);
+        const Sound heard =
+            hear(microphone, take.strikes(), recipe.begins, recipe.begins + frames / recipe.camera.captureRate);
+        if (auto s = (*writer)->addSound(heard.samples); !s)
+            return s.error();
+    }
 
     const Renderer renderer(recipe.camera, recipe.outfit);
     const auto bodyAt = [&](double t) { return take.bodyAt(t); };
@@ -189,7 +213,7 @@ Result<SimulatedFilm> makeFilm(const FilmRecipe& recipe, const fs::path& folder,
                     if (stop)
                         return;
                 }
-                Picture p = renderer.frame(i / recipe.camera.captureRate, bodyAt,
+                Picture p = renderer.frame(recipe.begins + i / recipe.camera.captureRate, bodyAt,
                                            recipe.seed * 100003u + static_cast<unsigned>(i));
                 std::lock_guard lock(mutex);
                 ready.emplace(i, std::move(p));

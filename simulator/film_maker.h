@@ -27,6 +27,8 @@ struct FilmRecipe {
     unsigned seed = 1;
     SimulatedCamera camera;
     double storedRate = 30.0; ///< Hz in the file: slow motion when below the capture rate
+    double begins = 0.0;      ///< s into the movement at which this camera is switched on
+    bool sound = false;       ///< with a microphone: landings are heard
     double markNoise = 1.5;   ///< px, standard error of the simulated analyst's x and y
 };
 
@@ -48,6 +50,8 @@ public:
     explicit LungeTake(const FilmRecipe& recipe);
     [[nodiscard]] Joints bodyAt(double t) const;
     [[nodiscard]] double duration() const { return m_duration; }
+    /// Instants at which a foot strikes the floor, s.
+    [[nodiscard]] std::vector<double> strikes() const;
     struct Rep {
         double start = 0.0;
         LungeRep rep;

@@ -33,11 +33,12 @@ const std::map<QString, Rooms>& plan() {
         };
         r["footage"] = {"core/motion", "core/statistics"};
         r["library"] = core;
+        r["intake"] = with(core, {"library", "footage"});
         r["casebook"] = with(core, {"library"});
         r["simulator"] = {"core/motion", "core/statistics", "footage"};
         r["handover"] = with(core, {"library", "casebook", "footage"});
         r["demo"] = with(core, {"library", "casebook", "simulator", "footage"});
-        r["cli"] = with(core, {"library", "casebook", "simulator", "footage", "handover", "demo"});
+        r["cli"] = with(core, {"library", "casebook", "simulator", "footage", "intake", "handover", "demo"});
         r["desktop"] = r["cli"];
         r["bench"] = r["cli"];
         return r;

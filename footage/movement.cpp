@@ -1,0 +1,179 @@
+#include "footage/movement.h"
+
+#include "footage/film.h"
+
+#include <Eigen/LU>
+
+#include <opencv2/calib3d.hpp>
+#include <opencv2/imgproc.hpp>
+#include <opencv2/video/tracking.hpp>
+
+#include <algorithm>
+#include <cmath>
+
+namespace riflesso {
+namespace {
+
+Error cancelled(const std::filesystem::path& film) {
+    return {"looking at the movement was cancelled", film.filename().string(), "nothing was changed", {}};
+}
+
+Result<std::unique_ptr<Film>> openFor(const std::filesystem::path& film, const std::filesystem::path& indexFolder) {
+    Film::Options o;
+    o.indexFolder = indexFolder;
+    o.cacheBytes = 64u << 20;
+    return Film::open(film, o);
+}
+
+} // namespace
+
+Result<std::vector<double>> motionEnergy(const std::filesystem::path& path, const std::filesystem::path& indexFolder,
+                                         const Progress& goOn) {
+    auto opened = openFor(path, indexFolder);
+    if (!opened)
+        return opened.error();
+    Film& film = **opened;
+    const auto& times = film.times();
+    const int n = film.info().frames;
+    const int w = 160, h = std::max(16, 160 * film.info().height / std::max(1, film.info().width));
+    std::vector<double> energy(static_cast<std::size_t>(n), -1.0);
+    std::vector<std::uint8_t> before;
+    int beforeFrame = -1;
+    double noise = 2.0; // grey levels that the sensor alone makes; learnt from the quietest pixels
+    const bool whole = film.quickly([&](int frame, const DecodedFrame& picture) {
+        const auto now = picture.toGrey(w, h);
+        if (beforeFrame >= 0 && now.size() == before.size()) {
+            double sum = 0.0;
+            std::array<int, 256> counts{};
+            for (std::size_t i = 0; i < now.size(); ++i)
+                ++counts[static_cast<std::size_t>(std::abs(now[i] - before[i]))];
+            // Half of all pixels are background at least: their median change is noise.
+            int seen = 0, middle = 0;
+            while (middle < 255 && (seen += counts[static_cast<std::size_t>(middle)]) < static_cast<int>(now.size() / 2))
+                ++middle;
+            noise = 0.95 * noise + 0.05 * std::max(1.0, 3.0 * middle);
+            for (int d = static_cast<int>(noise) + 1; d < 256; ++d)
+                sum += counts[static_cast<std::size_t>(d)] * (d - noise);
+            const double dt = times[static_cast<std::size_t>(frame)] - times[static_cast<std::size_t>(beforeFrame)];
+            energy[static_cast<std::size_t>(frame)] = sum / static_cast<double>(now.size()) / std::max(1e-4, dt);
+        }
+        before = now;
+        beforeFrame = frame;
+        return !goOn || goOn(static_cast<double>(frame) / n);
+    });
+    if (!whole)
+        return cancelled(path);
+    // Frames that were passed over: between their neighbours.
+    int last = -1;
+    for (int i = 0; i < n; ++i) {
+        if (energy[static_cast<std::size_t>(i)] < 0.0)
+            continue;
+        for (int k = last + 1; k < i; ++k)
+            energy[static_cast<std::size_t>(k)] =
+                last < 0 ? energy[static_cast<std::size_t>(i)]
+                         : energy[static_cast<std::size_t>(last)] +
+                               (energy[static_cast<std::size_t>(i)] - energy[static_cast<std::size_t>(last)]) * (k - last) /
+                                   (i - last);
+        last = i;
+    }
+    for (int k = last + 1; k < n; ++k)
+        energy[static_cast<std::size_t>(k)] = last < 0 ? 0.0 : energy[static_cast<std::size_t>(last)];
+    return energy;
+}
+
+Result<CameraPath> cameraPathOf(const std::filesystem::path& path, const std::filesystem::path& indexFolder,
+                                const Progress& goOn) {
+    auto opened = openFor(path, indexFolder);
+    if (!opened)
+        return opened.error();
+    Film& film = **opened;
+    const int n = film.info().frames;
+    const double shrink = std::min(1.0, 640.0 / std::max(1, film.info().width));
+    const int w = std::max(16, static_cast<int>(film.info().width * shrink));
+    const int h = std::max(16, static_cast<int>(film.info().height * shrink));
+    CameraPath out;
+    cv::Mat first, before;
+    std::vector<cv::Point2f> firstCorners, corners;
+    Eigen::Matrix3d total = Eigen::Matrix3d::Identity();
+    const auto cornersOf = [](const cv::Mat& grey) {
+        std::vector<cv::Point2f> c;
+        cv::goodFeaturesToTrack(grey, c, 400, 0.01, 8);
+        return c;
+    };
+    // The map from `from` to `to`, by corners of `from`; empty when too few agree. `guess`: where they are expected.
+    const auto follow = [](const cv::Mat& from, const cv::Mat& to, const std::vector<cv::Point2f>& c,
+                           std::vector<cv::Point2f> guess) -> std::optional<Eigen::Matrix3d> {
+        if (c.size() < 12)
+            return std::nullopt;
+        std::vector<unsigned char> found;
+        std::vector<float> error;
+        const bool guided = !guess.empty();
+        cv::calcOpticalFlowPyrLK(from, to, c, guess, found, error, cv::Size(15, 15), 3,
+                                 cv::TermCriteria(cv::TermCriteria::COUNT | cv::TermCriteria::EPS, 20, 0.02),
+                                 guided ? cv::OPTFLOW_USE_INITIAL_FLOW : 0);
+        std::vector<cv::Point2f> a, b;
+        for (std::size_t i = 0; i < c.size(); ++i)
+            if (found[i] && guess[i].x >= 0 && guess[i].y >= 0 && guess[i].x < static_cast<float>(to.cols) &&
+                guess[i].y < static_cast<float>(to.rows)) {
+                a.push_back(c[i]);
+                b.push_back(guess[i]);
+            }
+        if (a.size() < 12)
+            return std::nullopt;
+        std::vector<unsigned char> agree;
+        const cv::Mat m = cv::findHomography(a, b, cv::RANSAC, 1.0, agree, 2000, 0.999);
+        if (m.empty() || std::count(agree.begin(), agree.end(), 1) < static_cast<std::ptrdiff_t>(std::max<std::size_t>(10, a.size() / 2)))
+            return std::nullopt;
+        Eigen::Matrix3d e;
+        for (int i = 0; i < 9; ++i)
+            e(i / 3, i % 3) = m.at<double>(i / 3, i % 3);
+        return e;
+    };
+    int lost = 0;
+    Eigen::Matrix3d size = Eigen::Matrix3d::Identity();
+    size(0, 0) = static_cast<double>(w) / film.info().width;
+    size(1, 1) = static_cast<double>(h) / film.info().height;
+    for (int f = 0; f < n; ++f) {
+        const auto picture = film.decoded(FrameIndex(f));
+        if (picture) {
+            auto grey = (*picture)->toGrey(w, h);
+            const cv::Mat now = cv::Mat(h, w, CV_8U, grey.data()).clone();
+            if (first.empty()) {
+                first = now;
+                firstCorners = corners = cornersOf(now);
+                if (firstCorners.size() < 24)
+                    return Error{"there is too little to hold on to in the background", path.filename().string(),
+                                 "nothing was changed", "film with the camera on a stand"};
+            } else {
+                const auto step = follow(before, now, corners, {});
+                if (step)
+                    total = *step * total;
+                else
+                    ++lost;
+                // Back to the first frame, from where the steps say it is: no drift while it is in sight.
+                std::vector<cv::Point2f> guess;
+                for (const auto& c : firstCorners) {
+                    const Eigen::Vector3d v = total * Eigen::Vector3d(c.x, c.y, 1.0);
+                    guess.emplace_back(static_cast<float>(v.x() / v.z()), static_cast<float>(v.y() / v.z()));
+                }
+                if (const auto direct = follow(first, now, firstCorners, guess))
+                    total = *direct;
+            }
+            before = now;
+            corners = cornersOf(now);
+        } else {
+            ++lost;
+        }
+        // first → now at the small size; wanted: now → first at the film's size.
+        Eigen::Matrix3d map = size.inverse() * total.inverse() * size;
+        out.push_back(map / map(2, 2));
+        if (goOn && !goOn(static_cast<double>(f + 1) / n))
+            return cancelled(path);
+    }
+    if (lost > std::max(2, n / 10))
+        return Error{"the background was lost on " + std::to_string(lost) + " of " + std::to_string(n) + " frames",
+                     path.filename().string(), "nothing was changed", "film with the camera on a stand"};
+    return out;
+}
+
+} // namespace riflesso
