@@ -262,35 +262,42 @@ Result<ViewLock> lockOf(const CaseData& data, const Link& link) {
     return lockViews(instants);
 }
 
-std::map<Id, LockedFrame> lockedFrames(const CaseData& data, Id take, FrameIndex frame) {
+ViewClocks::ViewClocks(const CaseData& data) {
+    for (const auto& [id, link] : data.links)
+        if (const auto lock = lockOf(data, link)) {
+            m_locks.push_back({link.a, link.b, *lock});
+            for (Id take : {link.a, link.b})
+                if (!m_times.contains(take))
+                    m_times[take] = timebaseOf(data.takes.at(take));
+        }
+}
+
+std::map<Id, LockedFrame> ViewClocks::at(Id take, FrameIndex frame) const {
     std::map<Id, LockedFrame> out;
-    if (data.links.empty() || !data.takes.contains(take))
+    if (!m_times.contains(take))
         return out;
     struct Place {
         double time, sigma;
     };
-    std::map<Id, Place> known{{take, {timebaseOf(data.takes.at(take)).real(frame).value, 0.0}}};
+    std::map<Id, Place> known{{take, {m_times.at(take).real(frame).value, 0.0}}};
     std::vector<Id> open{take};
     while (!open.empty()) {
         const Id from = open.back();
         open.pop_back();
-        for (const auto& [id, link] : data.links) {
-            const Id to = link.a == from ? link.b : link.b == from ? link.a : 0;
+        for (const auto& [a, b, lock] : m_locks) {
+            const Id to = a == from ? b : b == from ? a : 0;
             if (to == 0 || known.contains(to))
                 continue;
-            const auto lock = lockOf(data, link);
-            if (!lock)
-                continue;
-            const Place at = known.at(from);
-            const double there = link.a == from ? lock->toB(at.time) : lock->toA(at.time);
-            const double u = lock->errorAt(link.a == from ? at.time : there) / (link.a == from ? 1.0 : lock->rate);
-            known[to] = {there, std::hypot(at.sigma, u)};
+            const Place place = known.at(from);
+            const double there = a == from ? lock.toB(place.time) : lock.toA(place.time);
+            const double u = lock.errorAt(a == from ? place.time : there) / (a == from ? 1.0 : lock.rate);
+            known[to] = {there, std::hypot(place.sigma, u)};
             open.push_back(to);
         }
     }
     known.erase(take);
     for (const auto& [id, place] : known) {
-        const Timebase time = timebaseOf(data.takes.at(id));
+        const Timebase& time = m_times.at(id);
         if (time.frames() == 0)
             continue;
         const double slow = time.captureRate() && time.fileRate().value > 0.0
@@ -303,6 +310,10 @@ std::map<Id, LockedFrame> lockedFrames(const CaseData& data, Id take, FrameIndex
         out[id] = {f, std::hypot(place.sigma, time.instantError(f))};
     }
     return out;
+}
+
+std::map<Id, LockedFrame> lockedFrames(const CaseData& data, Id take, FrameIndex frame) {
+    return data.links.empty() ? std::map<Id, LockedFrame>() : ViewClocks(data).at(take, frame);
 }
 
 Timebase timebaseOf(const Take& take) {

@@ -93,6 +93,20 @@ struct LockedFrame {
     FrameIndex frame;
     double sigma = 0.0; ///< standard error of that instant, s: of the lock, and of placing it on a frame
 };
+/// The clocks of all linked takes, solved once: for stepping through locked views.
+class ViewClocks {
+public:
+    explicit ViewClocks(const CaseData& data);
+    [[nodiscard]] std::map<Id, LockedFrame> at(Id take, FrameIndex frame) const;
+
+private:
+    struct Lock {
+        Id a = 0, b = 0;
+        ViewLock lock;
+    };
+    std::vector<Lock> m_locks;
+    std::map<Id, Timebase> m_times;
+};
 /// By take: where all takes that are locked to this one, directly or through others, show the instant of this frame.
 /// Instants outside a film are left out. The take itself is not among them.
 std::map<Id, LockedFrame> lockedFrames(const CaseData& data, Id take, FrameIndex frame);

@@ -1,23 +1,21 @@
 #include "desktop/footage/footage_page.h"
 
 #include "casebook/text.h"
+#include "desktop/parts/card.h"
 #include "desktop/theme/theme.h"
-#include "footage/film.h"
+#include "footage/movement.h"
+#include "intake/intake.h"
 
 #include <QFileDialog>
 #include <QFileInfo>
-#include <QFormLayout>
 #include <QHBoxLayout>
 #include <QKeyEvent>
+#include <QScrollArea>
+#include <QSettings>
 #include <QVBoxLayout>
-#include <QtConcurrent/QtConcurrentRun>
 
 namespace riflesso {
 namespace {
-template <std::size_t N> void fill(QComboBox* box, const std::array<std::string_view, N>& names) {
-    for (auto n : names)
-        box->addItem(q(std::string(n)));
-}
 // The same picture whether selected or not: a tinted frame is no picture of the athlete.
 QIcon thumbnail(const QImage& picture) {
     const QPixmap small = QPixmap::fromImage(picture.scaled(224, 126, Qt::KeepAspectRatio, Qt::SmoothTransformation));
@@ -25,231 +23,424 @@ QIcon thumbnail(const QImage& picture) {
     icon.addPixmap(small, QIcon::Selected);
     return icon;
 }
-QDate toDate(Day d) {
-    return QDate::fromString(q(isoDate(d)), Qt::ISODate);
+double slowness(const Take& take) {
+    if (!take.captureRate || take.times.size() < 2)
+        return 1.0;
+    const double fileRate = timebaseOf(take).fileRate().value;
+    return fileRate > 0.0 ? *take.captureRate / fileRate : 1.0;
 }
+constexpr int kPanels = 6;
 } // namespace
 
 FootagePage::FootagePage(Workbench& bench) : m_bench(bench) {
     setFocusPolicy(Qt::StrongFocus);
-    m_list = new QListWidget;
-    m_list->setAccessibleName(tr("Takes"));
-    m_list->setIconSize(QSize(112, 63));
-    m_list->setWordWrap(true);
-    auto* add = new QPushButton(tr("Bring in films …"));
-    add->setObjectName("bringIn");
-    add->setToolTip(tr("Films are copied into the library. You can also drop files anywhere on the window."));
-    m_view = new PictureView;
-    m_view->setAccessibleName(tr("Frame"));
-    m_ribbon = new Ribbon(bench, false);
-    m_facts = new QLabel;
-    m_facts->setObjectName("quiet");
-    m_facts->setWordWrap(true);
-    m_title = new QLineEdit;
-    m_who = new QComboBox;
-    m_who->addItems({tr("the athlete"), tr("a model performance")});
-    m_hand = new QComboBox;
-    m_hand->addItems({tr("left-handed"), tr("right-handed")});
-    m_day = new QDateEdit;
-    m_day->setDisplayFormat("yyyy-MM-dd");
-    m_day->setCalendarPopup(true);
-    m_rate = new QDoubleSpinBox;
-    m_rate->setObjectName("captureRate");
-    m_rate->setAccessibleName(tr("Capture rate"));
-    m_rate->setRange(0, 100000);
-    m_rate->setDecimals(2);
-    m_rate->setSuffix(tr(" Hz"));
-    m_rate->setSpecialValueText(tr("not set"));
-    m_rate->setToolTip(tr("How many pictures a second the camera really took. Slow motion plays them slower: every "
-                          "time and speed is wrong until this is right."));
-    m_decides = new QLabel;
-    m_decides->setWordWrap(true);
-    m_decides->setObjectName("quiet");
-    m_viewKind = new QComboBox;
-    fill(m_viewKind, kViewNames);
-    m_facing = new QComboBox;
-    m_facing->addItems({tr("to the left"), tr("to the right"), tr("to the camera")});
-    m_facing->setToolTip(tr("Where the athlete's forward points in the picture."));
-    m_stage = new QComboBox;
-    fill(m_stage, kStageNames);
-    m_stage->setToolTip(tr("Under how much stress this was filmed. It is easy to look good on an easy feed."));
-    m_remove = new QPushButton(tr("Remove this take"));
-    m_remove->setToolTip(tr("Takes it and its marks out of the case. Undo brings them back; the film file stays."));
+    auto* films = new QSplitter(Qt::Horizontal);
+    films->setObjectName("footageSplit");
+    films->addWidget(makeLeft());
+    films->addWidget(makeMiddle());
+    films->addWidget(makeRight());
+    films->setStretchFactor(1, 1);
+    films->setChildrenCollapsible(false);
+    films->restoreState(QSettings().value("footageSplit").toByteArray());
+    connect(films, &QSplitter::splitterMoved, this, [films] { QSettings().setValue("footageSplit", films->saveState()); });
+    m_modes = new QStackedWidget;
+    m_modes->addWidget(films);
+    auto* all = new QVBoxLayout(this);
+    all->setContentsMargins(0, 0, 0, 0);
+    all->addWidget(m_modes);
+    films->setContentsMargins(10, 8, 10, 8);
 
-    m_form = new QWidget;
-    m_form->setFixedWidth(262);
-    auto* form = new QFormLayout;
-    form->setRowWrapPolicy(QFormLayout::WrapLongRows);
-    form->setLabelAlignment(Qt::AlignLeft);
-    form->addRow(tr("Title"), m_title);
-    form->addRow(tr("Shows"), m_who);
-    form->addRow(tr("Hand"), m_hand);
-    form->addRow(tr("Filmed on"), m_day);
-    form->addRow(tr("Capture rate"), m_rate);
-    form->addRow(m_decides);
-    form->addRow(tr("View"), m_viewKind);
-    form->addRow(tr("Forward"), m_facing);
-    form->addRow(tr("Stress"), m_stage);
-    auto* formAll = new QVBoxLayout(m_form);
-    formAll->setContentsMargins(0, 0, 0, 0);
-    formAll->addLayout(form);
-    formAll->addSpacing(8);
-    formAll->addWidget(m_facts);
-    formAll->addStretch();
-    formAll->addWidget(m_remove);
-
-    auto* left = new QVBoxLayout;
-    left->addWidget(add);
-    left->addWidget(m_list, 1);
-    auto* leftBox = new QWidget;
-    leftBox->setFixedWidth(268);
-    leftBox->setLayout(left);
-    left->setContentsMargins(0, 0, 0, 0);
-    auto* middle = new QVBoxLayout;
-    middle->addWidget(m_view, 1);
-    middle->addWidget(m_ribbon);
-    auto* all = new QHBoxLayout(this);
-    all->setContentsMargins(10, 8, 10, 8);
-    all->addWidget(leftBox);
-    all->addLayout(middle, 1);
-    all->addWidget(m_form);
-
-    connect(add, &QPushButton::clicked, this, [this] {
-        bringIn(QFileDialog::getOpenFileNames(
-            this, tr("Bring in films"), {},
-            tr("Films (*.mp4 *.mov *.mkv *.webm *.avi *.mts *.m4v *.mpg);;All files (*)")));
-    });
-    connect(m_list, &QListWidget::currentRowChanged, this, [this](int row) {
-        if (!m_filling && row >= 0)
-            m_bench.selectTake(m_list->item(row)->data(Qt::UserRole).toLongLong());
-    });
-    connect(m_title, &QLineEdit::editingFinished, this, [this] {
-        change(tr("rename a take"), [this](Take& t) { t.title = m_title->text().trimmed().toStdString(); });
-    });
-    connect(m_who, &QComboBox::activated, this, [this](int i) {
-        change(tr("say who a take shows"), [i](Take& t) { t.performer = static_cast<Performer>(i); });
-    });
-    connect(m_hand, &QComboBox::activated, this, [this](int i) {
-        change(tr("set the hand of a take"), [i](Take& t) { t.handedness = static_cast<Side>(i); });
-    });
-    connect(m_day, &QDateEdit::editingFinished, this, [this] {
-        if (const auto day = dayFromIso(m_day->date().toString(Qt::ISODate).toStdString()))
-            change(tr("set the date of a take"), [day](Take& t) { t.day = *day; });
-    });
-    connect(m_rate, &QDoubleSpinBox::editingFinished, this, [this] {
-        change(tr("set the capture rate"), [this](Take& t) {
-            t.captureRate = m_rate->value() > 0 ? std::optional(m_rate->value()) : std::nullopt;
-        });
-    });
-    connect(m_viewKind, &QComboBox::activated, this, [this](int i) {
-        change(tr("set the view of a take"), [i](Take& t) {
-            t.view = static_cast<View>(i);
-            if (t.view == View::front)
-                t.facing = Facing::camera;
-            else if (t.facing == Facing::camera)
-                t.facing = Facing::right;
-        });
-    });
-    connect(m_facing, &QComboBox::activated, this,
-            [this](int i) { change(tr("set where forward is"), [i](Take& t) { t.facing = static_cast<Facing>(i); }); });
-    connect(m_stage, &QComboBox::activated, this, [this](int i) {
-        change(tr("set the stress of a take"), [i](Take& t) { t.stage = static_cast<Stage>(i); });
-    });
-    connect(m_remove, &QPushButton::clicked, this, [this] {
-        if (const Take* take = m_bench.take())
-            m_bench.book().removeTake(take->id);
-    });
     connect(&bench, &Workbench::selectionChanged, this, [this] {
         refreshList();
-        refreshForm();
+        refreshPanels();
+        followLocks();
         showFrame();
     });
     connect(&bench, &Workbench::frameChanged, this, &FootagePage::showFrame);
     connect(&bench.book(), &Casebook::changed, this, [this](const ChangeSet& c) {
-        if (!c.takes.empty() || !c.reps.empty()) {
-            refreshList();
-            refreshForm();
+        if (!c.takes.empty() || c.links)
+            m_clocks = std::make_unique<ViewClocks>(m_bench.data());
+        if (!c.takes.empty() || !c.reps.empty() || c.links) {
+            if (!c.takes.empty())
+                refreshList();
+            refreshPanels();
+            followLocks();
+            showFrame();
         }
     });
-    connect(&bench.frames(), &FrameService::frameReady, this,
-            [this](const QString& film, int frame, const QImage& picture) {
-                const Take* take = m_bench.take();
-                if (take && film == m_bench.filmPath(*take) && frame == m_bench.frame())
-                    m_view->setPicture(picture);
-                // Thumbnails are frames of the film itself.
-                for (int i = 0; i < m_list->count(); ++i)
-                    if (m_list->item(i)->data(Qt::UserRole + 1).toString() == film &&
-                        m_list->item(i)->data(Qt::UserRole + 2).toInt() == frame)
-                        m_list->item(i)->setIcon(thumbnail(picture));
-            });
-    connect(&bench.frames(), &FrameService::frameFailed, this,
-            [this](const QString& film, int frame, const QString& why) {
-                const Take* take = m_bench.take();
-                if (take && film == m_bench.filmPath(*take) && frame == m_bench.frame())
-                    m_view->setMessage(why);
-            });
-    connect(&m_watcher, &QFutureWatcherBase::finished, this, [this] {
-        const Brought done = m_watcher.result();
-        if (done.take) {
-            if (const Id id = m_bench.book().addTake(*done.take)) {
-                m_bench.selectTake(id);
-                emit said(tr("“%1” is in the library.").arg(q(done.take->title)));
-            }
-        } else {
-            emit failed(done.error);
-        }
-        startNext();
+    connect(&bench.frames(), &FrameService::frameReady, this, [this](const QString& film, int frame, const QImage& picture) {
+        const Take* take = m_bench.take();
+        if (take && film == m_bench.filmPath(*take) && frame == m_bench.frame())
+            m_stage->setPicture(picture);
+        for (const auto& b : m_beside)
+            if (const auto it = m_bench.data().takes.find(b.take);
+                it != m_bench.data().takes.end() && film == m_bench.filmPath(it->second) && frame == b.frame)
+                b.view->setPicture(picture);
+        // Thumbnails are frames of the film itself.
+        for (int i = 0; i < m_list->count(); ++i)
+            if (m_list->item(i)->data(Qt::UserRole + 1).toString() == film &&
+                m_list->item(i)->data(Qt::UserRole + 2).toInt() == frame)
+                m_list->item(i)->setIcon(thumbnail(picture));
     });
+    connect(&bench.frames(), &FrameService::frameFailed, this, [this](const QString& film, int frame, const QString& why) {
+        const Take* take = m_bench.take();
+        if (take && film == m_bench.filmPath(*take) && frame == m_bench.frame())
+            m_stage->setMessage(why);
+        for (const auto& b : m_beside)
+            if (const auto it = m_bench.data().takes.find(b.take);
+                it != m_bench.data().takes.end() && film == m_bench.filmPath(it->second) && frame == b.frame)
+                b.view->setMessage(why);
+    });
+    m_clocks = std::make_unique<ViewClocks>(m_bench.data());
     refreshList();
-    refreshForm();
+    refreshPanels();
+    followLocks();
     showFrame();
 }
 
-void FootagePage::bringIn(const QStringList& files) {
-    m_waiting += files;
-    if (!m_watcher.isRunning())
-        startNext();
+FootagePage::~FootagePage() {
+    // Workers know the library and the panels; they end before these do.
+    for (JobRow* row : findChildren<JobRow*>())
+        delete row;
+    QThreadPool::globalInstance()->waitForDone();
+}
+
+QWidget* FootagePage::makeLeft() {
+    auto* add = new QPushButton(tr("Bring in films …"));
+    add->setObjectName("bringIn");
+    add->setToolTip(tr("Films are copied into the library. You can also drop files and folders anywhere on the window."));
+    auto* camera = new QPushButton(tr("Film now …"));
+    camera->setObjectName("filmNow");
+    camera->setToolTip(tr("A camera on this computer, with a mirror that shows the rep just done."));
+    m_refer = new QCheckBox(tr("leave films where they are"));
+    m_refer->setToolTip(tr("The library then only refers to them. They must stay within reach."));
+    m_list = new QListWidget;
+    m_list->setAccessibleName(tr("Takes"));
+    m_list->setIconSize(QSize(112, 63));
+    m_list->setWordWrap(true);
+    auto* jobs = new QWidget;
+    m_jobs = new QVBoxLayout(jobs);
+    m_jobs->setContentsMargins(0, 0, 0, 0);
+    m_jobs->setSpacing(4);
+    auto* left = new QVBoxLayout;
+    left->setContentsMargins(0, 0, 4, 0);
+    auto* buttons = new QHBoxLayout;
+    buttons->addWidget(add, 1);
+    buttons->addWidget(camera);
+    left->addLayout(buttons);
+    left->addWidget(m_refer);
+    left->addWidget(m_list, 1);
+    left->addWidget(jobs);
+    auto* box = new QWidget;
+    box->setMinimumWidth(230);
+    box->setLayout(left);
+    connect(add, &QPushButton::clicked, this, [this] {
+        bringIn(QFileDialog::getOpenFileNames(this, tr("Bring in films"), {},
+                                              tr("Films (*.mp4 *.mov *.m4v *.mkv *.webm *.avi *.mts *.m2ts *.mpg);;All files (*)")));
+    });
+    connect(camera, &QPushButton::clicked, this, &FootagePage::openCamera);
+    connect(m_list, &QListWidget::currentRowChanged, this, [this](int row) {
+        if (!m_filling && row >= 0)
+            if (const Id id = m_list->item(row)->data(Qt::UserRole).toLongLong())
+                m_bench.selectTake(id);
+    });
+    return box;
+}
+
+QWidget* FootagePage::makeMiddle() {
+    m_stage = new StageView;
+    m_stage->setAccessibleName(tr("Frame"));
+    m_views = new QSplitter(Qt::Horizontal);
+    m_views->setChildrenCollapsible(false);
+    m_views->addWidget(m_stage);
+    m_strip = new RepStrip(m_bench);
+    m_transport = new Transport(m_bench);
+    auto* middle = new QVBoxLayout;
+    middle->setContentsMargins(4, 0, 4, 0);
+    middle->setSpacing(4);
+    middle->addWidget(m_views, 1);
+    middle->addWidget(m_transport);
+    middle->addWidget(m_strip);
+    auto* box = new QWidget;
+    box->setLayout(middle);
+    return box;
+}
+
+QWidget* FootagePage::makeRight() {
+    m_film = new FilmPanel(m_bench);
+    m_time = new TimePanel(m_bench);
+    m_calibrate = new CalibratePanel(m_bench, m_stage);
+    m_reps = new RepsPanel(m_bench, m_strip);
+    m_angles = new AnglesPanel(m_bench);
+    m_picture = new PicturePanel(m_bench, m_stage);
+    const std::pair<QString, TakePanel*> all[kPanels] = {{tr("Film"), m_film},      {tr("Time"), m_time},
+                                                         {tr("Calibrate"), m_calibrate}, {tr("Reps"), m_reps},
+                                                         {tr("Angles"), m_angles},  {tr("Picture"), m_picture}};
+    m_tabs = new QButtonGroup(this);
+    m_panels = new QStackedWidget;
+    auto* tabs = new QGridLayout;
+    tabs->setSpacing(3);
+    for (int i = 0; i < kPanels; ++i) {
+        auto* b = new QPushButton(all[i].first);
+        b->setCheckable(true);
+        b->setObjectName(QString("panel%1").arg(i));
+        b->setFocusPolicy(Qt::TabFocus);
+        m_tabs->addButton(b, i);
+        tabs->addWidget(b, i / 3, i % 3);
+        auto* scroll = new QScrollArea;
+        scroll->setWidgetResizable(true);
+        scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+        scroll->setWidget(all[i].second);
+        m_panels->addWidget(scroll);
+        connect(all[i].second, &TakePanel::failed, this, &FootagePage::failed);
+        connect(all[i].second, &TakePanel::said, this, &FootagePage::said);
+    }
+    connect(m_tabs, &QButtonGroup::idClicked, this, &FootagePage::showPanel);
+    connect(m_reps, &RepsPanel::findWanted, this, &FootagePage::findReps);
+    connect(m_angles, &AnglesPanel::besideChanged, this, [this] {
+        followLocks();
+        showFrame();
+    });
+    connect(m_angles, &AnglesPanel::soundWanted, this, &FootagePage::lockBySound);
+    connect(m_calibrate, &CalibratePanel::cameraPathWanted, this, &FootagePage::lookAtCamera);
+    connect(m_film, &FilmPanel::searchWanted, this, &FootagePage::searchFilm);
+    m_tabs->button(0)->setChecked(true);
+    auto* right = new QVBoxLayout;
+    right->setContentsMargins(4, 0, 0, 0);
+    right->addLayout(tabs);
+    right->addWidget(m_panels, 1);
+    auto* box = new QWidget;
+    box->setMinimumWidth(276);
+    box->setMaximumWidth(420);
+    box->setLayout(right);
+    return box;
+}
+
+void FootagePage::showPanel(int which) {
+    if (QAbstractButton* b = m_tabs->button(which))
+        b->setChecked(true);
+    m_panels->setCurrentIndex(which);
+    m_stage->setTool(StageTool::none);
+}
+
+// Background work -------------------------------------------------------------------------------------------------------
+
+JobRow* FootagePage::job(const QString& what) {
+    auto* row = new JobRow(what);
+    m_jobs->addWidget(row);
+    ++m_running;
+    connect(row, &JobRow::finished, this, [this] { --m_running; });
+    return row;
+}
+
+bool FootagePage::busy() const {
+    return m_running > 0;
+}
+
+void FootagePage::bringIn(const QStringList& places) {
+    QStringList films;
+    for (const QString& place : places) {
+        const auto found = filmsIn(place.toStdString());
+        if (found.empty())
+            emit failed(tr("%1: there is no film in this folder").arg(QFileInfo(place).fileName()));
+        for (const auto& f : found)
+            films << q(f.string());
+    }
+    enqueue(films, false);
+}
+
+void FootagePage::enqueue(const QStringList& films, bool own) {
+    for (const QString& film : films) {
+        JobRow* row = job(QFileInfo(film).fileName());
+        m_waiting.push_back({film, own, row});
+        connect(row, &JobRow::finished, this, [this, row](bool) {
+            std::erase_if(m_waiting, [&](const Waiting& w) { return w.row == row; });
+        });
+    }
+    startNext();
 }
 
 void FootagePage::startNext() {
-    if (m_waiting.isEmpty())
+    if (m_bringing || m_waiting.empty())
         return;
-    const QString file = m_waiting.takeFirst();
-    emit said(tr("Bringing in %1 … %2 to go.").arg(QFileInfo(file).fileName()).arg(m_waiting.size()));
+    m_bringing = true;
+    const Waiting next = m_waiting.front();
+    m_waiting.pop_front();
+    connect(next.row, &JobRow::finished, this, [this] {
+        m_bringing = false;
+        startNext();
+    });
+    IntakeOptions options;
+    options.copy = !next.own && !m_refer->isChecked();
+    options.today = m_bench.book().today();
+    options.handedness = m_bench.data().brief.athlete.handedness;
+    if (const auto known = m_bench.book().library().knownFilms())
+        options.known = *known;
+    for (const auto& [id, t] : m_bench.data().takes)
+        if (!t.checksum.empty())
+            options.inCase[t.checksum] = t.title;
+    // takeIn() touches files only, so it may run beside the interface thread's use of the database.
     Library& library = m_bench.book().library();
-    const Side hand = m_bench.data().brief.athlete.handedness;
-    const Day today = m_bench.book().today();
-    // bringIn() touches files only, so it may run beside the interface thread's use of the database.
-    m_watcher.setFuture(QtConcurrent::run([file, &library, hand, today]() -> Brought {
-        const auto film = Film::open(file.toStdString());
-        if (!film)
-            return {std::nullopt, q(film.error().text())};
-        const auto copied = library.bringIn(file.toStdString());
-        if (!copied)
-            return {std::nullopt, q(copied.error().text())};
-        const FilmInfo& info = (*film)->info();
-        Take t;
-        t.title = QFileInfo(file).completeBaseName().toStdString();
-        t.film = *copied;
-        t.handedness = hand;
-        t.day = today;
-        if (info.captureRate)
-            t.captureRate = info.captureRate->value;
-        t.width = info.width;
-        t.height = info.height;
-        t.times = (*film)->times();
-        return {t, {}};
-    }));
+    next.row->start([this, film = next.film, own = next.own, options, &library](const JobProgress& progress) -> std::function<void()> {
+        auto in = takeIn(library, film.toStdString(), options, progress);
+        return [this, in = std::move(in), film, own] {
+            if (!in) {
+                if (!q(in.error().what).contains("cancelled"))
+                    emit failed(q(in.error().text()));
+                return;
+            }
+            Take take = in->take;
+            if (own) { // filmed just now, straight into media/
+                take.film = QFileInfo(film).fileName().toStdString();
+                take.captureRate = in->info.fileRate.value;
+                take.captureFrom = "the camera's own clock";
+            }
+            const Id id = m_bench.book().addTake(take);
+            if (!id)
+                return;
+            m_bench.selectTake(id);
+            QString words = tr("“%1” is in the library.").arg(q(take.title));
+            if (in->info.framesLost > 0)
+                words += tr(" It is cut off: %1 frames are lost, the others are good.").arg(in->info.framesLost);
+            if (in->info.timesMended > 0)
+                words += tr(" %1 of its time stamps had to be put in order.").arg(in->info.timesMended);
+            if (in->wasThere)
+                words += tr(" It was there already, so it was not copied again.");
+            emit said(words);
+        };
+    });
 }
 
-void FootagePage::change(const QString& what, const std::function<void(Take&)>& edit) {
+void FootagePage::findReps(int by) {
     const Take* take = m_bench.take();
-    if (m_filling || !take)
+    if (!take)
         return;
-    Take changed = *take;
-    edit(changed);
-    m_bench.book().setTake(changed, what);
+    JobRow* row = job(tr("Looking for reps"));
+    const QString film = m_bench.filmPath(*take);
+    const auto index = m_bench.book().library().indexFolder();
+    row->start([this, film, index, by, slow = slowness(*take), id = take->id](const JobProgress& progress) -> std::function<void()> {
+        auto found = riflesso::findReps(film.toStdString(), index, static_cast<RepsBy>(by), slow,
+                                        [&](double share) { return progress({}, share); });
+        return [this, found = std::move(found), id] {
+            if (!found) {
+                if (!q(found.error().what).contains("cancelled"))
+                    emit failed(q(found.error().text()));
+                return;
+            }
+            if (!m_bench.take() || m_bench.take()->id != id)
+                return; // another take is shown by now
+            // What is a rep already is not proposed again.
+            std::vector<RepSpan> fresh;
+            for (const auto& s : found->spans) {
+                bool known = false;
+                for (const Rep* r : repsOf(m_bench.data(), id))
+                    if (r->first && r->last) {
+                        const int overlap = std::min(r->last->value, s.last.value) - std::max(r->first->value, s.first.value);
+                        known = known || 2 * overlap > s.last - s.first;
+                    }
+                if (!known)
+                    fresh.push_back(s);
+            }
+            m_strip->setProposals(fresh, found->energy, found->strikes);
+            emit said(found->spans.empty() ? tr("Nothing stands out from the rest: place the ends by hand.")
+                      : fresh.empty()      ? tr("All that was found is a rep already.")
+                                           : tr("%1 proposed. Look at them, then accept.").arg(counted(static_cast<qsizetype>(fresh.size()), tr("rep"), tr("reps"))));
+        };
+    });
 }
+
+void FootagePage::lockBySound() {
+    const Take* take = m_bench.take();
+    const Id other = m_angles->beside();
+    if (!take || !other)
+        return;
+    const Take& b = m_bench.data().takes.at(other);
+    JobRow* row = job(tr("Listening to both films"));
+    row->start([this, pa = m_bench.filmPath(*take), pb = m_bench.filmPath(b), sa = slowness(*take), sb = slowness(b),
+                id = take->id, other](const JobProgress& progress) -> std::function<void()> {
+        auto match = matchFilms(pa.toStdString(), sa, pb.toStdString(), sb, [&](double share) { return progress({}, share); });
+        return [this, match = std::move(match), id, other] {
+            if (!match) {
+                emit failed(q(match.error().text()));
+                return;
+            }
+            Link link;
+            link.a = id;
+            link.b = other;
+            link.sound = *match;
+            m_bench.book().addLink(link);
+            emit said(tr("Locked by sound: the best place is %1 times as clear as the next.").arg(match->quality, 0, 'f', 1));
+        };
+    });
+}
+
+void FootagePage::lookAtCamera() {
+    const Take* take = m_bench.take();
+    if (!take)
+        return;
+    JobRow* row = job(tr("Following the background"));
+    row->start([this, film = m_bench.filmPath(*take), index = m_bench.book().library().indexFolder(),
+                id = take->id](const JobProgress& progress) -> std::function<void()> {
+        auto path = cameraPathOf(film.toStdString(), index, [&](double share) { return progress({}, share); });
+        return [this, path = std::move(path), id] {
+            if (!path) {
+                if (!q(path.error().what).contains("cancelled"))
+                    emit failed(q(path.error().text()));
+                return;
+            }
+            const auto it = m_bench.data().takes.find(id);
+            if (it == m_bench.data().takes.end())
+                return;
+            Take changed = it->second;
+            changed.camera = *path;
+            m_bench.book().setTake(changed, tr("look at the camera's movement"));
+        };
+    });
+}
+
+void FootagePage::searchFilm() {
+    const Take* take = m_bench.take();
+    if (!take)
+        return;
+    const QString folder = QFileDialog::getExistingDirectory(this, tr("Look for the film in"));
+    if (folder.isEmpty())
+        return;
+    JobRow* row = job(tr("Looking for “%1”").arg(q(take->title)));
+    const Library& library = m_bench.book().library();
+    row->start([this, take = *take, folder, &library](const JobProgress& progress) -> std::function<void()> {
+        const auto found = library.findMoved(take, folder.toStdString(), [&](double share) { return progress({}, share); });
+        return [this, found, id = take.id] {
+            const auto it = m_bench.data().takes.find(id);
+            if (it == m_bench.data().takes.end())
+                return;
+            if (!found) {
+                emit failed(tr("The film is not in this folder. Nothing was changed."));
+                return;
+            }
+            Take changed = it->second;
+            changed.film = found->string();
+            m_bench.book().setTake(changed, tr("find a moved film"));
+            emit said(tr("Found: it is the same film, by its content."));
+        };
+    });
+}
+
+void FootagePage::openCamera() {
+    if (!m_camera) {
+        m_camera = new CameraPanel(q(m_bench.book().library().media().string()));
+        m_modes->addWidget(m_camera);
+        connect(m_camera, &CameraPanel::closed, this, [this] {
+            m_modes->setCurrentIndex(0);
+            setFocus();
+        });
+        connect(m_camera, &CameraPanel::failed, this, &FootagePage::failed);
+        connect(m_camera, &CameraPanel::recorded, this, [this](const QString& film) { enqueue({film}, true); });
+    }
+    m_modes->setCurrentWidget(m_camera);
+    m_camera->setFocus();
+}
+
+// What is shown ---------------------------------------------------------------------------------------------------------
 
 void FootagePage::refreshList() {
     m_filling = true;
@@ -259,14 +450,24 @@ void FootagePage::refreshList() {
     for (const auto& [id, take] : m_bench.data().takes)
         takes.push_back(&take);
     std::stable_sort(takes.begin(), takes.end(), [](const Take* a, const Take* b) {
-        return a->day != b->day ? a->day > b->day : a->performer < b->performer;
+        if (a->day != b->day)
+            return a->day > b->day;
+        return a->performer != b->performer ? a->performer < b->performer : a->view < b->view;
     });
+    std::optional<Day> day;
     for (const Take* take : takes) {
         const bool model = take->performer == Performer::model;
+        if (!day || *day != take->day) {
+            day = take->day;
+            auto* head = new QListWidgetItem(q(isoDate(*day)));
+            head->setFlags(Qt::NoItemFlags);
+            head->setFont(typeface(Type::small, true));
+            head->setForeground(theme().quiet);
+            m_list->addItem(head);
+        }
         const QString state = !take->captureRate ? tr("capture rate not set") : tr("%1 Hz").arg(*take->captureRate);
-        auto* item = new QListWidgetItem(
-            QString("%1\n%2 · %3\n%4")
-                .arg(q(take->title), model ? tr("model") : tr("athlete"), q(isoDate(take->day)), state));
+        auto* item = new QListWidgetItem(QString("%1\n%2, %3\n%4").arg(q(take->title), model ? tr("model") : tr("athlete"),
+                                                                      q(enumName(kViewNames, take->view)), state));
         item->setData(Qt::UserRole, QVariant::fromValue<qlonglong>(take->id));
         const auto reps = repsOf(m_bench.data(), take->id);
         int frame = static_cast<int>(take->times.size()) / 2;
@@ -290,66 +491,189 @@ void FootagePage::refreshList() {
     m_filling = false;
 }
 
-void FootagePage::refreshForm() {
+void FootagePage::refreshPanels() {
+    for (TakePanel* p : std::initializer_list<TakePanel*>{m_film, m_time, m_calibrate, m_reps, m_angles, m_picture})
+        p->refresh();
     const Take* take = m_bench.take();
-    m_form->setEnabled(take);
-    if (!take) {
-        m_facts->clear();
-        return;
+    m_stage->setMirrored(take && take->picture.swapped);
+    const auto crop = take ? take->picture.crop : std::array<int, 4>{};
+    m_stage->setCrop(QRect(crop[0], crop[1], crop[2], crop[3]));
+}
+
+// Which takes stand beside: the one chosen, and all that are locked to the one shown; three pictures at most.
+void FootagePage::followLocks() {
+    std::vector<Id> wanted;
+    if (const Take* take = m_bench.take()) {
+        if (const Id chosen = m_angles->beside())
+            wanted.push_back(chosen);
+        std::vector<Id> reached{take->id};
+        for (std::size_t i = 0; i < reached.size(); ++i)
+            for (const auto& [id, l] : m_bench.data().links)
+                if (l.a == reached[i] || l.b == reached[i]) {
+                    const Id other = l.a == reached[i] ? l.b : l.a;
+                    if (std::find(reached.begin(), reached.end(), other) == reached.end())
+                        reached.push_back(other);
+                }
+        for (std::size_t i = 1; i < reached.size(); ++i)
+            if (std::find(wanted.begin(), wanted.end(), reached[i]) == wanted.end())
+                wanted.push_back(reached[i]);
     }
-    m_filling = true;
-    m_title->setText(q(take->title));
-    m_who->setCurrentIndex(static_cast<int>(take->performer));
-    m_hand->setCurrentIndex(static_cast<int>(take->handedness));
-    m_day->setDate(toDate(take->day));
-    m_rate->setValue(take->captureRate.value_or(0.0));
-    m_viewKind->setCurrentIndex(static_cast<int>(take->view));
-    m_facing->setCurrentIndex(static_cast<int>(take->facing));
-    m_facing->setEnabled(take->view == View::side);
-    m_stage->setCurrentIndex(static_cast<int>(take->stage));
-    const Timebase time = timebaseOf(*take);
-    if (take->captureRate)
-        m_decides->setText(tr("An instant on this film is sure to ± %1 ms, an interval to ± %2 ms.")
-                               .arg(1000 * time.instantError(FrameIndex(time.frames() / 2)), 0, 'f', 1)
-                               .arg(1414.2 * time.instantError(FrameIndex(time.frames() / 2)), 0, 'f', 1));
-    else
-        m_decides->setText(tr("The file plays at %1 Hz. If it is slow motion, the camera took more: 120 and 240 are "
-                              "common. No time is judged until you say.")
-                               .arg(time.fileRate().value, 0, 'f', 2));
-    m_facts->setText(tr("%1 × %2, %3 frames, %4 s as it plays. Step with the arrow keys, ten frames with Shift.")
-                         .arg(take->width)
-                         .arg(take->height)
-                         .arg(time.frames())
-                         .arg(time.media(FrameIndex(time.frames() - 1)).value, 0, 'f', 1));
-    m_filling = false;
+    if (wanted.size() > 2)
+        wanted.resize(2);
+    while (m_beside.size() > wanted.size()) {
+        delete m_beside.back().box;
+        m_beside.pop_back();
+    }
+    while (m_beside.size() < wanted.size()) {
+        Beside b;
+        b.box = new QWidget;
+        b.title = new QLabel;
+        b.title->setObjectName("quiet");
+        b.view = new PictureView;
+        b.view->setMinimumWidth(200);
+        b.view->setAccessibleName(tr("Frame of the film beside"));
+        auto* column = new QVBoxLayout(b.box);
+        column->setContentsMargins(4, 0, 0, 0);
+        column->setSpacing(2);
+        column->addWidget(b.view, 1);
+        column->addWidget(b.title);
+        m_views->addWidget(b.box);
+        m_beside.push_back(b);
+    }
+    for (std::size_t i = 0; i < wanted.size(); ++i) {
+        if (m_beside[i].take == wanted[i])
+            continue;
+        const Take& take = m_bench.data().takes.at(wanted[i]);
+        m_beside[i].take = wanted[i];
+        m_beside[i].frame = std::min(m_bench.frame(), static_cast<int>(take.times.size()) - 1);
+        m_beside[i].view->setMirrored(take.picture.swapped);
+        const auto& c = take.picture.crop;
+        m_beside[i].view->setCrop(QRect(c[0], c[1], c[2], c[3]));
+        m_beside[i].view->setMessage(tr("Decoding the frame …"));
+    }
+    QList<int> sizes;
+    for (int i = 0; i < m_views->count(); ++i)
+        sizes << 1000;
+    m_views->setSizes(sizes);
+}
+
+void FootagePage::showBeside() {
+    if (m_beside.empty())
+        return;
+    const auto locked = m_bench.take() ? m_clocks->at(m_bench.take()->id, FrameIndex(m_bench.frame())) : std::map<Id, LockedFrame>();
+    for (auto& b : m_beside) {
+        const auto it = m_bench.data().takes.find(b.take);
+        if (it == m_bench.data().takes.end())
+            continue;
+        const QString film = m_bench.filmPath(it->second);
+        if (const auto at = locked.find(b.take); at != locked.end()) {
+            if (at->second.frame.value != b.frame)
+                m_bench.frames().travel(film, at->second.frame.value, at->second.frame.value > b.frame ? 1 : -1);
+            b.frame = at->second.frame.value;
+            b.title->setText(tr("%1 · frame %2 · same instant to ± %3 ms").arg(q(it->second.title)).arg(b.frame + 1).arg(1000 * at->second.sigma, 0, 'f', 1));
+        } else {
+            b.title->setText(tr("%1 · frame %2 · not locked").arg(q(it->second.title)).arg(b.frame + 1));
+        }
+        const QImage picture = m_bench.frames().show(film, b.frame);
+        if (!picture.isNull())
+            b.view->setPicture(picture);
+    }
+    m_angles->setOtherFrame(m_beside.front().frame);
+}
+
+void FootagePage::stepBeside(int frames) {
+    if (m_beside.empty())
+        return;
+    Beside& b = m_beside.front();
+    const Take& take = m_bench.data().takes.at(b.take);
+    b.frame = std::clamp(b.frame + frames, 0, std::max(0, static_cast<int>(take.times.size()) - 1));
+    m_bench.frames().travel(m_bench.filmPath(take), b.frame, frames > 0 ? 1 : -1);
+    showBeside();
 }
 
 void FootagePage::showFrame() {
     const Take* take = m_bench.take();
     if (!take) {
-        m_view->setMessage(tr("No film yet.\nDrop film files on this window, or press “Bring in films”.\nFilm from the "
-                              "side first, camera level with the hips, the whole lunge in the picture."));
+        m_stage->setMessage(tr("No film yet.\nDrop films or folders on this window, or press “Bring in films”.\nFilm from the "
+                               "side first, camera level with the hips, the whole lunge in the picture."));
         return;
     }
     const QImage picture = m_bench.frames().show(m_bench.filmPath(*take), m_bench.frame());
     if (!picture.isNull())
-        m_view->setPicture(picture);
-    else if (m_view->picture().isNull())
-        m_view->setMessage(tr("Decoding the frame …"));
+        m_stage->setPicture(picture);
+    else if (m_stage->picture().isNull())
+        m_stage->setMessage(tr("Decoding the frame …"));
+    showBeside();
 }
 
 void FootagePage::keyPressEvent(QKeyEvent* e) {
-    const int step = e->modifiers() & Qt::ShiftModifier ? 10 : 1;
-    if (e->key() == Qt::Key_Left)
-        m_bench.setFrame(m_bench.frame() - step);
-    else if (e->key() == Qt::Key_Right)
-        m_bench.setFrame(m_bench.frame() + step);
-    else if (e->key() == Qt::Key_Home)
-        m_bench.setFrame(0);
-    else if (e->key() == Qt::Key_End)
-        m_bench.setFrame(1 << 30);
-    else
+    if (m_modes->currentIndex() != 0) {
         QWidget::keyPressEvent(e);
+        return;
+    }
+    const bool shift = e->modifiers() & Qt::ShiftModifier, control = e->modifiers() & Qt::ControlModifier;
+    const int step = shift ? 10 : 1;
+    switch (e->key()) {
+    case Qt::Key_Left:
+        control ? stepBeside(-step) : m_bench.setFrame(m_bench.frame() - step);
+        return;
+    case Qt::Key_Right:
+        control ? stepBeside(step) : m_bench.setFrame(m_bench.frame() + step);
+        return;
+    case Qt::Key_Home:
+        m_bench.setFrame(0);
+        return;
+    case Qt::Key_End:
+        m_bench.setFrame(1 << 30);
+        return;
+    case Qt::Key_Space:
+        m_transport->play(1);
+        return;
+    case Qt::Key_B:
+        m_transport->play(-1);
+        return;
+    case Qt::Key_Comma:
+        m_transport->faster(-1);
+        return;
+    case Qt::Key_Period:
+        m_transport->faster(1);
+        return;
+    case Qt::Key_L:
+        m_transport->toggleLoop();
+        return;
+    case Qt::Key_A:
+        shift ? m_strip->acceptAll() : m_strip->acceptHere();
+        return;
+    case Qt::Key_S:
+        m_strip->splitHere();
+        return;
+    case Qt::Key_M:
+        m_strip->mergeNext();
+        return;
+    case Qt::Key_BracketLeft:
+        m_strip->setFirst();
+        return;
+    case Qt::Key_BracketRight:
+        m_strip->setLast();
+        return;
+    case Qt::Key_Delete:
+    case Qt::Key_Backspace:
+        m_strip->removeHere();
+        return;
+    case Qt::Key_PageUp:
+        m_strip->go(-1);
+        return;
+    case Qt::Key_PageDown:
+        m_strip->go(1);
+        return;
+    case Qt::Key_F:
+        m_stage->fit();
+        return;
+    default:
+        break;
+    }
+    QWidget::keyPressEvent(e);
 }
+
 
 } // namespace riflesso

@@ -2,18 +2,18 @@
 /// \file
 /// Footage: bring films in, look at them frame by frame, say what they are.
 
-#include "desktop/parts/picture_view.h"
-#include "desktop/parts/ribbon.h"
+#include "desktop/footage/camera_panel.h"
+#include "desktop/footage/panels.h"
+#include "desktop/footage/transport.h"
+#include "desktop/parts/job_row.h"
 
-#include <QComboBox>
-#include <QDateEdit>
-#include <QDoubleSpinBox>
-#include <QFutureWatcher>
-#include <QLabel>
-#include <QLineEdit>
+#include <QButtonGroup>
 #include <QListWidget>
-#include <QPushButton>
+#include <QSplitter>
+#include <QStackedWidget>
 #include <QStringList>
+
+#include <deque>
 
 namespace riflesso {
 
@@ -21,10 +21,17 @@ class FootagePage : public QWidget {
     Q_OBJECT
 public:
     explicit FootagePage(Workbench& bench);
-    ~FootagePage() override { m_watcher.waitForFinished(); }
+    ~FootagePage() override;
 
-    /// Copies films into the library and adds a take for each, one after the other, in the background.
-    void bringIn(const QStringList& files);
+    /// Films and folders, one after the other, in the background; each becomes a take.
+    void bringIn(const QStringList& places);
+    /// Something is under way in the background.
+    [[nodiscard]] bool busy() const;
+    /// 0 film, 1 time, 2 calibrate, 3 reps, 4 angles, 5 picture.
+    void showPanel(int which);
+    void openCamera();
+    [[nodiscard]] StageView* stage() const { return m_stage; }
+    [[nodiscard]] RepStrip* strip() const { return m_strip; }
 
 signals:
     void said(const QString& message);   ///< for the status line
@@ -34,34 +41,58 @@ protected:
     void keyPressEvent(QKeyEvent* e) override;
 
 private:
-    struct Brought {
-        std::optional<Take> take;
-        QString error;
+    struct Waiting {
+        QString film;
+        bool own = false; ///< recorded into the library's folder: not copied again
+        JobRow* row = nullptr;
     };
+    struct Beside {
+        Id take = 0;
+        int frame = 0;
+        QWidget* box = nullptr;
+        QLabel* title = nullptr;
+        PictureView* view = nullptr;
+    };
+    QWidget* makeLeft();
+    QWidget* makeMiddle();
+    QWidget* makeRight();
     void refreshList();
-    void refreshForm();
+    void refreshPanels();
     void showFrame();
-    void change(const QString& what, const std::function<void(Take&)>& edit);
+    void showBeside();
+    void followLocks();
+    void stepBeside(int frames);
+    JobRow* job(const QString& what);
+    void enqueue(const QStringList& films, bool own);
     void startNext();
+    void findReps(int by);
+    void lockBySound();
+    void lookAtCamera();
+    void searchFilm();
 
     Workbench& m_bench;
+    QStackedWidget* m_modes; // the films, or the camera
     QListWidget* m_list;
-    PictureView* m_view;
-    Ribbon* m_ribbon;
-    QLabel* m_facts;
-    QLineEdit* m_title;
-    QComboBox* m_who;
-    QDateEdit* m_day;
-    QDoubleSpinBox* m_rate;
-    QLabel* m_decides;
-    QComboBox* m_viewKind;
-    QComboBox* m_facing;
-    QComboBox* m_stage;
-    QComboBox* m_hand;
-    QPushButton* m_remove;
-    QWidget* m_form;
-    QStringList m_waiting;
-    QFutureWatcher<Brought> m_watcher;
+    QCheckBox* m_refer;
+    QVBoxLayout* m_jobs;
+    StageView* m_stage;
+    QSplitter* m_views;
+    RepStrip* m_strip;
+    Transport* m_transport;
+    QStackedWidget* m_panels;
+    QButtonGroup* m_tabs;
+    FilmPanel* m_film;
+    TimePanel* m_time;
+    CalibratePanel* m_calibrate;
+    RepsPanel* m_reps;
+    AnglesPanel* m_angles;
+    PicturePanel* m_picture;
+    CameraPanel* m_camera = nullptr;
+    std::vector<Beside> m_beside;
+    std::unique_ptr<ViewClocks> m_clocks;
+    std::deque<Waiting> m_waiting;
+    bool m_bringing = false;
+    int m_running = 0; // jobs
     bool m_filling = false;
 };
 

@@ -1,120 +1,130 @@
 #include "desktop/parts/frame_service.h"
 
-#include <list>
+#include <QSettings>
 
 namespace riflesso {
 namespace {
+constexpr std::size_t kOpenFilms = 6;
 QString keyOf(const QString& film, int frame) {
     return film + '#' + QString::number(frame);
 }
-constexpr int kPicturesKb = 150 * 1024;
-constexpr std::size_t kFilmBytes = 96u << 20;
-constexpr std::size_t kOpenFilms = 3;
+QImage imageOf(const Result<Picture>& picture) {
+    if (!picture)
+        return {};
+    return QImage(reinterpret_cast<const uchar*>(picture->pixels.data()), picture->width, picture->height,
+                  picture->width * 4, QImage::Format_RGB32)
+        .copy();
+}
 } // namespace
 
-FrameService::FrameService() : m_pictures(kPicturesKb) {
-    m_thread = std::thread([this] { work(); });
+FrameService::FrameService() : m_cache(std::make_shared<FrameCache>(0)) {
+    setLimit(QSettings().value("memory", kDefaultMegabytes).toInt());
 }
 
 FrameService::~FrameService() {
-    {
-        std::lock_guard lock(m_mutex);
-        m_stop = true;
-        m_wishes.clear();
+    m_open.clear(); // their threads end here, while this object still hears them
+}
+
+void FrameService::setLimit(int megabytes) {
+    const auto all = static_cast<std::size_t>(std::clamp(megabytes, 64, 65536)) << 20;
+    m_cache->setLimit(all / 5 * 4);
+    m_stills.setMaxCost(static_cast<int>(all / 5 >> 10));
+}
+
+std::size_t FrameService::used() const {
+    return m_cache->used() + (static_cast<std::size_t>(m_stills.totalCost()) << 10);
+}
+
+void FrameService::setShow(const QString& film, const ShowOptions& options) {
+    if (const auto it = m_show.find(film); it != m_show.end() ? it->second == options : options == ShowOptions())
+        return;
+    m_show[film] = options;
+    const auto keys = m_stills.keys();
+    for (const QString& k : keys)
+        if (k.startsWith(film + '#'))
+            m_stills.remove(k);
+}
+
+QImage FrameService::painted(const QString& film, const DecodedFrame& picture) const {
+    const auto options = m_show.find(film);
+    return imageOf(picture.toPicture(options == m_show.end() ? ShowOptions() : options->second));
+}
+
+Reel& FrameService::reelOf(const QString& film) {
+    Open& open = m_open[film];
+    if (open.reel && open.failed)
+        open = Open(); // tried again: the file may have come back
+    open.asked = ++m_count;
+    if (open.reel)
+        return *open.reel;
+    while (m_open.size() > kOpenFilms) {
+        auto oldest = m_open.end();
+        for (auto it = m_open.begin(); it != m_open.end(); ++it)
+            if (it->first != film && (oldest == m_open.end() || it->second.asked < oldest->second.asked))
+                oldest = it;
+        m_open.erase(oldest);
     }
-    m_changed.notify_all();
-    m_thread.join();
+    Film::Options o;
+    o.cache = m_cache;
+    o.indexFolder = m_indexFolder.toStdString();
+    Reel::Callbacks back;
+    back.ready = [this, film](const Reel::Told& told) {
+        // On the reel's thread: hand the decoded picture over, it is turned into pixels where it is shown.
+        ++m_underway;
+        QMetaObject::invokeMethod(
+            this,
+            [this, film, told] {
+                answer(film, told.frame, told.picture ? painted(film, *told.picture) : QImage(),
+                       QString::fromStdString(told.error));
+                --m_underway;
+            },
+            Qt::QueuedConnection);
+    };
+    open.reel = std::make_unique<Reel>(film.toStdString(), o, back);
+    return *open.reel;
 }
 
 QImage FrameService::show(const QString& film, int frame) {
-    return ask(film, frame, true);
+    if (const QImage* there = m_stills.object(keyOf(film, frame)))
+        return *there;
+    const DecodedPtr there = reelOf(film).want(FrameIndex(frame), true);
+    return there ? painted(film, *there) : QImage();
 }
+
 QImage FrameService::still(const QString& film, int frame) {
-    return ask(film, frame, false);
+    if (const QImage* there = m_stills.object(keyOf(film, frame)))
+        return *there;
+    const DecodedPtr there = reelOf(film).want(FrameIndex(frame), false);
+    if (!there)
+        return {};
+    const QImage image = painted(film, *there);
+    m_stills.insert(keyOf(film, frame), new QImage(image), static_cast<int>(image.sizeInBytes() / 1024));
+    return image;
+}
+
+void FrameService::travel(const QString& film, int frame, int direction) {
+    reelOf(film).travel(FrameIndex(frame), direction);
 }
 
 bool FrameService::idle() const {
-    std::lock_guard lock(m_mutex);
-    return m_wishes.empty() && !m_busy;
+    if (m_underway > 0)
+        return false;
+    return std::all_of(m_open.begin(), m_open.end(), [](const auto& o) { return !o.second.reel || o.second.reel->idle(); });
 }
 
-QImage FrameService::ask(const QString& film, int frame, bool droppable) {
-    if (const QImage* there = m_pictures.object(keyOf(film, frame)))
-        return *there;
-    {
-        std::lock_guard lock(m_mutex);
-        for (const auto& w : m_wishes)
-            if (w.film == film && w.frame == frame)
-                return {};
-        if (droppable)
-            std::erase_if(m_wishes, [&](const Wish& w) { return w.droppable && w.film == film; });
-        // What is looked at now goes before what fills the boards.
-        if (droppable)
-            m_wishes.push_front({film, frame, droppable});
-        else
-            m_wishes.push_back({film, frame, droppable});
-    }
-    m_changed.notify_one();
-    return {};
+void FrameService::forget(const QString& film) {
+    m_open.erase(film);
 }
 
-void FrameService::work() {
-    struct Open {
-        QString path;
-        std::unique_ptr<Film> film;
-        QString error;
-    };
-    std::list<Open> open; // newest first
-    while (true) {
-        Wish wish;
-        {
-            std::unique_lock lock(m_mutex);
-            m_busy = false;
-            m_changed.wait(lock, [&] { return m_stop || !m_wishes.empty(); });
-            if (m_stop)
-                return;
-            wish = m_wishes.front();
-            m_wishes.pop_front();
-            m_busy = true;
-        }
-        auto it = std::find_if(open.begin(), open.end(), [&](const Open& o) { return o.path == wish.film; });
-        if (it == open.end()) {
-            auto film = Film::open(wish.film.toStdString(), {.cacheBytes = kFilmBytes, .cache = {}, .indexFolder = {}, .progress = {}});
-            if (film)
-                open.push_front({wish.film, std::move(*film), {}});
-            else
-                open.push_front({wish.film, nullptr, QString::fromStdString(film.error().text())});
-            while (open.size() > kOpenFilms)
-                open.pop_back();
-        } else {
-            open.splice(open.begin(), open, it);
-        }
-        QImage image;
-        QString error = open.front().error;
-        if (open.front().film) {
-            const auto picture = open.front().film->frame(FrameIndex(wish.frame));
-            if (picture)
-                image = QImage(reinterpret_cast<const uchar*>(picture->pixels.data()), picture->width, picture->height,
-                               QImage::Format_RGB32)
-                            .copy();
-            else
-                error = QString::fromStdString(picture.error().text());
-        } else {
-            open.pop_front(); // tried again next time: the file may have come back
-        }
-        QMetaObject::invokeMethod(
-            this, [this, wish, image, error] { answer(wish, image, error); }, Qt::QueuedConnection);
-    }
-}
-
-void FrameService::answer(const Wish& wish, const QImage& picture, const QString& error) {
+void FrameService::answer(const QString& film, int frame, const QImage& picture, const QString& error) {
     if (picture.isNull()) {
-        emit frameFailed(wish.film, wish.frame, error);
+        if (const auto it = m_open.find(film); it != m_open.end() && error.contains("no such file"))
+            it->second.failed = true;
+        emit frameFailed(film, frame, error);
         return;
     }
-    m_pictures.insert(keyOf(wish.film, wish.frame), new QImage(picture),
-                      static_cast<int>(picture.sizeInBytes() / 1024));
-    emit frameReady(wish.film, wish.frame, picture);
+    m_stills.insert(keyOf(film, frame), new QImage(picture), static_cast<int>(picture.sizeInBytes() / 1024));
+    emit frameReady(film, frame, picture);
 }
 
 } // namespace riflesso

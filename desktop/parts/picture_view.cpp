@@ -16,7 +16,7 @@ PictureView::PictureView(QWidget* parent) : QWidget(parent) {
 }
 
 void PictureView::setPicture(const QImage& picture) {
-    const bool sizeChanged = picture.size() != m_picture.size();
+    const bool sizeChanged = picture.size() != m_picture.size() || m_picture.isNull();
     m_picture = picture;
     if (sizeChanged)
         fit();
@@ -31,18 +31,32 @@ void PictureView::setMessage(const QString& message) {
 
 void PictureView::fit() {
     m_zoom = 1.0;
-    m_centre = QPointF(m_picture.width() / 2.0, m_picture.height() / 2.0);
+    m_centre = m_crop.isEmpty() ? QPointF(m_picture.width() / 2.0, m_picture.height() / 2.0)
+                                : QRectF(m_crop).center();
     update();
+}
+
+void PictureView::setMirrored(bool mirrored) {
+    m_mirrored = mirrored;
+    update();
+}
+
+void PictureView::setCrop(const QRect& crop) {
+    if (crop == m_crop)
+        return;
+    m_crop = crop;
+    fit();
 }
 
 QTransform PictureView::toView() const {
     if (m_picture.isNull())
         return {};
-    const double base = std::min(width() / double(m_picture.width()), height() / double(m_picture.height()));
+    const QSize shown = m_crop.isEmpty() ? m_picture.size() : m_crop.size();
+    const double base = std::min(width() / double(shown.width()), height() / double(shown.height()));
     const double scale = base * m_zoom;
     QTransform t;
     t.translate(width() / 2.0, height() / 2.0);
-    t.scale(scale, scale);
+    t.scale(m_mirrored ? -scale : scale, scale);
     t.translate(-m_centre.x(), -m_centre.y());
     return t;
 }

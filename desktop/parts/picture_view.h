@@ -24,6 +24,10 @@ public:
     [[nodiscard]] QPointF toPicture(QPointF view) const;
     [[nodiscard]] double zoom() const { return m_zoom; }
     void fit();
+    /// Left and right swapped on the screen; points stay in the picture's own pixels.
+    void setMirrored(bool mirrored);
+    /// Shows this part when the picture is fitted; empty = all of it.
+    void setCrop(const QRect& crop);
     void zoomBy(double factor, QPointF at);
 
     [[nodiscard]] QSize sizeHint() const override { return {800, 450}; }
@@ -47,6 +51,8 @@ private:
     QString m_message;
     double m_zoom = 1.0; // 1 = fits
     QPointF m_centre;    // in the picture, what stands in the middle of the view
+    bool m_mirrored = false;
+    QRect m_crop;
     bool m_panning = false;
     bool m_pressed = false;
     QPointF m_last;

@@ -87,6 +87,19 @@ void MainWindow::buildMenus() {
         if (m_case)
             m_case->strip()->nextButton()->click();
     });
+    view->addAction(tr("&Memory for pictures …"), this, [this] {
+        bool ok = false;
+        QSettings settings;
+        const int mb = QInputDialog::getInt(
+            this, tr("Memory for pictures"),
+            tr("All pictures kept at hand together, in MB. More makes stepping backwards in large films smoother."),
+            settings.value("memory", FrameService::kDefaultMegabytes).toInt(), 64, 65536, 64, &ok);
+        if (!ok)
+            return;
+        settings.setValue("memory", mb);
+        if (m_case)
+            m_case->bench().frames().setLimit(mb);
+    });
     m_dark = view->addAction(tr("&Dark theme"));
     m_dark->setCheckable(true);
     m_dark->setChecked(theme().dark);
@@ -333,6 +346,12 @@ void MainWindow::showShortcuts() {
                   row("Ctrl+Return", tr("the next thing to do")) + row("Ctrl+Z, Ctrl+Shift+Z", tr("undo, redo")) +
                   row("F1", tr("this sheet")) + "</table><h3>" + tr("Footage and Marking") + "</h3><table>" +
                   row("← →", tr("one frame; with Shift ten")) + row("Home, End", tr("first, last frame")) +
+                  "</table><h3>" + tr("Footage") + "</h3><table>" + row(tr("Space, B"), tr("play, play backwards")) +
+                  row(", .", tr("slower, faster")) + row("L", tr("round and round")) +
+                  row("Ctrl+← →", tr("step the film beside")) + row("A, Shift+A", tr("accept the proposed rep, all of them")) +
+                  row("S, M", tr("split a rep here, merge it with the next")) +
+                  row("[ ]", tr("the rep begins, ends here")) + row("Page ↑ ↓", tr("rep before, after")) +
+                  row("Delete", tr("take the rep away")) + "</table><h3>" + tr("Marking") + "</h3><table>" +
                   row("1 … 9", tr("place the key position of that number here")) +
                   row("↑ ↓", tr("key position before, after")) + row("N", tr("next open point of this rep")) +
                   row("R", tr("start a rep")) + row("Alt+arrows", tr("nudge the mark by 1 px; with Shift by 0.1 px")) +

@@ -16,7 +16,13 @@ class Workbench : public QObject {
     Q_OBJECT
 public:
     explicit Workbench(std::unique_ptr<Casebook> book) : m_book(std::move(book)) {
-        connect(m_book.get(), &Casebook::changed, this, [this] { repair(); });
+        connect(m_book.get(), &Casebook::changed, this, [this](const ChangeSet& c) {
+            if (!c.takes.empty())
+                applyPictures();
+            repair();
+        });
+        m_frames.setIndexFolder(QString::fromStdString(m_book->library().indexFolder().string()));
+        applyPictures();
         // Open where the work is: the newest take of the athlete.
         for (const auto& [id, take] : m_book->data().takes)
             if (take.performer == Performer::athlete &&
@@ -77,6 +83,8 @@ public:
         frame = std::clamp(frame, 0, std::max(0, last));
         if (frame == m_frame)
             return;
+        if (t)
+            m_frames.travel(filmPath(*t), frame, frame > m_frame ? 1 : -1);
         m_frame = frame;
         emit frameChanged();
     }
@@ -102,6 +110,14 @@ signals:
     void workspaceWanted(riflesso::Workspace where);
 
 private:
+    void applyPictures() {
+        for (const auto& [id, take] : data().takes) {
+            ShowOptions o;
+            o.brightness = take.picture.brightness;
+            o.contrast = take.picture.contrast;
+            m_frames.setShow(filmPath(take), o);
+        }
+    }
     static int firstFrameOf(const Rep& r) {
         int first = r.positions.begin()->second.frame.value;
         for (const auto& [id, p] : r.positions)

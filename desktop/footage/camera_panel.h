@@ -1,0 +1,60 @@
+#pragma once
+/// \file
+/// Filming now: the live picture, the delayed mirror, recording.
+
+#include "desktop/parts/picture_view.h"
+#include "footage/camera.h"
+
+#include <QComboBox>
+#include <QDoubleSpinBox>
+#include <QLabel>
+#include <QPushButton>
+
+#include <functional>
+#include <memory>
+#include <vector>
+
+namespace riflesso {
+
+/// The delayed mirror shows the picture of some seconds ago beside (or instead of) the live one, so that an athlete
+/// alone sees the rep just done. A finished recording is told by `recorded` and then belongs to the listener.
+class CameraPanel : public QWidget {
+    Q_OBJECT
+public:
+    using Makers = std::vector<std::pair<QString, std::function<std::unique_ptr<Camera>()>>>;
+    /// \p cameras: empty = the devices that are there, and the simulated one.
+    explicit CameraPanel(const QString& folder, Makers cameras = {}, QWidget* parent = nullptr);
+    ~CameraPanel() override;
+
+    void start();
+    void stop();
+    [[nodiscard]] bool running() const { return m_live != nullptr; }
+
+signals:
+    void recorded(const QString& film);
+    void failed(const QString& message);
+    void closed();
+
+protected:
+    void keyPressEvent(QKeyEvent* e) override;
+
+private:
+    void show();
+    void toggleRecording();
+
+    QString m_folder;
+    Makers m_makers;
+    QComboBox* m_which;
+    QPushButton* m_start;
+    QPushButton* m_record;
+    QDoubleSpinBox* m_delay;
+    QLabel* m_words;
+    QLabel* m_delayWords;
+    PictureView* m_now;
+    PictureView* m_then;
+    std::unique_ptr<LiveView> m_live;
+    QString m_film;
+    bool m_pending = false;
+};
+
+} // namespace riflesso

@@ -1,0 +1,181 @@
+#pragma once
+/// \file
+/// What can be said and done about the take that is shown: one panel a subject.
+
+#include "desktop/footage/rep_strip.h"
+#include "desktop/footage/stage_view.h"
+#include "desktop/shell/workbench.h"
+
+#include <QCheckBox>
+#include <QComboBox>
+#include <QDateEdit>
+#include <QDoubleSpinBox>
+#include <QLabel>
+#include <QLineEdit>
+#include <QPushButton>
+#include <QSlider>
+#include <QVBoxLayout>
+#include <QWidget>
+
+#include <functional>
+
+namespace riflesso {
+
+/// Common to all: the take is edited through one undoable command, and nothing is edited while the fields are filled.
+class TakePanel : public QWidget {
+    Q_OBJECT
+public:
+    explicit TakePanel(Workbench& bench, QWidget* parent = nullptr);
+    virtual void refresh() = 0;
+
+signals:
+    void failed(const QString& message);
+    void said(const QString& message);
+
+protected:
+    void change(const QString& what, const std::function<void(Take&)>& edit);
+    Workbench& m_bench;
+    QVBoxLayout* m_all;
+    bool m_filling = false;
+};
+
+/// Title, who, when, view, stress; what the file says of itself.
+class FilmPanel : public TakePanel {
+    Q_OBJECT
+public:
+    explicit FilmPanel(Workbench& bench);
+    void refresh() override;
+
+signals:
+    void searchWanted(); ///< look for a film that has been moved
+
+private:
+    QLineEdit* m_title;
+    QComboBox* m_who;
+    QComboBox* m_hand;
+    QDateEdit* m_day;
+    QComboBox* m_view;
+    QComboBox* m_facing;
+    QComboBox* m_stage;
+    QLabel* m_facts;
+    QPushButton* m_search;
+    QPushButton* m_remove;
+};
+
+/// The capture rate, where it is known from, and the checks of it.
+class TimePanel : public TakePanel {
+    Q_OBJECT
+public:
+    explicit TimePanel(Workbench& bench);
+    void refresh() override;
+
+private:
+    void check();
+    QDoubleSpinBox* m_rate;
+    QLabel* m_from;
+    QLabel* m_decides;
+    QComboBox* m_kind;
+    QDoubleSpinBox* m_first;
+    QDoubleSpinBox* m_second;
+    QLabel* m_frames;
+    QLabel* m_answer;
+    QPushButton* m_use;
+    int m_a = -1, m_b = -1;
+    double m_found = 0.0;
+    Id m_take = 0;
+};
+
+/// Verticals, lengths, points and edges on the frame; how far to trust them.
+class CalibratePanel : public TakePanel {
+    Q_OBJECT
+public:
+    CalibratePanel(Workbench& bench, StageView* stage);
+    void refresh() override;
+
+signals:
+    void cameraPathWanted(); ///< look whether the camera moves
+
+private:
+    void useTool(StageTool tool);
+    void edit(const QString& what, const std::function<void(CalibrationInput&)>& change);
+    StageView* m_stage;
+    std::vector<std::pair<StageTool, QPushButton*>> m_tools;
+    QDoubleSpinBox* m_length;
+    QDoubleSpinBox* m_width;
+    QDoubleSpinBox* m_height;
+    QDoubleSpinBox* m_x;
+    QDoubleSpinBox* m_y;
+    QDoubleSpinBox* m_distance;
+    QDoubleSpinBox* m_depth;
+    QLabel* m_answer;
+    QVBoxLayout* m_list;
+    QPushButton* m_camera;
+    QCheckBox* m_steady;
+};
+
+/// Finding reps, and what each one was.
+class RepsPanel : public TakePanel {
+    Q_OBJECT
+public:
+    RepsPanel(Workbench& bench, RepStrip* strip);
+    void refresh() override;
+
+signals:
+    void findWanted(int by); ///< RepsBy
+
+private:
+    void changeRep(const QString& what, const std::function<void(Rep&)>& edit);
+    RepStrip* m_strip;
+    QLabel* m_found;
+    QPushButton* m_acceptAll;
+    QPushButton* m_accept;
+    QWidget* m_rep;
+    QLabel* m_which;
+    QLineEdit* m_situation;
+    QLineEdit* m_choice;
+    QComboBox* m_worked;
+    QComboBox* m_stress;
+};
+
+/// Another angle of the same rep: beside it, and locked to it.
+class AnglesPanel : public TakePanel {
+    Q_OBJECT
+public:
+    explicit AnglesPanel(Workbench& bench);
+    void refresh() override;
+    [[nodiscard]] Id beside() const; ///< the take chosen to stand beside; 0 = none
+    void setOtherFrame(int frame) { m_otherFrame = frame; }
+
+signals:
+    void besideChanged();
+    void soundWanted();
+
+private:
+    const Link* link() const;
+    void share();
+    QComboBox* m_beside;
+    QPushButton* m_share;
+    QPushButton* m_sound;
+    QPushButton* m_unlock;
+    QLabel* m_answer;
+    QVBoxLayout* m_list;
+    int m_otherFrame = 0;
+};
+
+/// How the picture is shown.
+class PicturePanel : public TakePanel {
+    Q_OBJECT
+public:
+    PicturePanel(Workbench& bench, StageView* stage);
+    void refresh() override;
+
+private:
+    StageView* m_stage;
+    QCheckBox* m_swap;
+    QSlider* m_brightness;
+    QSlider* m_contrast;
+    QPushButton* m_crop;
+    QPushButton* m_whole;
+};
+
+} // namespace riflesso
