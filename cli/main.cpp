@@ -37,7 +37,13 @@ int main(int argc, char** argv) {
     auto* frame = app.add_subcommand("frame", "Exactly frame N of a film as PNG (0-based, in presentation order); several "
                                               "as N1,N2,… in any order with %d in the name");
     frame->add_option("FILM", f.film, "the film")->required();
-    frame->add_option("N", f.frames, "the frame, or several with commas between")->required();
+    frame->add_option("N", f.frames, "the frame, or several with commas between")->required()->check(CLI::Validator(
+        [](std::string& text) {
+            return text.find_first_not_of("0123456789,") == std::string::npos && !text.empty()
+                       ? std::string()
+                       : std::string("frames are whole numbers with commas between");
+        },
+        "FRAMES"));
     frame->add_option("OUT", f.out, "the PNG to write; %d in it becomes the frame's number")->required();
     frame->callback([&] { chosen = [&] { return cli::frame(f); }; });
 

@@ -108,7 +108,7 @@ void CameraPanel::start() {
             [this] {
                 if (!m_pending) { // pictures that come faster than they are painted are one repaint
                     m_pending = true;
-                    QMetaObject::invokeMethod(this, [this] { show(); }, Qt::QueuedConnection);
+                    QMetaObject::invokeMethod(this, [this] { repaintPictures(); }, Qt::QueuedConnection);
                 }
             },
             Qt::QueuedConnection);
@@ -161,7 +161,7 @@ void CameraPanel::toggleRecording() {
         emit recorded(m_film);
 }
 
-void CameraPanel::show() {
+void CameraPanel::repaintPictures() {
     m_pending = false;
     if (!m_live)
         return;

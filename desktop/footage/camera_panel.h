@@ -39,7 +39,7 @@ protected:
     void keyPressEvent(QKeyEvent* e) override;
 
 private:
-    void show();
+    void repaintPictures();
     void toggleRecording();
 
     QString m_folder;

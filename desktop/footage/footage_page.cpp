@@ -91,6 +91,11 @@ FootagePage::FootagePage(Workbench& bench) : m_bench(bench) {
                 it != m_bench.data().takes.end() && film == m_bench.filmPath(it->second) && frame == b.frame)
                 b.view->setMessage(why);
     });
+    // What the film does not say itself is asked for.
+    connect(&bench, &Workbench::workspaceWanted, this, [this](Workspace w) {
+        if (w == Workspace::footage && m_bench.take() && !m_bench.take()->captureRate)
+            showPanel(1);
+    });
     m_clocks = std::make_unique<ViewClocks>(m_bench.data());
     refreshList();
     refreshPanels();
@@ -299,6 +304,8 @@ void FootagePage::startNext() {
             if (!id)
                 return;
             m_bench.selectTake(id);
+            if (!take.captureRate)
+                showPanel(1); // asked for, never assumed
             QString words = tr("“%1” is in the library.").arg(q(take.title));
             if (in->info.framesLost > 0)
                 words += tr(" It is cut off: %1 frames are lost, the others are good.").arg(in->info.framesLost);

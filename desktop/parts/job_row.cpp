@@ -48,7 +48,7 @@ void JobRow::cancel() {
 void JobRow::start(JobWork work) {
     m_running = true;
     m_clock.start();
-    show({}, 0.0);
+    tell({}, 0.0);
     // The worker may outlive this row: it holds the flag itself and reaches the row through a guarded pointer only.
     const QPointer<JobRow> self(this);
     auto* watcher = new QFutureWatcher<std::function<void()>>(this);
@@ -70,7 +70,7 @@ void JobRow::start(JobWork work) {
                     self.data(),
                     [self, doing, share] {
                         if (self)
-                            self->show(q(doing), share);
+                            self->tell(q(doing), share);
                     },
                     Qt::QueuedConnection);
         }
@@ -79,7 +79,7 @@ void JobRow::start(JobWork work) {
     watcher->setFuture(QtConcurrent::run([work = std::move(work), progress] { return work(progress); }));
 }
 
-void JobRow::show(const QString& doing, double share) {
+void JobRow::tell(const QString& doing, double share) {
     m_bar->setValue(static_cast<int>(1000 * share));
     QString words = doing.isEmpty() ? m_what : QString("%1: %2").arg(m_what, doing);
     const double spent = static_cast<double>(m_clock.elapsed()) / 1000.0;

@@ -36,7 +36,7 @@ signals:
     void finished(bool cancelled);
 
 private:
-    void show(const QString& doing, double share);
+    void tell(const QString& doing, double share);
 
     QString m_what;
     QLabel* m_words;

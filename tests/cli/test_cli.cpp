@@ -3,6 +3,7 @@
 #include "footage/film.h"
 #include "tests/support/demo_copy.h"
 
+#include <QDir>
 #include <QFile>
 #include <QImage>
 #include <QJsonArray>
@@ -54,7 +55,7 @@ class TestCli : public QObject {
 private slots:
     void helpForEach() {
         for (const char* command :
-             {"demo", "probe", "frame", "series", "measure", "compare", "findings", "plan", "report"}) {
+             {"demo", "probe", "frame", "series", "sync", "reps", "calibrate", "import", "measure", "compare", "findings", "plan", "report"}) {
             const auto a = run({command, "--help"});
             QCOMPARE(a.code, 0);
             QVERIFY(a.out.size() > 80);
@@ -102,7 +103,8 @@ private slots:
         failsInOneLine(run({"probe", m_dir.filePath("none.mp4")}), "no such file");
         failsInOneLine(run({"probe", write("empty.mp4", {})}), "empty");
         failsInOneLine(run({"probe", write("text.mp4", "words")}), "not a film");
-        failsInOneLine(run({"probe", m_dir.path()}), "folder");
+        QVERIFY(QDir(m_dir.path()).mkdir("nothing"));
+        failsInOneLine(run({"probe", m_dir.filePath("nothing")}), "folder");
         QFile whole(m_film);
         QVERIFY(whole.open(QIODevice::ReadOnly));
         failsInOneLine(run({"probe", write("cut.mp4", whole.read(whole.size() / 2))}), "cut off");

@@ -5,6 +5,7 @@
 #include "desktop/mirror/board.h"
 #include "desktop/shell/walk.h"
 #include "desktop/theme/theme.h"
+#include "tests/support/coded_films.h"
 #include "tests/support/demo_copy.h"
 
 #include <QApplication>
@@ -293,22 +294,26 @@ private slots:
     }
     void filmsAreDropped() {
         const std::size_t before = data().takes.size();
-        drop({m_library + "/media/model-front.mp4"});
+        drop({makeCoded(m_dir.path() + "/dropped.mp4", 120)});
         QVERIFY(view()->current() == Workspace::footage);
         QTRY_COMPARE_WITH_TIMEOUT(data().takes.size(), before + 1, 10000);
         const Take& t = data().takes.rbegin()->second;
-        QCOMPARE(t.title, std::string("model-front"));
-        QVERIFY(t.film != "model-front.mp4" && QFile::exists(m_library + "/media/" + QString::fromStdString(t.film)));
+        QCOMPARE(t.title, std::string("dropped"));
+        QVERIFY(QFile::exists(m_library + "/media/" + QString::fromStdString(t.film)));
         QVERIFY(!t.captureRate && t.times.size() > 100);
         // A film that is none: said in words, nothing changed, the next one still comes in.
         QFile bad(m_dir.path() + "/bad.mp4");
         QVERIFY(bad.open(QIODevice::WriteOnly));
         bad.write("no film");
         bad.close();
-        drop({bad.fileName(), m_library + "/media/model-front.mp4"});
+        drop({bad.fileName(), makeCoded(m_dir.path() + "/next.mp4", 60)});
         QTRY_COMPARE_WITH_TIMEOUT(data().takes.size(), before + 2, 10000);
         QVERIFY(view()->shownError().contains("bad.mp4"));
         QVERIFY(view()->shownError().contains("not a film"));
+        // The same film a second time is not taken.
+        drop({m_library + "/media/model-front.mp4"});
+        QTRY_VERIFY(view()->shownError().contains("in this case already"));
+        QCOMPARE(data().takes.size(), before + 2);
         view()->bench().book().undoStack().undo();
         view()->bench().book().undoStack().undo();
         QCOMPARE(data().takes.size(), before);
