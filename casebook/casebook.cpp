@@ -278,17 +278,84 @@ bool Casebook::removeMark(const MarkKey& key) {
 }
 
 bool Casebook::addReps(Id take, const std::vector<Rep>& reps) {
-    int number = 0;
-    for (const Rep* r : repsOf(m_data, take))
-        number = std::max(number, r->number);
     std::vector<Edit> edits;
     for (Rep rep : reps) {
         rep.id = m_library->freshId();
         rep.take = take;
-        rep.number = ++number;
         edits.push_back(RepEdit{rep.id, std::nullopt, rep});
     }
-    return perform(reps.size() == 1 ? tr("accept a rep") : tr("accept %1 reps").arg(reps.size()), std::move(edits));
+    return perform(reps.size() == 1 ? tr("accept a rep") : tr("accept %1 reps").arg(reps.size()),
+                   numbered(take, std::move(edits)));
+}
+
+std::vector<Edit> Casebook::numbered(Id take, std::vector<Edit> edits) const {
+    std::map<Id, Rep> reps;
+    for (const Rep* r : repsOf(m_data, take))
+        reps[r->id] = *r;
+    for (const auto& e : edits)
+        if (const auto* rep = std::get_if<RepEdit>(&e)) {
+            if (rep->after)
+                reps[rep->key] = *rep->after;
+            else
+                reps.erase(rep->key);
+        }
+    const auto begins = [](const Rep& r) {
+        int at = r.first ? r.first->value : 1 << 30;
+        for (const auto& [id, p] : r.positions)
+            at = r.first ? at : std::min(at, p.frame.value);
+        return at;
+    };
+    std::vector<Rep*> order;
+    for (auto& [id, r] : reps)
+        order.push_back(&r);
+    std::stable_sort(order.begin(), order.end(), [&](const Rep* a, const Rep* b) { return begins(*a) < begins(*b); });
+    int number = 0;
+    for (Rep* r : order) {
+        r->number = ++number;
+        bool edited = false;
+        for (auto& e : edits)
+            if (auto* rep = std::get_if<RepEdit>(&e); rep && rep->key == r->id) {
+                rep->after = *r;
+                edited = true;
+            }
+        if (!edited && m_data.reps.at(r->id).number != number)
+            edits.push_back(RepEdit{r->id, m_data.reps.at(r->id), *r});
+    }
+    return edits;
+}
+
+bool Casebook::splitRep(Id rep, FrameIndex at) {
+    const auto it = m_data.reps.find(rep);
+    if (it == m_data.reps.end() || !it->second.first || !it->second.last || at <= *it->second.first ||
+        at >= *it->second.last)
+        return false;
+    const Rep& before = it->second;
+    Rep one = before, two = before;
+    two.id = m_library->freshId();
+    two.worked.reset();
+    one.last = at - 1;
+    two.first = at;
+    two.positions.clear();
+    for (const auto& [id, p] : before.positions)
+        if (p.frame >= at) {
+            two.positions[id] = p;
+            one.positions.erase(id);
+        }
+    return perform(tr("split rep %1").arg(before.number),
+                   numbered(before.take, {RepEdit{one.id, before, one}, RepEdit{two.id, std::nullopt, two}}));
+}
+
+bool Casebook::mergeReps(Id first, Id second) {
+    const auto a = m_data.reps.find(first), b = m_data.reps.find(second);
+    if (a == m_data.reps.end() || b == m_data.reps.end() || a->second.take != b->second.take || first == second)
+        return false;
+    Rep merged = a->second;
+    if (b->second.last)
+        merged.last = b->second.last;
+    for (const auto& [id, p] : b->second.positions)
+        merged.positions.emplace(id, p);
+    return perform(tr("merge reps %1 and %2").arg(a->second.number).arg(b->second.number),
+                   numbered(merged.take, {RepEdit{first, a->second, merged}, RepEdit{second, b->second, std::nullopt}}));
 }
 
 bool Casebook::setRep(const Rep& rep, const QString& what) {

@@ -67,6 +67,10 @@ public:
     /// Several spans of reps at once, as one undo step; numbered after those there are.
     bool addReps(Id take, const std::vector<Rep>& reps);
     bool setRep(const Rep& rep, const QString& what);
+    /// Key positions go with the half they lie in. Reps of the take are numbered anew in order of time.
+    bool splitRep(Id rep, FrameIndex at);
+    /// The first keeps its own key positions where both have one.
+    bool mergeReps(Id first, Id second);
     Id addLink(Link link);
     bool setLink(const Link& link, const QString& what);
     bool removeLink(Id link);
@@ -84,6 +88,8 @@ private:
     class Command;
     Casebook(std::shared_ptr<Library> library, CaseData data, Blueprint blueprint, Day today);
     bool commit(const std::vector<Edit>& edits);
+    /// The edits, and what else must change so that the take's reps are numbered in order of time.
+    std::vector<Edit> numbered(Id take, std::vector<Edit> edits) const;
     void startAnalysis();
     void finishAnalysis();
 

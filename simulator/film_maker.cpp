@@ -21,7 +21,7 @@ using nlohmann::json;
 namespace fs = std::filesystem;
 
 // Grows when the renderer changes, so that old films are not taken for new ones.
-constexpr int kRendererVersion = 1;
+constexpr int kRendererVersion = 2;
 
 json describe(const FilmRecipe& r) {
     const auto& f = r.faults;
@@ -182,7 +182,8 @@ Result<SimulatedFilm> makeFilm(const FilmRecipe& recipe, const fs::path& folder,
     if (recipe.sound) {
         SimulatedMicrophone microphone;
         microphone.rate = kStoredSound * slow;
-        microphone.seed = recipe.seed + static_cast<unsigned>(1000.0 * recipe.begins);
+        microphone.seed = 1 + static_cast<unsigned>(1000.0 * recipe.begins) % 7;
+        microphone.hall = recipe.seed;
         const Sound heard =
             hear(microphone, take.strikes(), recipe.begins, recipe.begins + frames / recipe.camera.captureRate);
         if (auto s = (*writer)->addSound(heard.samples); !s)

@@ -118,6 +118,8 @@ std::vector<RepSpan> repsFromMotion(std::span<const double> energy, std::span<co
 std::vector<double> strikes(const Sound& sound, double apart) {
     constexpr double step = 0.002;
     const auto rise = onsets(sound, step);
+    const auto level = energies(sound, step);
+    std::vector<double> loudness;
     std::vector<double> out;
     const auto middle = median(rise);
     if (!middle)
@@ -134,10 +136,23 @@ std::vector<double> strikes(const Sound& sound, double apart) {
         if (rise[i] < threshold || rise[i] < rise[i - 1] || rise[i] < rise[i + 1])
             continue;
         const double t = sound.start + (static_cast<double>(i) + 0.5) * step;
-        if (out.empty() || t - out.back() >= apart) // the first rise is the strike; what follows is its echo
-            out.push_back(t);
+        if (!out.empty() && t - out.back() < apart)
+            continue; // the first rise is the strike; what follows is its echo
+        double energy = 0.0;
+        for (std::size_t k = i; k < std::min(i + 15, level.size()); ++k)
+            energy += level[k];
+        out.push_back(t);
+        loudness.push_back(energy);
     }
-    return out;
+    // Knocks from elsewhere in the hall are quieter than those before the camera.
+    std::vector<double> sorted = loudness;
+    std::sort(sorted.begin(), sorted.end());
+    const double usual = sorted.empty() ? 0.0 : sorted[sorted.size() * 9 / 10];
+    std::vector<double> loud;
+    for (std::size_t i = 0; i < out.size(); ++i)
+        if (loudness[i] >= 0.15 * usual)
+            loud.push_back(out[i]);
+    return loud;
 }
 
 std::vector<RepSpan> repsFromStrikes(std::span<const double> hits, std::span<const double> times,

@@ -4,6 +4,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <deque>
 #include <numeric>
 
 namespace riflesso {
@@ -69,15 +70,13 @@ Result<ViewLock> lockViews(std::span<const SharedInstant> in) {
     return lock;
 }
 
-std::vector<double> onsets(const Sound& sound, double step) {
-    std::vector<double> out;
+std::vector<double> energies(const Sound& sound, double step) {
     if (!(sound.rate > 0.0) || !(step > 0.0))
-        return out;
+        return {};
     const auto n = static_cast<std::size_t>(static_cast<double>(sound.samples.size()) / sound.rate / step);
     std::vector<double> level(n);
     double before = 0.0; // a difference filter: strikes are sharp, hall hum and voices are not
     std::size_t at = 0;
-    double loudest = 0.0;
     for (std::size_t i = 0; i < n; ++i) {
         const auto end = std::min(sound.samples.size(),
                                   static_cast<std::size_t>(static_cast<double>(i + 1) * step * sound.rate));
@@ -88,25 +87,51 @@ std::vector<double> onsets(const Sound& sound, double step) {
             energy += d * d;
         }
         level[i] = energy;
-        loudest = std::max(loudest, energy);
     }
+    return level;
+}
+
+std::vector<double> onsets(const Sound& sound, double step) {
+    std::vector<double> level = energies(sound, step);
+    const std::size_t n = level.size();
+    std::vector<double> out(n, 0.0);
+    const double loudest = n > 0 ? *std::max_element(level.begin(), level.end()) : 0.0;
     if (!(loudest > 0.0))
-        return std::vector<double>(n, 0.0);
+        return out;
     for (double& l : level)
         l = std::log10(l / loudest + 1e-6);
-    out.assign(n, 0.0);
-    const auto past = std::max<std::size_t>(2, static_cast<std::size_t>(0.03 / step));
-    double mean = level.empty() ? 0.0 : level[0];
+    // Above all of the last 40 ms: a strike rises once, its ring and the hall's answer do not.
+    const auto past = std::max<std::size_t>(2, static_cast<std::size_t>(0.04 / step));
+    std::deque<std::size_t> highest; // indices of falling level within the past
     for (std::size_t i = 1; i < n; ++i) {
-        out[i] = std::max(0.0, level[i] - mean);
-        mean += (level[i] - mean) / static_cast<double>(past);
+        // The step just before is left out: a strike that begins in its middle would halve its own rise.
+        if (i >= 2) {
+            while (!highest.empty() && level[highest.back()] <= level[i - 2])
+                highest.pop_back();
+            highest.push_back(i - 2);
+        }
+        while (!highest.empty() && highest.front() + past < i)
+            highest.pop_front();
+        if (!highest.empty())
+            out[i] = std::max(0.0, level[i] - level[highest.front()]);
     }
     return out;
 }
 
 Result<SoundMatch> matchSounds(const Sound& a, const Sound& b) {
     constexpr double step = 0.001;
-    const auto x = onsets(a, step), y = onsets(b, step);
+    // Two microphones hear the same rise a little differently: each onset stands for the milliseconds around it.
+    const auto widened = [](const std::vector<double>& v) {
+        constexpr std::ptrdiff_t reach = 4;
+        std::vector<double> w(v.size());
+        for (std::ptrdiff_t i = 0; i < static_cast<std::ptrdiff_t>(v.size()); ++i)
+            for (std::ptrdiff_t k = -reach; k <= reach; ++k)
+                if (i + k >= 0 && i + k < static_cast<std::ptrdiff_t>(v.size()))
+                    w[static_cast<std::size_t>(i)] +=
+                        v[static_cast<std::size_t>(i + k)] * (1.0 - std::abs(static_cast<double>(k)) / (reach + 1.0));
+        return w;
+    };
+    const auto x = widened(onsets(a, step)), y = widened(onsets(b, step));
     const auto silent = [](const std::vector<double>& v) {
         return v.size() < 100 || std::accumulate(v.begin(), v.end(), 0.0) <= 0.0;
     };

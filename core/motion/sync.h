@@ -59,7 +59,11 @@ inline constexpr double kClearMatch = 1.25;
 /// clearly the best.
 Result<SoundMatch> matchSounds(const Sound& a, const Sound& b);
 
-/// Rises of energy, one value each \p step s: the log of the energy against its own recent past, never negative.
+/// Energy of the sound's changes, one value each \p step s.
+std::vector<double> energies(const Sound& sound, double step);
+
+/// Rises of energy, one value each \p step s: how far the log of the energy stands above all of the
+/// last 40 ms, never negative.
 std::vector<double> onsets(const Sound& sound, double step);
 
 } // namespace riflesso

@@ -502,6 +502,10 @@ void FootagePage::refreshPanels() {
     for (TakePanel* p : std::initializer_list<TakePanel*>{m_film, m_time, m_calibrate, m_reps, m_angles, m_picture})
         p->refresh();
     const Take* take = m_bench.take();
+    m_panels->setVisible(take); // nothing to say about no film
+    m_transport->setEnabled(take);
+    for (QAbstractButton* b : m_tabs->buttons())
+        b->setVisible(take);
     m_stage->setMirrored(take && take->picture.swapped);
     const auto crop = take ? take->picture.crop : std::array<int, 4>{};
     m_stage->setCrop(QRect(crop[0], crop[1], crop[2], crop[3]));

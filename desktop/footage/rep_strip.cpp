@@ -160,26 +160,11 @@ bool RepStrip::splitHere() {
         update();
         return true;
     }
-    // Key positions go with the half they lie in; reps that follow keep their numbers, the new one comes last.
-    const Rep before = m_bench.data().reps.at(b->rep);
-    Rep one = before, two;
-    two.id = m_bench.book().library().freshId();
-    two.take = before.take;
-    two.number = repsOf(m_bench.data(), before.take).back()->number + 1;
-    two.situation = before.situation;
-    two.choice = before.choice;
-    two.stage = before.stage;
-    one.first = FrameIndex(b->first);
-    one.last = FrameIndex(at - 1);
-    two.first = FrameIndex(at);
-    two.last = FrameIndex(b->last);
-    for (const auto& [id, p] : before.positions)
-        if (p.frame.value >= at) {
-            two.positions[id] = p;
-            one.positions.erase(id);
-        }
-    return m_bench.book().perform(tr("split rep %1").arg(before.number),
-                                  {RepEdit{one.id, before, one}, RepEdit{two.id, std::nullopt, two}});
+    // Ends that were taken from key positions become ends of its own first.
+    const Rep& rep = m_bench.data().reps.at(b->rep);
+    if (!rep.first && !move(*b, b->first, b->last, 0))
+        return false;
+    return m_bench.book().splitRep(b->rep, FrameIndex(at));
 }
 
 bool RepStrip::mergeNext() {
@@ -199,14 +184,7 @@ bool RepStrip::mergeNext() {
         update();
         return true;
     }
-    const Rep one = m_bench.data().reps.at(b->rep), two = m_bench.data().reps.at(next->rep);
-    Rep merged = one;
-    merged.first = FrameIndex(b->first);
-    merged.last = FrameIndex(next->last);
-    for (const auto& [id, p] : two.positions)
-        merged.positions.emplace(id, p);
-    return m_bench.book().perform(tr("merge reps %1 and %2").arg(one.number).arg(two.number),
-                                  {RepEdit{one.id, one, merged}, RepEdit{two.id, two, std::nullopt}});
+    return m_bench.book().mergeReps(b->rep, next->rep);
 }
 
 bool RepStrip::setFirst() {

@@ -116,16 +116,18 @@ void StageView::paintOver(QPainter& p) {
     p.setRenderHint(QPainter::Antialiasing);
     const QTransform t = toView();
     const auto at = [&](Pixel pixel) { return t.map(q(pixel)); };
-    const auto line = [&](const DrawnLine& l, Qt::PenStyle style, const QString& words) {
+    // Words stand at different places along their lines: a vertical is often the known length too.
+    const auto line = [&](const DrawnLine& l, Qt::PenStyle style, const QString& words, double along = 0.5) {
         doubleLine(p, at(l.a), at(l.b), style);
         end(p, at(l.a));
         end(p, at(l.b));
-        label(p, (at(l.a) + at(l.b)) / 2, words);
+        if (!words.isEmpty())
+            label(p, at(l.a) + along * (at(l.b) - at(l.a)), words);
     };
     if (m_drawn.plumb)
-        line(*m_drawn.plumb, Qt::SolidLine, tr("vertical"));
+        line(*m_drawn.plumb, Qt::SolidLine, tr("vertical"), 0.2);
     if (m_drawn.horizon)
-        line(*m_drawn.horizon, Qt::SolidLine, tr("level"));
+        line(*m_drawn.horizon, Qt::SolidLine, tr("level"), 0.2);
     for (const auto& l : m_drawn.lengths)
         line(l.line, Qt::SolidLine, tr("%1 m").arg(l.metres));
     for (std::size_t i = 0; i < m_drawn.points.size(); ++i) {
@@ -141,7 +143,7 @@ void StageView::paintOver(QPainter& p) {
             end(p, at(edge[i]));
         }
     if (m_check)
-        line(*m_check, Qt::DashDotLine, m_checkWords);
+        line(*m_check, Qt::DashDotLine, m_checkWords, 0.7);
     if (m_dragged && m_tool == StageTool::crop) {
         p.setBrush(Qt::NoBrush);
         p.setPen(QPen(Qt::white, 1.6, Qt::DashLine));

@@ -52,8 +52,10 @@ private:
 /// Removes everything a layout holds, widgets too, so that it can be filled anew.
 inline void clearLayout(QLayout* layout) {
     while (QLayoutItem* item = layout->takeAt(0)) {
-        if (item->widget())
+        if (item->widget()) {
+            item->widget()->hide(); // it lives until the next round of events
             item->widget()->deleteLater();
+        }
         if (item->layout())
             clearLayout(item->layout());
         delete item;

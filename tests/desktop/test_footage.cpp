@@ -283,6 +283,7 @@ private slots:
         bench().setFrame((first.first->value + first.last->value) / 2);
         key(Qt::Key_S);
         QCOMPARE(repsOf(data(), take("side")).size(), std::size_t(6));
+        bench().setFrame(first.first->value + 2);
         key(Qt::Key_M); // and together again
         QCOMPARE(repsOf(data(), take("side")).size(), std::size_t(5));
         bench().setFrame(first.first->value + 8);
