@@ -219,8 +219,12 @@ struct Film::Impl {
                 return;
             impl->rotation = info.rotation;
             impl->pixelAspect = info.pixelAspect;
-            if (index.interlaced)
-                impl->field = (index.interlaced == 1) == (k == 0) ? Field::top : Field::bottom;
+            if (index.interlaced) {
+                // Containers disagree on how they state which field came first; the pictures themselves know.
+                const AVFrame& f = *impl->frame;
+                const bool topFirst = f.interlaced_frame ? f.top_field_first != 0 : index.interlaced == 1;
+                impl->field = topFirst == (k == 0) ? Field::top : Field::bottom;
+            }
             auto picture = std::make_shared<const DecodedFrame>(std::move(impl));
             frameBytes = std::max<std::size_t>(1, picture->bytes());
             const int shown = coded * perCoded() + k;

@@ -39,6 +39,7 @@ Result<std::vector<double>> motionEnergy(const std::filesystem::path& path, cons
     std::vector<double> energy(static_cast<std::size_t>(n), -1.0);
     std::vector<std::uint8_t> before;
     int beforeFrame = -1;
+    const bool sparseKeys = 4 * film.info().keyFrames < n;
     double noise = 2.0; // grey levels that the sensor alone makes; learnt from the quietest pixels
     const bool whole = film.quickly([&](int frame, const DecodedFrame& picture) {
         const auto now = picture.toGrey(w, h);
@@ -55,7 +56,9 @@ Result<std::vector<double>> motionEnergy(const std::filesystem::path& path, cons
             for (int d = static_cast<int>(noise) + 1; d < 256; ++d)
                 sum += counts[static_cast<std::size_t>(d)] * (d - noise);
             const double dt = times[static_cast<std::size_t>(frame)] - times[static_cast<std::size_t>(beforeFrame)];
-            energy[static_cast<std::size_t>(frame)] = sum / static_cast<double>(now.size()) / std::max(1e-4, dt);
+            // A key picture is drawn anew everywhere: that is no movement.
+            if (!(sparseKeys && film.groupStart(FrameIndex(frame)).value == frame))
+                energy[static_cast<std::size_t>(frame)] = sum / static_cast<double>(now.size()) / std::max(1e-4, dt);
         }
         before = now;
         beforeFrame = frame;

@@ -106,6 +106,25 @@ int fieldOrder(const AVStream& stream, const std::vector<av::Packet>& packets) {
     }
 }
 
+// Some writers put down decoding times as presentation times: nothing is reordered although there are B-pictures.
+bool hasBPictures(const AVStream& stream, const std::vector<av::Packet>& packets) {
+    AVCodecParserContext* parser = av_parser_init(stream.codecpar->codec_id);
+    av::Codec codec(avcodec_alloc_context3(avcodec_find_decoder(stream.codecpar->codec_id)));
+    bool found = false;
+    if (parser && codec && avcodec_parameters_to_context(codec.get(), stream.codecpar) >= 0) {
+        parser->flags |= PARSER_FLAG_COMPLETE_FRAMES;
+        for (const auto& p : packets) {
+            std::uint8_t* out = nullptr;
+            int size = 0;
+            av_parser_parse2(parser, codec.get(), &out, &size, p->data, p->size, p->pts, p->dts, p->pos);
+            found = found || parser->pict_type == AV_PICTURE_TYPE_B;
+        }
+    }
+    if (parser)
+        av_parser_close(parser);
+    return found;
+}
+
 // Which packets hold a second field only, so that two of them make one picture. Camcorders write such streams.
 class FieldPairs {
 public:
@@ -295,7 +314,7 @@ Result<FilmIndex> PacketSource::makeIndex() {
             if (camcorder && pairs.isSecond(p))
                 seconds.push_back(number);
             lastDuration = p.duration;
-            if (first.size() < 3)
+            if (first.size() < 64)
                 first.emplace_back(av_packet_clone(packet.get()));
         }
         if (number % 64 == 0 && m_goOn && !m_goOn(p.pos > 0 ? std::min(1.0, static_cast<double>(p.pos) / size) : 0.0))
@@ -325,7 +344,8 @@ Result<FilmIndex> PacketSource::makeIndex() {
         std::sort(at.begin(), at.end());
         return at.front() >= 0 && std::adjacent_find(at.begin(), at.end()) == at.end();
     };
-    if (orderByTime(index)) {
+    const bool ordered = orderByTime(index);
+    if (ordered && (index.reorder > 0 || !hasBPictures(*m_stream, first))) {
         index.identity = PacketIdentity::time;
         takeStamps();
     } else {
@@ -375,6 +395,7 @@ Result<FilmIndex> PacketSource::makeIndex() {
         if (order.empty())
             return cannotOpen(m_path, "not one frame in it can be decoded");
         index.packetOf = order;
+        index.reorder = 0;
         for (auto& p : index.packets)
             p.frame = -1;
         for (std::size_t i = 0; i < order.size(); ++i) {
@@ -382,6 +403,8 @@ Result<FilmIndex> PacketSource::makeIndex() {
             index.reorder = std::max(index.reorder, std::min(kLargestReorder / 2, order[i] - static_cast<std::int32_t>(i)));
         }
         takeStamps();
+        if (ordered) // valid and distinct, only not on the pictures they belong to
+            std::sort(stamps.begin(), stamps.end());
         if (std::all_of(stamps.begin(), stamps.end(), [](auto s) { return s == kNone; })) {
             // No presentation time at all (AVI): frames are even in decoding time.
             std::vector<std::int64_t> dts;
@@ -394,6 +417,9 @@ Result<FilmIndex> PacketSource::makeIndex() {
         }
     }
     setTimes(index, stamps, tick);
+    if (ordered && index.identity != PacketIdentity::time)
+        for (std::size_t i = 0; i < stamps.size(); ++i)
+            index.mended += index.packets[static_cast<std::size_t>(index.packetOf[i])].pts != stamps[i];
     index.lastStep = lastDuration > 0 ? static_cast<double>(lastDuration) * tick : 0.0;
     const auto there = static_cast<std::int64_t>(index.packets.size());
     index.lost = m_broken;
