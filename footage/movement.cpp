@@ -9,6 +9,7 @@
 #include <opencv2/video/tracking.hpp>
 
 #include <algorithm>
+#include <array>
 #include <cmath>
 
 namespace riflesso {
@@ -66,6 +67,17 @@ Result<std::vector<double>> motionEnergy(const std::filesystem::path& path, cons
     });
     if (!whole)
         return cancelled(path);
+    // One picture alone that differs is the encoder's doing: the middle of three.
+    std::vector<std::size_t> seen;
+    for (std::size_t i = 0; i < energy.size(); ++i)
+        if (energy[i] >= 0.0)
+            seen.push_back(i);
+    const auto raw = energy;
+    for (std::size_t k = 1; k + 1 < seen.size(); ++k) {
+        std::array<double, 3> three = {raw[seen[k - 1]], raw[seen[k]], raw[seen[k + 1]]};
+        std::sort(three.begin(), three.end());
+        energy[seen[k]] = three[1];
+    }
     // Frames that were passed over: between their neighbours.
     int last = -1;
     for (int i = 0; i < n; ++i) {
@@ -99,8 +111,17 @@ Result<CameraPath> cameraPathOf(const std::filesystem::path& path, const std::fi
     std::vector<cv::Point2f> firstCorners, corners;
     Eigen::Matrix3d total = Eigen::Matrix3d::Identity();
     const auto cornersOf = [](const cv::Mat& grey) {
-        std::vector<cv::Point2f> c;
-        cv::goodFeaturesToTrack(grey, c, 400, 0.01, 8);
+        // As many from each part of the picture: an athlete with a patterned jacket must not outvote a plain wall.
+        std::vector<cv::Point2f> c, some;
+        constexpr int kAcross = 8, kDown = 5;
+        for (int row = 0; row < kDown; ++row)
+            for (int column = 0; column < kAcross; ++column) {
+                const cv::Rect cell(grey.cols * column / kAcross, grey.rows * row / kDown, grey.cols / kAcross,
+                                    grey.rows / kDown);
+                cv::goodFeaturesToTrack(grey(cell), some, 10, 0.05, 5);
+                for (const auto& p : some)
+                    c.emplace_back(p.x + static_cast<float>(cell.x), p.y + static_cast<float>(cell.y));
+            }
         return c;
     };
     // The map from `from` to `to`, by corners of `from`; empty when too few agree. `guess`: where they are expected.
@@ -124,13 +145,39 @@ Result<CameraPath> cameraPathOf(const std::filesystem::path& path, const std::fi
         if (a.size() < 12)
             return std::nullopt;
         std::vector<unsigned char> agree;
-        const cv::Mat m = cv::findHomography(a, b, cv::RANSAC, 1.0, agree, 2000, 0.999);
-        if (m.empty() || std::count(agree.begin(), agree.end(), 1) < static_cast<std::ptrdiff_t>(std::max<std::size_t>(10, a.size() / 2)))
+        // Who agrees is decided with the stiffest model, shift, turn and size: a full homography bends itself around
+        // whatever moves. It is taken only when those who agree lie all over the picture and fit it clearly better.
+        const cv::Mat stiff = cv::estimateAffinePartial2D(a, b, agree, cv::RANSAC, 1.5, 2000, 0.999);
+        if (stiff.empty() ||
+            std::count(agree.begin(), agree.end(), 1) < static_cast<std::ptrdiff_t>(std::max<std::size_t>(10, a.size() * 2 / 5)))
             return std::nullopt;
-        Eigen::Matrix3d e;
+        Eigen::Matrix3d e = Eigen::Matrix3d::Identity();
+        for (int i = 0; i < 6; ++i)
+            e(i / 3, i % 3) = stiff.at<double>(i / 3, i % 3);
+        std::vector<cv::Point2f> ga, gb;
+        for (std::size_t i = 0; i < a.size(); ++i)
+            if (agree[i]) {
+                ga.push_back(a[i]);
+                gb.push_back(b[i]);
+            }
+        const cv::Rect reach = cv::boundingRect(ga);
+        if (ga.size() < 40 || reach.width * 10 < from.cols * 7 || reach.height * 10 < from.rows * 7)
+            return e;
+        const cv::Mat full = cv::findHomography(ga, gb);
+        if (full.empty())
+            return e;
+        Eigen::Matrix3d bent;
         for (int i = 0; i < 9; ++i)
-            e(i / 3, i % 3) = m.at<double>(i / 3, i % 3);
-        return e;
+            bent(i / 3, i % 3) = full.at<double>(i / 3, i % 3);
+        const auto misfit = [&](const Eigen::Matrix3d& m) {
+            double sum = 0.0;
+            for (std::size_t i = 0; i < ga.size(); ++i) {
+                const Eigen::Vector3d v = m * Eigen::Vector3d(ga[i].x, ga[i].y, 1.0);
+                sum += std::pow(v.x() / v.z() - gb[i].x, 2) + std::pow(v.y() / v.z() - gb[i].y, 2);
+            }
+            return sum;
+        };
+        return misfit(bent) < 0.5 * misfit(e) ? bent : e;
     };
     int lost = 0;
     Eigen::Matrix3d size = Eigen::Matrix3d::Identity();
