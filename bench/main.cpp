@@ -1,61 +1,94 @@
-// Speed as ratios against a public peer (OpenCV's VideoCapture) on the same clip in the same run. Never a test.
+// Speed as ratios against public peers on the same clip in the same run. Never a test.
+//
+// Peers: OpenCV's VideoCapture, `ffmpeg -f null -`, mpv over its IPC socket without video output, and the floor that
+// physics sets without a proxy: decode time of a frame times its distance to the key frame.
 
+#include "bench/mpv.h"
 #include "casebook/analysis.h"
 #include "casebook/shipped.h"
+#include "desktop/shell/walk.h"
+#include "desktop/theme/theme.h"
 #include "footage/film.h"
 #include "footage/film_writer.h"
+#include "footage/reel.h"
 
 #include <opencv2/videoio.hpp>
+
+#include <QApplication>
+#include <QFileInfo>
+#include <QImage>
+#include <QPainter>
+#include <QTest>
 
 #include <algorithm>
 #include <chrono>
 #include <cmath>
 #include <cstdio>
+#include <cstdlib>
 #include <functional>
 #include <random>
+#include <thread>
 
 #include <sys/resource.h>
 
 using namespace riflesso;
+namespace fs = std::filesystem;
 
 namespace {
 
-// Processor time of this process and its threads, ms.
-double cpu() {
-    rusage u{};
-    getrusage(RUSAGE_SELF, &u);
-    const auto ms = [](const timeval& t) { return 1e3 * static_cast<double>(t.tv_sec) + 1e-3 * static_cast<double>(t.tv_usec); };
-    return ms(u.ru_utime) + ms(u.ru_stime);
+using Clock = std::chrono::steady_clock;
+double since(Clock::time_point start) {
+    return std::chrono::duration<double, std::milli>(Clock::now() - start).count();
 }
-double cpuOf(const std::function<void()>& what) {
-    const double before = cpu();
+double wall(const std::function<void()>& what) {
+    const auto start = Clock::now();
     what();
-    return cpu() - before;
+    return since(start);
 }
-
-// Median of some runs, ms.
+// Processor time of this process and its threads, ms.
+double cpu(const std::function<void()>& what) {
+    const auto now = [] {
+        rusage u{};
+        getrusage(RUSAGE_SELF, &u);
+        const auto ms = [](const timeval& t) {
+            return 1e3 * static_cast<double>(t.tv_sec) + 1e-3 * static_cast<double>(t.tv_usec);
+        };
+        return ms(u.ru_utime) + ms(u.ru_stime);
+    };
+    const double before = now();
+    what();
+    return now() - before;
+}
+double share(std::vector<double> v, double p) {
+    std::sort(v.begin(), v.end());
+    return v.empty() ? 0.0 : v[std::min(v.size() - 1, static_cast<std::size_t>(p * static_cast<double>(v.size())))];
+}
 double timed(int runs, const std::function<void()>& what) {
     std::vector<double> ms;
-    for (int i = 0; i < runs; ++i) {
-        const auto start = std::chrono::steady_clock::now();
-        what();
-        ms.push_back(std::chrono::duration<double, std::milli>(std::chrono::steady_clock::now() - start).count());
-    }
-    std::sort(ms.begin(), ms.end());
-    return ms[ms.size() / 2];
+    for (int i = 0; i < runs; ++i)
+        ms.push_back(wall(what));
+    return share(ms, 0.5);
+}
+void row(const char* what, double ours, const char* peer, double theirs, double budget, bool atLeast = false) {
+    const double ratio = theirs > 0.0 ? ours / theirs : 0.0;
+    const bool kept = atLeast ? ratio >= budget : ratio <= budget;
+    std::printf("  %-34s %9.2f   %-28s %9.2f   ratio %6.3f  %s %.3f  %s\n", what, ours, peer, theirs, ratio,
+                atLeast ? "at least" : "at most", budget, kept ? "kept" : "MISSED");
+    std::fflush(stdout);
 }
 
-void row(const char* what, double ours, double peer, double budget) {
-    std::printf("%-34s %9.2f ms  peer %9.2f ms  ratio %.2f  (budget %.2f)\n", what, ours, peer, ours / peer, budget);
-}
+struct Clip {
+    const char* name;
+    int width, height, rate, frames;
+};
 
-// 1080p60 with B-frames and groups of 60: textured movement and noise, as heavy as a real film.
-std::filesystem::path makeClip() {
-    const auto path = std::filesystem::temp_directory_path() / "riflesso-bench.mp4";
+// Textured movement and noise, as heavy as a real film; each frame carries its number as a code of 12 blocks.
+fs::path makeClip(const Clip& clip, bool variable = false) {
+    const fs::path path = fs::temp_directory_path() / (std::string("riflesso-bench-") + clip.name + (variable ? "-v" : "") + ".mp4");
     FilmWriterOptions o;
-    o.width = 1920;
-    o.height = 1080;
-    o.rate = Hertz(60);
+    o.width = clip.width;
+    o.height = clip.height;
+    o.rate = Hertz(clip.rate);
     o.keyFrameEvery = 60;
     o.bFrames = 3;
     o.evenBFrames = true;
@@ -63,20 +96,231 @@ std::filesystem::path makeClip() {
     auto writer = FilmWriter::create(path, o);
     std::mt19937 random(1);
     Picture p(o.width, o.height);
-    for (int f = 0; writer && f < 240; ++f) {
+    int tick = 0;
+    for (int f = 0; writer && f < clip.frames; ++f) {
         for (int y = 0; y < o.height; ++y)
             for (int x = 0; x < o.width; ++x) {
                 const int texture = ((x + 5 * f) * 13 ^ (y - 3 * f) * 7) & 63;
                 const auto v = static_cast<std::uint32_t>(90 + texture + static_cast<int>(random() & 3));
-                p.pixels[static_cast<std::size_t>(y) * 1920 + static_cast<std::size_t>(x)] =
+                p.pixels[static_cast<std::size_t>(y) * static_cast<std::size_t>(o.width) + static_cast<std::size_t>(x)] =
                     0xff000000u | v << 16 | v << 8 | v;
             }
-        if (!(*writer)->add(p))
+        const int step = clip.width / 13;
+        for (int bit = 0; bit < 12; ++bit)
+            for (int y = 20; y < 60; ++y)
+                for (int x = bit * step; x < bit * step + step - 8; ++x)
+                    p.pixels[static_cast<std::size_t>(y) * static_cast<std::size_t>(o.width) + static_cast<std::size_t>(x)] =
+                        f >> bit & 1 ? 0xffffffffu : 0xff000000u;
+        if (!(*writer)->add(p, tick))
             break;
+        tick += variable ? 1 + f % 3 : 1;
     }
     if (writer)
         (void)(*writer)->finish();
     return path;
+}
+template <typename Grey> int codeOf(int width, const Grey& grey) {
+    const int step = width / 13;
+    int n = 0;
+    for (int bit = 0; bit < 12; ++bit)
+        n |= (grey(bit * step + step / 2 - 4, 40) > 128) << bit;
+    return n;
+}
+
+Film::Options small() {
+    Film::Options o;
+    o.cacheBytes = 8u << 20; // two pictures: every seek is a real one
+    return o;
+}
+
+void exactness(const fs::path& constant, const fs::path& variable, int frames) {
+    std::printf("exact frames from random access, of 40 each\n");
+    for (const auto& [name, path] : {std::pair{"constant rate", constant}, {"variable rate", variable}}) {
+        const auto film = Film::open(path, small());
+        cv::VideoCapture peer(path.string());
+        cv::Mat m;
+        std::mt19937 random(3);
+        int ours = 0, theirs = 0;
+        for (int i = 0; i < 40; ++i) {
+            const int f = static_cast<int>(random() % static_cast<unsigned>(frames));
+            const auto p = (*film)->frame(FrameIndex(f));
+            ours += p && codeOf(p->width, [&](int x, int y) { return p->at(x, y) & 0xff; }) == f;
+            peer.set(cv::CAP_PROP_POS_FRAMES, f);
+            theirs += peer.read(m) && codeOf(m.cols, [&](int x, int y) { return static_cast<int>(m.at<cv::Vec3b>(y, x)[0]); }) == f;
+        }
+        std::printf("  %-34s %d of 40   OpenCV %d of 40\n", name, ours, theirs);
+    }
+}
+
+// Per frame, ms, of decoding forwards: ours, and ffmpeg's.
+double forward(const fs::path& clip, int frames) {
+    const auto film = Film::open(clip, small());
+    return wall([&] {
+               for (int i = 0; i < frames; ++i)
+                   (void)(*film)->decoded(FrameIndex(i));
+           }) /
+           frames;
+}
+
+void seeks(const fs::path& clip, int frames) {
+    std::printf("random exact seek, ms of processor time a seek\n");
+    std::vector<int> order;
+    std::mt19937 random(7);
+    for (int i = 0; i < 24; ++i)
+        order.push_back(static_cast<int>(random() % static_cast<unsigned>(frames)));
+    const auto film = Film::open(clip, small());
+    cv::VideoCapture capture(clip.string());
+    cv::Mat m;
+    const double n = static_cast<double>(order.size());
+    const double ours = cpu([&] {
+                            for (int f : order)
+                                (void)(*film)->frame(FrameIndex(f));
+                        }) /
+                        n;
+    const double theirs = cpu([&] {
+                              for (int f : order) {
+                                  capture.set(cv::CAP_PROP_POS_FRAMES, f);
+                                  capture.read(m);
+                              }
+                          }) /
+                          n;
+    row("random exact seek", ours, "OpenCV CAP_PROP_POS_FRAMES", theirs, 0.4);
+    // The floor: what decoding each frame costs, times the distance to the key frame.
+    double distance = 0.0;
+    for (int f : order)
+        distance += f - (*film)->groupStart(FrameIndex(f)).value + 1;
+    const auto again = Film::open(clip, small());
+    const double each = cpu([&] {
+                            for (int i = 0; i < frames; ++i)
+                                (void)(*again)->decoded(FrameIndex(i));
+                        }) /
+                        frames;
+    row("same", ours, "decode time x distance", each * distance / n, 0.85);
+}
+
+struct Steps {
+    double median = 0.0, p99 = 0.0;
+    int late = 0;
+    std::size_t most = 0;
+};
+// Backwards at `rate` steps a second; late: not there when its time has come.
+Steps backwards(const fs::path& clip, int from, int steps, double rate, std::size_t bytes) {
+    auto cache = std::make_shared<FrameCache>(bytes);
+    Film::Options o;
+    o.cache = cache;
+    Reel reel(clip, o, {});
+    (void)reel.wait(FrameIndex(from));
+    reel.travel(FrameIndex(from), -1);
+    while (!reel.idle()) // the hand has stood there for a moment
+        std::this_thread::sleep_for(std::chrono::milliseconds(5));
+    Steps s;
+    std::vector<double> ms;
+    const auto start = Clock::now();
+    for (int i = 1; i <= steps; ++i) {
+        std::this_thread::sleep_until(start + std::chrono::duration_cast<Clock::duration>(std::chrono::duration<double>(i / rate)));
+        const FrameIndex f(from - i);
+        reel.travel(f, -1);
+        ms.push_back(wall([&] { (void)reel.wait(f)->toPicture(); }));
+        s.late += ms.back() > 1000.0 / rate;
+        s.most = std::max(s.most, cache->used());
+    }
+    s.median = share(ms, 0.5);
+    s.p99 = share(ms, 0.99);
+    return s;
+}
+
+void steppingBack(const fs::path& clip) {
+    std::printf("one step back, ms\n");
+    const Steps s = backwards(clip, 200, 150, 30.0, 410u << 20);
+    cv::VideoCapture capture(clip.string());
+    cv::Mat m;
+    int at = 119;
+    const double opencv = timed(7, [&] {
+        capture.set(cv::CAP_PROP_POS_FRAMES, at--);
+        capture.read(m);
+    });
+    row("sustained at 30 a second", s.median, "OpenCV", opencv, 1.0 / 30);
+    if (const auto mpv = Mpv::open(clip)) {
+        const double theirs = mpv->backSteps(2.0, 7);
+        if (theirs > 0.0)
+            row("same", s.median, "mpv frame-back-step", theirs, 1.0 / 30);
+        else
+            std::printf("  mpv did not answer\n");
+    } else {
+        std::printf("  mpv is not installed\n");
+    }
+    std::printf("  late steps across two key frames: %d of 150, slowest %.1f ms\n", s.late, s.p99);
+}
+
+// Flat out, frames a second: every frame of the clip from its end to its start, read ahead by the reel.
+void reverse(const fs::path& clip, int frames) {
+    std::printf("flat-out reverse play, frames a second\n");
+    auto cache = std::make_shared<FrameCache>(410u << 20);
+    Film::Options o;
+    o.cache = cache;
+    Reel reel(clip, o, {});
+    (void)reel.wait(FrameIndex(0));
+    const double back = wall([&] {
+        for (int i = frames - 1; i >= 0; --i) {
+            reel.travel(FrameIndex(i), -1);
+            (void)reel.wait(FrameIndex(i));
+        }
+    });
+    row("backwards", 1000.0 * frames / back, "own forward loop", 1000.0 / forward(clip, frames), 0.8, true);
+    const double ffmpeg = wall([&] {
+        if (std::system(("ffmpeg -v error -threads 2 -i " + clip.string() + " -f null - < /dev/null").c_str()) != 0)
+            std::printf("  ffmpeg failed\n");
+    });
+    row("same", 1000.0 * frames / back, "ffmpeg -f null -", 1000.0 * frames / ffmpeg, 0.8, true);
+}
+
+void painting(const fs::path& clip) {
+    std::printf("convert and paint while moving, ms\n");
+    const auto film = Film::open(clip);
+    const auto frame = (*film)->decoded(FrameIndex(30));
+    QImage window(1280, 720, QImage::Format_RGB32);
+    const double ours = timed(25, [&] {
+        const auto p = (*frame)->toPicture();
+        QPainter painter(&window);
+        painter.drawImage(window.rect(), QImage(reinterpret_cast<const uchar*>(p->pixels.data()), p->width, p->height,
+                                                p->width * 4, QImage::Format_RGB32));
+    });
+    const auto again = Film::open(clip, small());
+    const double decode = cpu([&] {
+                              for (int i = 0; i < 60; ++i)
+                                  (void)(*again)->decoded(FrameIndex(i));
+                          }) /
+                          60;
+    row("convert and paint", ours, "decoding the frame", decode, 0.2);
+}
+
+void opening(const fs::path& clip) {
+    std::printf("open and index, ms\n");
+    const std::string file = clip.string();
+    row("open and index", timed(9, [&] { (void)Film::open(clip); }), "OpenCV VideoCapture", timed(9, [&] { cv::VideoCapture c(file); }), 0.6);
+    row("first picture while indexing", timed(5, [&] { (void)Film::firstPicture(clip); }), "150 ms", 150.0, 1.0);
+}
+
+void locked(const fs::path& clip) {
+    std::printf("three locked films step together, steps a second\n");
+    auto cache = std::make_shared<FrameCache>(410u << 20);
+    std::vector<std::unique_ptr<Reel>> reels;
+    for (int k = 0; k < 3; ++k) {
+        Film::Options o;
+        o.cache = cache;
+        reels.push_back(std::make_unique<Reel>(clip, o, Reel::Callbacks{}));
+    }
+    for (int i = 60; i < 90; ++i) // read once
+        for (auto& r : reels)
+            (void)r->wait(FrameIndex(i));
+    const double ms = wall([&] {
+        for (int i = 89; i >= 60; --i)
+            for (auto& r : reels) {
+                r->travel(FrameIndex(i), -1);
+                (void)r->wait(FrameIndex(i))->toPicture();
+            }
+    });
+    row("from the cache", 1000.0 * 30 / ms, "20 a second", 20.0, 1.0, true);
 }
 
 // A dense take of `reps` reps of 33 frames, all landmarks marked.
@@ -96,7 +340,10 @@ CaseData denseCase(int reps) {
     }
     data.takes[1] = take;
     for (int r = 0; r < reps; ++r) {
-        Rep rep{r + 2, 1, r + 1, {}};
+        Rep rep;
+        rep.id = r + 2;
+        rep.take = 1;
+        rep.number = r + 1;
         int at = r * 33 + 2;
         for (const auto& p : blueprint->positions)
             rep.positions[p.id] = {FrameIndex(at += 4), std::nullopt};
@@ -105,66 +352,73 @@ CaseData denseCase(int reps) {
     return data;
 }
 
-} // namespace
-
-int main() {
-    const auto clip = makeClip();
-    const std::string file = clip.string();
-    row("open and index 1080p60", timed(7, [&] { (void)Film::open(clip); }),
-        timed(7, [&] { cv::VideoCapture c(file); }), 0.6);
-
-    std::vector<int> order;
-    std::mt19937 random(7);
-    for (int i = 0; i < 16; ++i)
-        order.push_back(static_cast<int>(random() % 238));
-    const auto film = Film::open(clip, {.cacheBytes = 8u << 20, .cache = {}, .indexFolder = {}, .progress = {}}); // a cache of two frames: every seek is a real one
-    cv::VideoCapture capture(file);
-    cv::Mat picture;
-    if (film) {
-        const double ours = timed(3,
-                                  [&] {
-                                      for (int f : order)
-                                          (void)(*film)->frame(FrameIndex(f));
-                                  }) /
-                            16;
-        const double peer = timed(3,
-                                  [&] {
-                                      for (int f : order) {
-                                          capture.set(cv::CAP_PROP_POS_FRAMES, f);
-                                          capture.read(picture);
-                                      }
-                                  }) /
-                            16;
-        row("cpu seek", cpuOf([&] {
-                                      for (int f : order)
-                                          (void)(*film)->frame(FrameIndex(f));
-                                  }) /
-                            16, cpuOf([&] {
-                                      for (int f : order) {
-                                          capture.set(cv::CAP_PROP_POS_FRAMES, f);
-                                          capture.read(picture);
-                                      }
-                                  }) /
-                            16, 0.4);
-        row("random exact seek", ours, peer, 0.4);
-        const auto cached = Film::open(clip);
-        (void)(*cached)->frame(FrameIndex(119));
-        int at = 119;
-        const double back = timed(40, [&] { (void)(*cached)->frame(FrameIndex(at--)); });
-        int peerAt = 119;
-        const double peerBack = timed(5, [&] {
-            capture.set(cv::CAP_PROP_POS_FRAMES, peerAt--);
-            capture.read(picture);
-        });
-        row("one step back", back, peerBack, 1.0 / 30);
-    }
+void evaluating() {
     const auto blueprint = shippedBlueprint("fencing-lunge");
     for (int reps : {6, 60}) {
         const CaseData data = denseCase(reps);
         const Analysis once = analyse(data, *blueprint, Day{});
-        std::printf("evaluate a blueprint, %3d reps, %4d frames  %7.2f ms  (budget 50 ms at 60 reps)\n", reps,
-                    reps * 33, timed(5, [&] { (void)analyse(data, *blueprint, Day{}, once.motions); }));
+        std::printf("evaluate a blueprint, %3d reps, %4d frames  %7.2f ms  (at most 50 at 60 reps)\n", reps, reps * 33,
+                    timed(5, [&] { (void)analyse(data, *blueprint, Day{}, once.motions); }));
     }
-    std::filesystem::remove(clip);
+}
+
+// Key press to the new frame with its marks on the glass, in the real window (off screen), frames at hand.
+void keyPress(const QString& library) {
+    std::printf("key press to new frame with overlays, cached, ms\n");
+    MainWindow window(*dayFromIso("2026-11-23"));
+    window.resize(1280, 800);
+    window.show();
+    if (!QFileInfo::exists(library + "/library.sqlite") || !window.openLibrary(library)) {
+        std::printf("  no demo library in %s: make demo makes one\n", qPrintable(library));
+        return;
+    }
+    window.caseView()->show(Workspace::marking);
+    settle(window);
+    auto* canvas = window.caseView()->marking()->canvas();
+    for (int i = 0; i < 60; ++i) { // once forwards, so that they are at hand
+        QTest::keyClick(canvas, Qt::Key_Right);
+        settle(window);
+    }
+    std::vector<double> ms;
+    for (int i = 0; i < 110; ++i)
+        ms.push_back(wall([&] {
+            QTest::keyClick(canvas, i < 55 ? Qt::Key_Left : Qt::Key_Right);
+            canvas->repaint();
+        }));
+    row("median", share(ms, 0.5), "16 ms", 16.0, 1.0);
+    row("99 of 100", share(ms, 0.99), "50 ms", 50.0, 1.0);
+}
+
+} // namespace
+
+int main(int argc, char** argv) {
+    qputenv("QT_QPA_PLATFORM", "offscreen");
+    QApplication application(argc, argv);
+    application.setApplicationName("riflesso-bench");
+    loadFonts();
+    useTheme(Theme::light());
+    const Clip usual{"1080p60", 1920, 1080, 60, 240};
+    const fs::path clip = makeClip(usual), uneven = makeClip(usual, true);
+    std::printf("%s, groups of 60, three B-pictures\n", usual.name);
+    opening(clip);
+    exactness(clip, uneven, usual.frames);
+    seeks(clip, usual.frames);
+    steppingBack(clip);
+    reverse(clip, usual.frames);
+    painting(clip);
+    locked(clip);
+    std::printf("within the memory while stepping back across key frames (all caches together 512 MB)\n");
+    for (const Clip& c : {usual, Clip{"1080p240", 1920, 1080, 240, 240}, Clip{"2160p30", 3840, 2160, 30, 120}}) {
+        const fs::path path = &c.name[0] == &usual.name[0] ? clip : makeClip(c);
+        const Steps s = backwards(path, c.frames - 20, 80, 15.0, 410u << 20);
+        std::printf("  %-10s most used %4zu MB of 410 for decoded pictures, %d of 80 steps late at 15 a second, slowest %.0f ms\n",
+                    c.name, s.most >> 20, s.late, s.p99);
+        if (path != clip)
+            fs::remove(path);
+    }
+    keyPress(argc > 1 ? argv[1] : "build/demo-library");
+    evaluating();
+    fs::remove(clip);
+    fs::remove(uneven);
     return 0;
 }

@@ -85,6 +85,58 @@ private slots:
             b.reps.push_back({false, true});
             return m_book->setBlock(b);
         });
+        Rep first, second;
+        first.first = FrameIndex(40);
+        first.last = FrameIndex(100);
+        second.first = FrameIndex(120);
+        second.last = FrameIndex(180);
+        wholeCase("addReps", [&] { return m_book->addReps(t, {second, first}); });
+        Id early = 0;
+        for (const Rep* r : repsOf(m_book->data(), t))
+            if (r->first == FrameIndex(40))
+                early = r->id;
+        wholeCase("splitRep", [&] { return m_book->splitRep(early, FrameIndex(70)); });
+        int last = -1; // numbered in order of time
+        for (const Rep* r : repsOf(m_book->data(), t))
+            if (r->first) {
+                QVERIFY(r->first->value > last);
+                last = r->first->value;
+            }
+        Id half = 0;
+        for (const Rep* r : repsOf(m_book->data(), t))
+            if (r->first == FrameIndex(70))
+                half = r->id;
+        wholeCase("mergeReps", [&] { return m_book->mergeReps(early, half); });
+        QCOMPARE(m_book->data().reps.at(early).last->value, 100);
+        Id other = 0, link = 0;
+        wholeCase("addTake", [&] {
+            Take front = take();
+            front.view = View::front;
+            front.facing = Facing::camera;
+            return (other = m_book->addTake(front)) != 0;
+        });
+        wholeCase("addLink", [&] {
+            Link l;
+            l.a = t;
+            l.b = other;
+            l.shared = {{FrameIndex(50), FrameIndex(30)}};
+            return (link = m_book->addLink(l)) != 0;
+        });
+        wholeCase("setLink", [&] {
+            Link l = m_book->data().links.at(link);
+            l.shared.emplace_back(FrameIndex(90), FrameIndex(70));
+            return m_book->setLink(l, "share");
+        });
+        // Set once, it is set in both; where the other camera was not running yet it is set here only.
+        wholeCase("placeInBoth", [&] { return m_book->placePosition(early, "heel_lands", FrameIndex(60)); });
+        QCOMPARE(repsOf(m_book->data(), other).size(), std::size_t(1));
+        QCOMPARE(repsOf(m_book->data(), other)[0]->positions.at("heel_lands").frame.value, 40);
+        m_book->placePosition(early, "on_guard", FrameIndex(5));
+        QVERIFY(!repsOf(m_book->data(), other)[0]->positions.contains("on_guard"));
+        wholeCase("removeLink", [&] { return m_book->removeLink(link); });
+        m_book->undoStack().undo();
+        wholeCase("removeTake with its link", [&] { return m_book->removeTake(other); });
+        QVERIFY(m_book->data().links.empty());
         m_book->setMark({t, FrameIndex(3), "head"}, {});
         wholeCase("removeTake", [&] { return m_book->removeTake(t); });
         QVERIFY(m_book->data().reps.empty() && m_book->data().marks.empty());

@@ -1,6 +1,8 @@
 // riflesso-cli as a script would use it: what it prints, what it exits with.
 
 #include "footage/film.h"
+#include "library/library.h"
+#include "tests/support/coded_films.h"
 #include "tests/support/demo_copy.h"
 
 #include <QDir>
@@ -98,6 +100,77 @@ private slots:
                 QCOMPARE(image.pixel(x, y), picture->at(x, y));
         failsInOneLine(run({"frame", m_film, "100000", png}), "there is no frame 100000");
         failsInOneLine(run({"frame", m_film, "3", "/proc/x.png"}), "could not be written");
+    }
+    void severalFramesInAnyOrder() {
+        const QString film = makeCoded(m_dir.filePath("coded.mp4"), 90);
+        const auto a = run({"frame", film, "70,3,41", m_dir.filePath("f_%d.png")});
+        QCOMPARE(a.code, 0);
+        for (int n : {70, 3, 41}) {
+            const QImage image(m_dir.filePath(QString("f_%1.png").arg(n)));
+            Picture p(image.width(), image.height());
+            for (int y = 0; y < p.height; ++y)
+                for (int x = 0; x < p.width; ++x)
+                    p.pixels[static_cast<std::size_t>(y * p.width + x)] = image.pixel(x, y);
+            QCOMPARE(decodeNumber(p), n);
+        }
+        failsInOneLine(run({"frame", film, "1,2", m_dir.filePath("one.png")}), "%d");
+        failsInOneLine(run({"frame", film, "500", m_dir.filePath("one.png")}), "0 to 89");
+    }
+    void syncsBySoundAndByInstants() {
+        const QString front = QString(RIFLESSO_DEMO_DIR) + "/media/athlete-front.mp4";
+        const QStringList rates{"--rate-a", "120", "--rate-b", "120", "--json"};
+        const auto sound = run(QStringList{"sync", m_film, front, "--sound"} + rates).json();
+        QVERIFY2(std::abs(sound["offset_s"].toDouble() + 0.31) < 0.0042, "the front camera came 0.31 s later");
+        QVERIFY(sound["quality"].toDouble() > 1.25);
+        const auto at = run(QStringList{"sync", m_film, front, "--at", "100:63", "--at", "160:123"} + rates).json();
+        QVERIFY(std::abs(at["offset_s"].toDouble() + 37 / 120.0) < 1e-3 && std::abs(at["rate"].toDouble() - 1) < 1e-6);
+        failsInOneLine(run({"sync", m_film, front}), "--sound");
+        failsInOneLine(run({"sync", m_film, front, "--at", "1:x"}), "120:98");
+        failsInOneLine(run({"sync", m_film, makeCoded(m_dir.filePath("mute.mp4"), 20), "--sound"}), "no sound");
+    }
+    void findsReps() {
+        for (const char* by : {"motion", "sound"}) {
+            const auto j = run({"reps", m_film, "--by", by, "--capture-rate", "120", "--json"}).json();
+            QVERIFY2(j["reps"].toArray().size() == 5, by);
+        }
+        QCOMPARE(run({"reps", m_film, "--by", "smell"}).code, 2);
+        QCOMPARE(run({"reps", m_film, "--by", "cycle", "--json"}).code, 0);
+    }
+    void calibrates() {
+        const auto j = run({"calibrate", "--size", "1280,720", "--plumb", "100,100,110,600", "--length", "100,600,500,600,2",
+                            "--check", "100,600,100,200,2", "--json"})
+                           .json();
+        QVERIFY(j["metric"].toBool());
+        QVERIFY(std::abs(j["tilt_deg"].toDouble() + std::atan(10.0 / 500) * 180 / 3.14159265) < 1e-3);
+        QVERIFY(std::abs(j["checks"].toArray()[0].toObject()["m"].toDouble() - 2) < 1e-4);
+        QVERIFY(j["warnings"].toArray().size() == 1);
+        const QString file = write("c.json", R"({"points":[{"px":[0,100],"m":[0,0]},{"px":[100,100],"m":[1,0]},{"px":[100,0],"m":[1,1]},{"px":[0,0],"m":[0,1]}]})");
+        const auto square = run({"calibrate", "--in", file, "--check", "0,0,100,100,1.41421", "--json"}).json();
+        QVERIFY(std::abs(square["checks"].toArray()[0].toObject()["error_m"].toDouble()) < 1e-4);
+        failsInOneLine(run({"calibrate"}), "nothing is drawn");
+        failsInOneLine(run({"calibrate", "--plumb", "1,2,3"}), "4 numbers");
+        failsInOneLine(run({"calibrate", "--in", write("bad.json", R"({"plumb":[1]})")}), "plumb");
+    }
+    void importsAndNamesWhatFailed() {
+        const QString library = m_dir.filePath("lib");
+        QVERIFY(Library::create(library.toStdString()).ok());
+        {
+            auto l = Library::open(library.toStdString());
+            QVERIFY((*l)->addCase("fencing-lunge", Brief{}).ok());
+        }
+        const QString a = makeCoded(m_dir.filePath("in-a.mp4"), 30), b = makeCoded(m_dir.filePath("in-b.mp4"), 31);
+        const auto good = run({"import", "--library", library, a, "--today", "2026-11-23"});
+        QCOMPARE(good.code, 0);
+        QVERIFY(good.out.contains("in-a.mp4: 30 frames, capture rate not stated"));
+        QVERIFY(good.err.isEmpty()); // progress is for terminals
+        const auto mixed = run({"import", "--library", library, "--refer", a, write("junk.mp4", "junk"), b});
+        QCOMPARE(mixed.code, 1);
+        QVERIFY(mixed.out.contains("in-b.mp4"));
+        QVERIFY(mixed.err.contains("in-a.mp4") && mixed.err.contains("already") && mixed.err.contains("junk.mp4"));
+        auto l = Library::open(library.toStdString());
+        const auto data = (*l)->load(1);
+        QCOMPARE(data->takes.size(), std::size_t(2));
+        failsInOneLine(run({"import", "--library", m_dir.filePath("none"), a}), "no library");
     }
     void badFilms() {
         failsInOneLine(run({"probe", m_dir.filePath("none.mp4")}), "no such file");

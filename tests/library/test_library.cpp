@@ -296,6 +296,64 @@ private slots:
         applyTo(data, reversed(e));
         QVERIFY(data == before);
     }
+    void aLibraryOfFormat1IsBroughtUpToDate() {
+        const auto folder = std::filesystem::path(m_dir->path().toStdString()) / "old";
+        { // as the first version made it: without links and cameras
+            auto l = std::move(*Library::create(folder));
+            QVERIFY(l->addCase("fencing-lunge", someBrief()).ok());
+            QVERIFY(l->apply(1, {TakeEdit{5, {}, someTake(5)}}).ok());
+        }
+        {
+            QSqlDatabase db = QSqlDatabase::addDatabase("QSQLITE", "old");
+            db.setDatabaseName(QString::fromStdString((folder / "library.sqlite").string()));
+            QVERIFY(db.open());
+            QSqlQuery query(db);
+            QVERIFY(query.exec("DROP TABLE links") && query.exec("ALTER TABLE takes DROP COLUMN camera") &&
+                    query.exec("PRAGMA user_version = 1"));
+        }
+        QSqlDatabase::removeDatabase("old");
+        auto l = Library::open(folder);
+        QVERIFY2(l.ok(), l ? "" : l.error().text().c_str());
+        auto data = (*l)->load(1);
+        QVERIFY(data.ok() && data->takes.at(5) == someTake(5));
+        // And what is new is kept.
+        Take t = someTake(5);
+        t.checksum = "ab";
+        t.captureFrom = "a falling ball";
+        t.calibration.plumb = {{1, 2}, {3, 4}};
+        t.calibration.horizon = {{1, 2}, {30, 4}};
+        t.calibration.lengths = {{{{5, 6}, {7, 8}}, 1.5}};
+        t.calibration.points = {{{1, 1}, 0.5, 0.25}};
+        t.calibration.straight = {{{0, 0}, {1, 1}, {2, 2}}};
+        t.calibration.cameraDistance = 6.5;
+        t.calibration.depth = 0.2;
+        t.picture = {0.2, 1.5, true, {1, 2, 3, 4}};
+        t.camera = {Eigen::Matrix3d::Identity(), 2.0 * Eigen::Matrix3d::Identity()};
+        t.steady = true;
+        Rep r;
+        r.id = 6;
+        r.take = 5;
+        r.first = FrameIndex(3);
+        r.last = FrameIndex(9);
+        r.situation = "late parry";
+        r.choice = "disengage";
+        r.worked = false;
+        r.stage = Stage::open;
+        Take other = someTake(7);
+        Link link;
+        link.id = 8;
+        link.a = 5;
+        link.b = 7;
+        link.shared = {{FrameIndex(1), FrameIndex(2)}};
+        link.sound = SoundMatch{0.5, 0.001, 1.7, 0.4};
+        QVERIFY((*l)->apply(1, {TakeEdit{5, someTake(5), t}, TakeEdit{7, {}, other}, RepEdit{6, {}, r}, LinkEdit{8, {}, link}}).ok());
+        data = (*l)->load(1);
+        QVERIFY2(data.ok(), data ? "" : data.error().text().c_str());
+        QVERIFY(data->takes.at(5) == t && data->reps.at(6) == r && data->links.at(8) == link);
+        l = Library::open(folder);
+        QVERIFY((*l)->freshId() > 8);
+        QCOMPARE((*l)->knownFilms()->at("ab"), t.film);
+    }
 };
 QTEST_GUILESS_MAIN(TestLibrary)
 #include "test_library.moc"

@@ -233,6 +233,71 @@ private slots:
                        toMotion(tracks, Timebase::constant(40, Hertz(100))), {})
                     .empty());
     }
+    // A camera tilted by 5°: every lean is 5° wrong until the plumb line sets it right, and its error counts.
+    void aPlumbLineSetsLeansRight() {
+        const double tilt = 5 * M_PI / 180;
+        CalibrationInput in;
+        in.plumb = {{400, 600}, {400 + 500 * std::sin(tilt), 600 - 500 * std::cos(tilt)}};
+        const auto made = Calibration::make(in, 1280, 720);
+        ViewSetup setup{View::side, Facing::right, Side::left};
+        const auto lean = of(MeasureKind::lean, {"left_hip", "neck"}, Direction::forward);
+        const Motion motion = still({{"left_hip", {300, 400}}, {"neck", {300 + 200 * std::sin(tilt), 400 - 200 * std::cos(tilt)}}}, 1.5);
+        const Positions here{{"here", {FrameIndex(0), 0.0}}};
+        const auto raw = evaluate(lean, motion, here, setup);
+        QVERIFY(std::abs(raw.value - 5) < 1e-9);
+        setup.calibration = std::make_shared<const Calibration>(*made);
+        const auto upright = evaluate(lean, motion, here, setup);
+        QVERIFY(std::abs(upright.value) < 1e-9);
+        QVERIFY(std::abs(upright.u - std::hypot(raw.u, made->tiltError().value)) < 1e-4);
+    }
+    void metresNeedAKnownLength() {
+        auto step = of(MeasureKind::offset, {"left_toe", "left_hip"}, Direction::forward);
+        step.metres = true;
+        QCOMPARE(unitOf(step), std::string("m"));
+        const Motion motion = still({{"left_hip", {300, 400}}, {"left_toe", {450, 600}}}, 1.5);
+        const Positions here{{"here", {FrameIndex(0), 0.0}}};
+        ViewSetup setup{View::side, Facing::right, Side::left};
+        const auto refused = evaluate(step, motion, here, setup);
+        QVERIFY(refused.refused && refused.reason.find("known length") != std::string::npos);
+        CalibrationInput in;
+        in.lengths = {{{{100, 600}, {600, 600}}, 2.5}};
+        setup.calibration = std::make_shared<const Calibration>(*Calibration::make(in, 1280, 720));
+        const auto v = evaluate(step, motion, here, setup);
+        QVERIFY(std::abs(v.value - 0.75) < 1e-9);
+        // Marks: 1.5 √2 px of 200 px a metre; scale: 1.5 √2 of 500 px.
+        QVERIFY(std::abs(v.u - std::hypot(1.5 * std::sqrt(2.0) / 200, 0.75 * 1.5 * std::sqrt(2.0) / 500)) < 1e-5);
+        auto knee = of(MeasureKind::angle, {"left_hip", "left_knee", "left_ankle"});
+        knee.metres = true;
+        QVERIFY(!problemOf(knee).empty());
+    }
+    // Seen 30° out of square a right angle is none; four corners make it one again.
+    void cornersSetAnglesRight() {
+        const double c = std::cos(M_PI / 6), s = std::sin(M_PI / 6);
+        const auto see = [&](double x, double y) { return Pixel{640 + 1000 * c * x / (6 - s * x), 360 - 1000 * (y - 1) / (6 - s * x)}; };
+        CalibrationInput in;
+        for (auto [x, y] : {std::pair{-1.5, 0.0}, {1.5, 0.0}, {1.5, 2.0}, {-1.5, 2.0}})
+            in.points.push_back({see(x, y), x, y});
+        const Motion motion = still({{"left_hip", see(-0.3, 1.4)}, {"left_knee", see(0.3, 0.8)}, {"left_ankle", see(-0.3, 0.2)}}, 1.0);
+        const auto knee = of(MeasureKind::angle, {"left_hip", "left_knee", "left_ankle"});
+        const Positions here{{"here", {FrameIndex(0), 0.0}}};
+        ViewSetup setup{View::side, Facing::right, Side::left};
+        QVERIFY(evaluate(knee, motion, here, setup).value > 95);
+        setup.calibration = std::make_shared<const Calibration>(*Calibration::make(in, 1280, 720));
+        QVERIFY(std::abs(evaluate(knee, motion, here, setup).value - 90) < 1e-6);
+    }
+    void aPanningCameraIsTakenOut() {
+        TrackSet tracks;
+        CameraPath path;
+        for (int f = 0; f < 30; ++f) {
+            tracks["left_hip"][FrameIndex(f)] = {{500.0 - 8 * f, 300}, 1.5, How::hand}; // stands still; the camera pans
+            Eigen::Matrix3d back = Eigen::Matrix3d::Identity();
+            back(0, 2) = 8 * f;
+            path.push_back(back);
+        }
+        for (const auto& [frame, mark] : steadied(tracks, path).at("left_hip"))
+            QVERIFY(std::abs(mark.at.x - 500) < 1e-9 && std::abs(mark.sigma - 1.5) < 1e-6);
+        QVERIFY(steadied(tracks, {}) == tracks);
+    }
 };
 QTEST_GUILESS_MAIN(TestEvaluate)
 #include "test_evaluate.moc"
