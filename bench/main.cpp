@@ -84,7 +84,8 @@ struct Clip {
 
 // Textured movement and noise, as heavy as a real film; each frame carries its number as a code of 12 blocks.
 fs::path makeClip(const Clip& clip, bool variable = false) {
-    const fs::path path = fs::temp_directory_path() / (std::string("riflesso-bench-") + clip.name + (variable ? "-v" : "") + ".mp4");
+    const fs::path path =
+        fs::temp_directory_path() / (std::string("riflesso-bench-") + clip.name + (variable ? "-v" : "") + ".mp4");
     FilmWriterOptions o;
     o.width = clip.width;
     o.height = clip.height;
@@ -102,15 +103,15 @@ fs::path makeClip(const Clip& clip, bool variable = false) {
             for (int x = 0; x < o.width; ++x) {
                 const int texture = ((x + 5 * f) * 13 ^ (y - 3 * f) * 7) & 63;
                 const auto v = static_cast<std::uint32_t>(90 + texture + static_cast<int>(random() & 3));
-                p.pixels[static_cast<std::size_t>(y) * static_cast<std::size_t>(o.width) + static_cast<std::size_t>(x)] =
-                    0xff000000u | v << 16 | v << 8 | v;
+                p.pixels[static_cast<std::size_t>(y) * static_cast<std::size_t>(o.width) +
+                         static_cast<std::size_t>(x)] = 0xff000000u | v << 16 | v << 8 | v;
             }
         const int step = clip.width / 13;
         for (int bit = 0; bit < 12; ++bit)
             for (int y = 20; y < 60; ++y)
                 for (int x = bit * step; x < bit * step + step - 8; ++x)
-                    p.pixels[static_cast<std::size_t>(y) * static_cast<std::size_t>(o.width) + static_cast<std::size_t>(x)] =
-                        f >> bit & 1 ? 0xffffffffu : 0xff000000u;
+                    p.pixels[static_cast<std::size_t>(y) * static_cast<std::size_t>(o.width) +
+                             static_cast<std::size_t>(x)] = f >> bit & 1 ? 0xffffffffu : 0xff000000u;
         if (!(*writer)->add(p, tick))
             break;
         tick += variable ? 1 + f % 3 : 1;
@@ -146,7 +147,8 @@ void exactness(const fs::path& constant, const fs::path& variable, int frames) {
             const auto p = (*film)->frame(FrameIndex(f));
             ours += p && codeOf(p->width, [&](int x, int y) { return p->at(x, y) & 0xff; }) == f;
             peer.set(cv::CAP_PROP_POS_FRAMES, f);
-            theirs += peer.read(m) && codeOf(m.cols, [&](int x, int y) { return static_cast<int>(m.at<cv::Vec3b>(y, x)[0]); }) == f;
+            theirs += peer.read(m) &&
+                      codeOf(m.cols, [&](int x, int y) { return static_cast<int>(m.at<cv::Vec3b>(y, x)[0]); }) == f;
         }
         std::printf("  %-34s %d of 40   OpenCV %d of 40\n", name, ours, theirs);
     }
@@ -217,7 +219,8 @@ Steps backwards(const fs::path& clip, int from, int steps, double rate, std::siz
     std::vector<double> ms;
     const auto start = Clock::now();
     for (int i = 1; i <= steps; ++i) {
-        std::this_thread::sleep_until(start + std::chrono::duration_cast<Clock::duration>(std::chrono::duration<double>(i / rate)));
+        std::this_thread::sleep_until(
+            start + std::chrono::duration_cast<Clock::duration>(std::chrono::duration<double>(i / rate)));
         const FrameIndex f(from - i);
         reel.travel(f, -1);
         ms.push_back(wall([&] { (void)reel.wait(f)->toPicture(); }));
@@ -297,7 +300,8 @@ void painting(const fs::path& clip) {
 void opening(const fs::path& clip) {
     std::printf("open and index, ms\n");
     const std::string file = clip.string();
-    row("open and index", timed(9, [&] { (void)Film::open(clip); }), "OpenCV VideoCapture", timed(9, [&] { cv::VideoCapture c(file); }), 0.6);
+    row("open and index", timed(9, [&] { (void)Film::open(clip); }), "OpenCV VideoCapture",
+        timed(9, [&] { cv::VideoCapture c(file); }), 0.6);
     row("first picture while indexing", timed(5, [&] { (void)Film::firstPicture(clip); }), "150 ms", 150.0, 1.0);
 }
 
@@ -411,7 +415,8 @@ int main(int argc, char** argv) {
     for (const Clip& c : {usual, Clip{"1080p240", 1920, 1080, 240, 240}, Clip{"2160p30", 3840, 2160, 30, 120}}) {
         const fs::path path = &c.name[0] == &usual.name[0] ? clip : makeClip(c);
         const Steps s = backwards(path, c.frames - 20, 80, 15.0, 410u << 20);
-        std::printf("  %-10s most used %4zu MB of 410 for decoded pictures, %d of 80 steps late at 15 a second, slowest %.0f ms\n",
+        std::printf("  %-10s most used %4zu MB of 410 for decoded pictures, %d of 80 steps late at 15 a second, "
+                    "slowest %.0f ms\n",
                     c.name, s.most >> 20, s.late, s.p99);
         if (path != clip)
             fs::remove(path);

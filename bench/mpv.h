@@ -29,8 +29,8 @@ public:
         m->m_place = (std::filesystem::temp_directory_path() / ("riflesso-mpv-" + std::to_string(getpid()))).string();
         const std::string ipc = "--input-ipc-server=" + m->m_place;
         const std::string file = film.string();
-        std::vector<std::string> words = {"mpv", "--no-config", "--vo=null", "--ao=null", "--pause", "--really-quiet",
-                                          "--keep-open=yes", ipc, file};
+        std::vector<std::string> words = {
+            "mpv", "--no-config", "--vo=null", "--ao=null", "--pause", "--really-quiet", "--keep-open=yes", ipc, file};
         std::vector<char*> argv;
         for (auto& w : words)
             argv.push_back(w.data());

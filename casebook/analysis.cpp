@@ -39,8 +39,7 @@ void measureReps(const CaseData& data, const Blueprint& blueprint, const KnownMo
         if (take->second.captureRate)
             m.captureRate = Hertz(*take->second.captureRate);
         for (const auto& measure : blueprint.measures)
-            m.values.push_back(
-                evaluate(measure.definition, *a.motions[rep.take], rep.positions, setups.at(rep.take)));
+            m.values.push_back(evaluate(measure.definition, *a.motions[rep.take], rep.positions, setups.at(rep.take)));
         a.measured[id] = std::move(m);
     }
 }
@@ -300,9 +299,8 @@ std::map<Id, LockedFrame> ViewClocks::at(Id take, FrameIndex frame) const {
         const Timebase& time = m_times.at(id);
         if (time.frames() == 0)
             continue;
-        const double slow = time.captureRate() && time.fileRate().value > 0.0
-                                ? time.captureRate()->value / time.fileRate().value
-                                : 1.0;
+        const double slow =
+            time.captureRate() && time.fileRate().value > 0.0 ? time.captureRate()->value / time.fileRate().value : 1.0;
         const FrameIndex f = time.nearest(MediaTime(place.time * slow));
         const double period = time.realPeriod(f);
         if (std::abs(time.real(f).value - place.time) > 0.51 * period + 1e-9)

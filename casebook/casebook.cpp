@@ -354,8 +354,9 @@ bool Casebook::mergeReps(Id first, Id second) {
         merged.last = b->second.last;
     for (const auto& [id, p] : b->second.positions)
         merged.positions.emplace(id, p);
-    return perform(tr("merge reps %1 and %2").arg(a->second.number).arg(b->second.number),
-                   numbered(merged.take, {RepEdit{first, a->second, merged}, RepEdit{second, b->second, std::nullopt}}));
+    return perform(
+        tr("merge reps %1 and %2").arg(a->second.number).arg(b->second.number),
+        numbered(merged.take, {RepEdit{first, a->second, merged}, RepEdit{second, b->second, std::nullopt}}));
 }
 
 bool Casebook::setRep(const Rep& rep, const QString& what) {

@@ -8,6 +8,8 @@
 
 namespace riflesso {
 
-inline QString q(const std::string& utf8) { return QString::fromStdString(utf8); }
+inline QString q(const std::string& utf8) {
+    return QString::fromStdString(utf8);
+}
 
 } // namespace riflesso

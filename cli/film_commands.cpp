@@ -92,7 +92,8 @@ Status frame(const FilmArguments& a) {
     }
     const auto place = a.out.find("%d");
     if (wanted.size() > 1 && place == std::string::npos)
-        return Error{"several frames need a name with %d in it, where the number goes", a.out, "nothing was written", {}};
+        return Error{
+            "several frames need a name with %d in it, where the number goes", a.out, "nothing was written", {}};
     for (int n : wanted) {
         std::string name = a.out;
         if (place != std::string::npos)

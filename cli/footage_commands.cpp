@@ -3,8 +3,8 @@
 #include "casebook/casebook.h"
 #include "casebook/shipped.h"
 #include "intake/intake.h"
-#include "library/case_json.h"
 #include "library/blueprint_json.h"
+#include "library/case_json.h"
 
 #include <nlohmann/json.hpp>
 
@@ -41,7 +41,8 @@ Result<std::vector<double>> numbers(const std::string& text, std::size_t count, 
         out.push_back(v);
     }
     if (out.size() != count)
-        return Error{option + " needs " + std::to_string(count) + " numbers, not " + std::to_string(out.size()), {}, {}, {}};
+        return Error{
+            option + " needs " + std::to_string(count) + " numbers, not " + std::to_string(out.size()), {}, {}, {}};
     return out;
 }
 
@@ -78,9 +79,10 @@ Status sync(const SyncArguments& a) {
                                     .dump()
                                     .c_str());
         else
-            std::printf("the second film is at %+.4f s (± %.4f) when the first is at 0; the best place is %.1f times as "
-                        "clear as the next\n",
-                        m->offset, m->u, m->quality);
+            std::printf(
+                "the second film is at %+.4f s (± %.4f) when the first is at 0; the best place is %.1f times as "
+                "clear as the next\n",
+                m->offset, m->u, m->quality);
         return Done{};
     }
     std::vector<SharedInstant> instants;
@@ -132,7 +134,8 @@ Status reps(const FilmArguments& a) {
     const auto& times = (*film)->times();
     json list = json::array();
     for (const auto& r : found->spans) {
-        const double t0 = times[static_cast<std::size_t>(r.first.value)], t1 = times[static_cast<std::size_t>(r.last.value)];
+        const double t0 = times[static_cast<std::size_t>(r.first.value)],
+                     t1 = times[static_cast<std::size_t>(r.last.value)];
         list.push_back({{"first", r.first.value},
                         {"last", r.last.value},
                         {"start_s", rounded(t0, 4)},
@@ -181,7 +184,10 @@ Status calibrate(const CalibrateArguments& a) {
         in.points.push_back({{(*v)[0], (*v)[1]}, (*v)[2], (*v)[3]});
     }
     if (in.empty())
-        return Error{"nothing is drawn: give --plumb, --horizon, --length or four times --point, or a file with --in", {}, {}, {}};
+        return Error{"nothing is drawn: give --plumb, --horizon, --length or four times --point, or a file with --in",
+                     {},
+                     {},
+                     {}};
     const auto size = numbers(a.size, 2, "--size");
     if (!size)
         return size.error();
@@ -207,7 +213,8 @@ Status calibrate(const CalibrateArguments& a) {
         if (!v)
             return v.error();
         const auto l = c->length({(*v)[0], (*v)[1]}, {(*v)[2], (*v)[3]}, in.sigma);
-        out["checks"].push_back({{"m", rounded(l.value, 5)}, {"u_m", rounded(l.u, 5)}, {"error_m", rounded(l.value - (*v)[4], 5)}});
+        out["checks"].push_back(
+            {{"m", rounded(l.value, 5)}, {"u_m", rounded(l.u, 5)}, {"error_m", rounded(l.value - (*v)[4], 5)}});
     }
     if (a.json) {
         std::printf("%s\n", out.dump(1).c_str());
@@ -219,7 +226,8 @@ Status calibrate(const CalibrateArguments& a) {
     if (c->reprojection())
         std::printf("the drawn things fit to %.2f px\n", *c->reprojection());
     for (const auto& k : out["checks"])
-        std::printf("check: %.3f m (± %.3f), off by %+.3f m\n", k["m"].get<double>(), k["u_m"].get<double>(), k["error_m"].get<double>());
+        std::printf("check: %.3f m (± %.3f), off by %+.3f m\n", k["m"].get<double>(), k["u_m"].get<double>(),
+                    k["error_m"].get<double>());
     for (const auto& w : c->warnings())
         std::printf("mind: %s\n", w.c_str());
     return Done{};
@@ -297,7 +305,8 @@ Status import(const ImportArguments& a) {
         ++done;
         std::printf("%s: %d frames%s%s\n", films[i].filename().string().c_str(), in->info.frames,
                     in->take.captureRate ? "" : ", capture rate not stated",
-                    in->info.framesLost > 0 ? (", " + std::to_string(in->info.framesLost) + " frames lost").c_str() : "");
+                    in->info.framesLost > 0 ? (", " + std::to_string(in->info.framesLost) + " frames lost").c_str()
+                                            : "");
     }
     (*book)->analysisNow();
     if (failed.empty())

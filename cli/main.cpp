@@ -34,16 +34,19 @@ int main(int argc, char** argv) {
     probe->add_flag("--times", f.times, "with the presentation time of each frame");
     probe->callback([&] { chosen = [&] { return cli::probe(f); }; });
 
-    auto* frame = app.add_subcommand("frame", "Exactly frame N of a film as PNG (0-based, in presentation order); several "
-                                              "as N1,N2,… in any order with %d in the name");
+    auto* frame =
+        app.add_subcommand("frame", "Exactly frame N of a film as PNG (0-based, in presentation order); several "
+                                    "as N1,N2,… in any order with %d in the name");
     frame->add_option("FILM", f.film, "the film")->required();
-    frame->add_option("N", f.frames, "the frame, or several with commas between")->required()->check(CLI::Validator(
-        [](std::string& text) {
-            return text.find_first_not_of("0123456789,") == std::string::npos && !text.empty()
-                       ? std::string()
-                       : std::string("frames are whole numbers with commas between");
-        },
-        "FRAMES"));
+    frame->add_option("N", f.frames, "the frame, or several with commas between")
+        ->required()
+        ->check(CLI::Validator(
+            [](std::string& text) {
+                return text.find_first_not_of("0123456789,") == std::string::npos && !text.empty()
+                           ? std::string()
+                           : std::string("frames are whole numbers with commas between");
+            },
+            "FRAMES"));
     frame->add_option("OUT", f.out, "the PNG to write; %d in it becomes the frame's number")->required();
     frame->callback([&] { chosen = [&] { return cli::frame(f); }; });
 
@@ -61,7 +64,9 @@ int main(int argc, char** argv) {
 
     auto* reps = app.add_subcommand("reps", "Where the reps of a long take may be");
     reps->add_option("FILM", f.film, "the film")->required();
-    reps->add_option("--by", f.by, "what they are found by")->check(CLI::IsMember({"motion", "sound", "cycle"}))->capture_default_str();
+    reps->add_option("--by", f.by, "what they are found by")
+        ->check(CLI::IsMember({"motion", "sound", "cycle"}))
+        ->capture_default_str();
     reps->add_option("--capture-rate", f.captureRate, "Hz; without it the film's tag, or its own times");
     reps->add_flag("--json", f.json, "as JSON");
     reps->callback([&] { chosen = [&] { return cli::reps(f); }; });
@@ -78,7 +83,8 @@ int main(int argc, char** argv) {
     sync->callback([&] { chosen = [&] { return cli::sync(s); }; });
 
     cli::CalibrateArguments k;
-    auto* calibrate = app.add_subcommand("calibrate", "From pixels to the plane: vertical, scale, perspective; with errors");
+    auto* calibrate =
+        app.add_subcommand("calibrate", "From pixels to the plane: vertical, scale, perspective; with errors");
     calibrate->add_option("--in", k.input, "drawn things as JSON");
     calibrate->add_option("--size", k.size, "the picture as WIDTH,HEIGHT")->capture_default_str();
     calibrate->add_option("--plumb", k.plumb, "a vertical line: x1,y1,x2,y2 in px");
@@ -96,55 +102,57 @@ int main(int argc, char** argv) {
     import->add_option("--case", im.caseId, "the case's number (the first one when left out)");
     import->add_option("--today", im.today, "the films' date (2026-11-23)");
     import->add_flag("--refer", im.refer, "leave the films where they are");
-    import->callback([&] { chosen = [&] { return cli::import(im); }; });
+    import->callback([&] { chosen = [&] { return cli::import(im);
+};
+});
 
-    auto* demo = app.add_subcommand("demo", "Make the demo library in a folder (films are made once and kept)");
-    demo->add_option("DIR", c.library, "the folder")->required();
-    demo->add_option("--films", c.films, "where made films are kept between runs");
-    demo->add_option("--today", c.today, "the demo's dates count back from here (2026-11-23)");
-    demo->callback([&] { chosen = [&] { return cli::demo(c); }; });
+auto* demo = app.add_subcommand("demo", "Make the demo library in a folder (films are made once and kept)");
+demo->add_option("DIR", c.library, "the folder")->required();
+demo->add_option("--films", c.films, "where made films are kept between runs");
+demo->add_option("--today", c.today, "the demo's dates count back from here (2026-11-23)");
+demo->callback([&] { chosen = [&] { return cli::demo(c); }; });
 
-    struct CaseCommand {
-        const char* name;
-        const char* help;
-        Status (*run)(const cli::CaseArguments&);
-    };
-    const CaseCommand commands[] = {
-        {"measure", "Every measure of every marked rep, with its uncertainty", cli::measure},
-        {"compare", "The newest session against its targets", cli::compare},
-        {"findings", "Strengths, findings in order, the focus and why", cli::findings},
-        {"plan", "Drills for the focus on the next two weeks", cli::plan},
-        {"report", "The report as PDF and HTML", cli::report},
-        {"tracks", "A take's marks as CSV, out and in; without a take, the list of takes", cli::tracks}};
-    for (const auto& command : commands) {
-        auto* sub = app.add_subcommand(command.name, command.help);
-        sub->add_option("--library", c.library, "the library's folder")->required();
-        sub->add_option("--case", c.caseId, "the case's number (the first one when left out)");
-        sub->add_option("--today", c.today, "plan from this day (2026-11-23)");
-        if (std::string(command.name) == "report")
-            sub->add_option("--out", c.out, "the folder to write report.pdf and report.html to")->required();
-        else if (std::string(command.name) == "tracks") {
-            sub->add_option("--take", c.take, "the take's number");
-            auto* out = sub->add_option("--out", c.out, "write its marks to this file");
-            sub->add_option("--in", c.in, "take the marks of this file over")->excludes(out);
-        } else
-            sub->add_flag("--json", c.json, "as JSON");
-        sub->callback([&, run = command.run] { chosen = [&c, run] { return run(c); }; });
-    }
+struct CaseCommand {
+    const char* name;
+    const char* help;
+    Status (*run)(const cli::CaseArguments&);
+};
+const CaseCommand commands[] = {
+    {"measure", "Every measure of every marked rep, with its uncertainty", cli::measure},
+    {"compare", "The newest session against its targets", cli::compare},
+    {"findings", "Strengths, findings in order, the focus and why", cli::findings},
+    {"plan", "Drills for the focus on the next two weeks", cli::plan},
+    {"report", "The report as PDF and HTML", cli::report},
+    {"tracks", "A take's marks as CSV, out and in; without a take, the list of takes", cli::tracks}};
+for (const auto& command : commands) {
+    auto* sub = app.add_subcommand(command.name, command.help);
+    sub->add_option("--library", c.library, "the library's folder")->required();
+    sub->add_option("--case", c.caseId, "the case's number (the first one when left out)");
+    sub->add_option("--today", c.today, "plan from this day (2026-11-23)");
+    if (std::string(command.name) == "report")
+        sub->add_option("--out", c.out, "the folder to write report.pdf and report.html to")->required();
+    else if (std::string(command.name) == "tracks") {
+        sub->add_option("--take", c.take, "the take's number");
+        auto* out = sub->add_option("--out", c.out, "write its marks to this file");
+        sub->add_option("--in", c.in, "take the marks of this file over")->excludes(out);
+    } else
+        sub->add_flag("--json", c.json, "as JSON");
+    sub->callback([&, run = command.run] { chosen = [&c, run] { return run(c); }; });
+}
 
-    try {
-        app.parse(argc, argv);
-    } catch (const CLI::ParseError& e) {
-        return app.exit(e) == 0 ? 0 : 2;
-    }
-    const Status status = chosen();
-    if (!status) {
-        std::fprintf(stderr, "riflesso-cli: %s\n", status.error().text().c_str());
-        return 1;
-    }
-    if (std::fflush(stdout) != 0 || std::ferror(stdout)) {
-        std::fprintf(stderr, "riflesso-cli: standard output: the result could not be written; is the disk full?\n");
-        return 1;
-    }
-    return 0;
+try {
+    app.parse(argc, argv);
+} catch (const CLI::ParseError& e) {
+    return app.exit(e) == 0 ? 0 : 2;
+}
+const Status status = chosen();
+if (!status) {
+    std::fprintf(stderr, "riflesso-cli: %s\n", status.error().text().c_str());
+    return 1;
+}
+if (std::fflush(stdout) != 0 || std::ferror(stdout)) {
+    std::fprintf(stderr, "riflesso-cli: standard output: the result could not be written; is the disk full?\n");
+    return 1;
+}
+return 0;
 }

@@ -75,7 +75,8 @@ public:
             while ((r = av_read_frame(m_format.get(), packet.get())) >= 0 && packet->stream_index != m_stream)
                 av_packet_unref(packet.get());
             if (r < 0)
-                return Error{"the camera gives no more pictures", name(), "what was recorded so far is kept", "is it still plugged in?"};
+                return Error{"the camera gives no more pictures", name(), "what was recorded so far is kept",
+                             "is it still plugged in?"};
             avcodec_send_packet(m_codec.get(), packet.get());
             av_packet_unref(packet.get());
         }

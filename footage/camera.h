@@ -61,7 +61,7 @@ public:
     [[nodiscard]] std::shared_ptr<const Picture> newest() const;
     /// The picture of \p seconds ago. Null while the camera has not run for so long. The reach is what memory allows.
     [[nodiscard]] std::shared_ptr<const Picture> ago(double seconds) const;
-    [[nodiscard]] double reach() const; ///< s
+    [[nodiscard]] double reach() const;   ///< s
     [[nodiscard]] double running() const; ///< s since the first picture
 
     /// Records from now on. Errors come from stopRecording().

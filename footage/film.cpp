@@ -99,8 +99,10 @@ struct Film::Impl {
         // the way throws pictures away.
         codec->has_b_frames = std::max(codec->has_b_frames, std::min(16, index.reorder));
         if (const int r = avcodec_open2(codec.get(), codec->codec, nullptr); r < 0)
-            return Error{"its decoder does not start (" + av::text(r) + ")", path.filename().string(),
-                         "nothing was changed", {}};
+            return Error{"its decoder does not start (" + av::text(r) + ")",
+                         path.filename().string(),
+                         "nothing was changed",
+                         {}};
         return std::nullopt;
     }
 
@@ -142,9 +144,9 @@ struct Film::Impl {
         // Time bases of 1/600 and the like round each step by up to one tick; that is no variable rate.
         const double tick = av_q2d(stream.time_base);
         info.variableRate = times.size() > 2 && longest - shortest > 2.5 * tick && longest > 1.05 * shortest;
-        const double lastStep = index.lastStep > 0.0          ? index.lastStep / perCoded()
+        const double lastStep = index.lastStep > 0.0        ? index.lastStep / perCoded()
                                 : info.fileRate.value > 0.0 ? 1.0 / info.fileRate.value
-                                                              : 0.0;
+                                                            : 0.0;
         info.duration = times.back() + lastStep;
         info.framesLost = index.lost;
         info.timesMended = index.mended;
@@ -163,10 +165,10 @@ struct Film::Impl {
         return source->seek(keyPacket);
     }
 
-    // The next picture out of the decoder and its coded frame; null at the end. Packets of frames before `keepFrom` that
-    // no other frame refers to are passed over.
-    // With `until` ≥ 0 no packet goes in after that frame's own: the decoder is emptied instead, which saves the packets
-    // that it would otherwise hold back, and must be restarted afterwards.
+    // The next picture out of the decoder and its coded frame; null at the end. Packets of frames before `keepFrom`
+    // that no other frame refers to are passed over. With `until` ≥ 0 no packet goes in after that frame's own: the
+    // decoder is emptied instead, which saves the packets that it would otherwise hold back, and must be restarted
+    // afterwards.
     av::Frame next(int keepFrom, int until, int& coded) {
         av::Packet packet(av_packet_alloc());
         av::Frame frame(av_frame_alloc());

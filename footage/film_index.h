@@ -34,11 +34,11 @@ struct FilmIndex {
     std::vector<std::int32_t> packetOf; ///< by frame
     std::vector<double> times;          ///< by frame, s from the first, strictly increasing
     PacketIdentity identity = PacketIdentity::time;
-    std::int32_t reorder = 0;   ///< packets that the decoder must hold back
-    std::int32_t lost = 0;      ///< frames announced but not there
-    std::int32_t mended = 0;    ///< times that were missing, repeated or ran backwards and were put in order
+    std::int32_t reorder = 0;    ///< packets that the decoder must hold back
+    std::int32_t lost = 0;       ///< frames announced but not there
+    std::int32_t mended = 0;     ///< times that were missing, repeated or ran backwards and were put in order
     std::int32_t interlaced = 0; ///< 0 no, 1 top field first, 2 bottom field first
-    double lastStep = 0.0;      ///< the last frame's own duration, s; 0 unknown
+    double lastStep = 0.0;       ///< the last frame's own duration, s; 0 unknown
 
     [[nodiscard]] int frames() const { return static_cast<int>(times.size()); }
     /// The key packet from which a frame is reached: the last one shown no later than it.

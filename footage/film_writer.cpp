@@ -189,7 +189,8 @@ Status FilmWriter::addSound(const std::vector<float>& samples) {
         av_channel_layout_copy(&f->ch_layout, &w.voice->ch_layout);
         const bool room = av_frame_get_buffer(f, 0) >= 0;
         if (room)
-            std::copy_n(w.waiting.begin() + static_cast<std::ptrdiff_t>(used), size, reinterpret_cast<float*>(f->data[0]));
+            std::copy_n(w.waiting.begin() + static_cast<std::ptrdiff_t>(used), size,
+                        reinterpret_cast<float*>(f->data[0]));
         f->pts = w.voiceNext;
         w.voiceNext += f->nb_samples;
         const bool sent = room && avcodec_send_frame(w.voice, f) >= 0;
@@ -207,8 +208,8 @@ Status FilmWriter::finish() {
     auto& w = *m_impl;
     if (w.voice) {
         if (!w.waiting.empty()) // the last frame is filled up with silence
-            if (auto s = addSound(std::vector<float>(static_cast<std::size_t>(w.voice->frame_size) - w.waiting.size() %
-                                                     static_cast<std::size_t>(w.voice->frame_size)));
+            if (auto s = addSound(std::vector<float>(static_cast<std::size_t>(w.voice->frame_size) -
+                                                     w.waiting.size() % static_cast<std::size_t>(w.voice->frame_size)));
                 !s)
                 return s;
         avcodec_send_frame(w.voice, nullptr);

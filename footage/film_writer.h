@@ -21,8 +21,8 @@ struct FilmWriterOptions {
     int quality = 22; ///< x264's constant rate factor; smaller is better and larger
     int keyFrameEvery = 30;
     int bFrames = 2;
-    bool evenBFrames = false; ///< always as many between two others, as cameras do
-    double soundRate = 0.0; ///< Hz of the sound given to addSound(); 0 = a silent film
+    bool evenBFrames = false;            ///< always as many between two others, as cameras do
+    double soundRate = 0.0;              ///< Hz of the sound given to addSound(); 0 = a silent film
     std::optional<Hertz> captureRateTag; ///< written as the tag that telephones use for slow motion
 };
 

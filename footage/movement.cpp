@@ -51,7 +51,8 @@ Result<std::vector<double>> motionEnergy(const std::filesystem::path& path, cons
                 ++counts[static_cast<std::size_t>(std::abs(now[i] - before[i]))];
             // Half of all pixels are background at least: their median change is noise.
             int seen = 0, middle = 0;
-            while (middle < 255 && (seen += counts[static_cast<std::size_t>(middle)]) < static_cast<int>(now.size() / 2))
+            while (middle < 255 &&
+                   (seen += counts[static_cast<std::size_t>(middle)]) < static_cast<int>(now.size() / 2))
                 ++middle;
             noise = 0.95 * noise + 0.05 * std::max(1.0, 3.0 * middle);
             for (int d = static_cast<int>(noise) + 1; d < 256; ++d)
@@ -87,8 +88,8 @@ Result<std::vector<double>> motionEnergy(const std::filesystem::path& path, cons
             energy[static_cast<std::size_t>(k)] =
                 last < 0 ? energy[static_cast<std::size_t>(i)]
                          : energy[static_cast<std::size_t>(last)] +
-                               (energy[static_cast<std::size_t>(i)] - energy[static_cast<std::size_t>(last)]) * (k - last) /
-                                   (i - last);
+                               (energy[static_cast<std::size_t>(i)] - energy[static_cast<std::size_t>(last)]) *
+                                   (k - last) / (i - last);
         last = i;
     }
     for (int k = last + 1; k < n; ++k)
@@ -148,8 +149,8 @@ Result<CameraPath> cameraPathOf(const std::filesystem::path& path, const std::fi
         // Who agrees is decided with the stiffest model, shift, turn and size: a full homography bends itself around
         // whatever moves. It is taken only when those who agree lie all over the picture and fit it clearly better.
         const cv::Mat stiff = cv::estimateAffinePartial2D(a, b, agree, cv::RANSAC, 1.5, 2000, 0.999);
-        if (stiff.empty() ||
-            std::count(agree.begin(), agree.end(), 1) < static_cast<std::ptrdiff_t>(std::max<std::size_t>(10, a.size() * 2 / 5)))
+        if (stiff.empty() || std::count(agree.begin(), agree.end(), 1) <
+                                 static_cast<std::ptrdiff_t>(std::max<std::size_t>(10, a.size() * 2 / 5)))
             return std::nullopt;
         Eigen::Matrix3d e = Eigen::Matrix3d::Identity();
         for (int i = 0; i < 6; ++i)

@@ -21,8 +21,9 @@ Result<std::vector<double>> motionEnergy(const std::filesystem::path& film, cons
 
 /// The camera's own movement, from the background: a map for each frame into the first one's picture. Corners are
 /// followed from frame to frame (Shi & Tomasi 1994; Lucas-Kanade in pyramids) and the homography that most of them obey
-/// is taken (RANSAC on shift, turn and size first), so that an athlete in front does not count; drift is taken out by looking back to the first frame
-/// while it is in the picture. Errors: unreadable; cancelled; too little background to hold on to.
+/// is taken (RANSAC on shift, turn and size first), so that an athlete in front does not count; drift is taken out by
+/// looking back to the first frame while it is in the picture. Errors: unreadable; cancelled; too little background to
+/// hold on to.
 Result<CameraPath> cameraPathOf(const std::filesystem::path& film, const std::filesystem::path& indexFolder,
                                 const Progress& goOn = {});
 

@@ -57,8 +57,8 @@ std::vector<fs::path> picturesIn(const fs::path& folder) {
     for (fs::directory_iterator it(folder, ec), end; !ec && it != end; it.increment(ec)) {
         std::string ending = it->path().extension().string();
         std::transform(ending.begin(), ending.end(), ending.begin(), [](unsigned char c) { return std::tolower(c); });
-        if (it->is_regular_file(ec) && std::find(std::begin(kPictureEndings), std::end(kPictureEndings), ending) !=
-                                           std::end(kPictureEndings))
+        if (it->is_regular_file(ec) &&
+            std::find(std::begin(kPictureEndings), std::end(kPictureEndings), ending) != std::end(kPictureEndings))
             byEnding[ending].push_back(it->path());
     }
     std::vector<fs::path> most;
@@ -203,9 +203,11 @@ Result<std::unique_ptr<PacketSource>> PacketSource::open(const fs::path& path, c
     const bool plain = name.find("mp4") != std::string::npos || name.find("matroska") != std::string::npos;
     const auto complete = [](const AVStream* s) {
         const auto* p = s->codecpar;
-        return p->codec_type != AVMEDIA_TYPE_VIDEO || (p->codec_id != AV_CODEC_ID_NONE && p->width > 0 && p->height > 0);
+        return p->codec_type != AVMEDIA_TYPE_VIDEO ||
+               (p->codec_id != AV_CODEC_ID_NONE && p->width > 0 && p->height > 0);
     };
-    source->m_headersSay = plain && raw->nb_streams > 0 && std::all_of(raw->streams, raw->streams + raw->nb_streams, complete);
+    source->m_headersSay =
+        plain && raw->nb_streams > 0 && std::all_of(raw->streams, raw->streams + raw->nb_streams, complete);
     if (source->m_headersSay)
         raw->flags |= AVFMT_FLAG_NOPARSE | AVFMT_FLAG_NOFILLIN;
     else if (avformat_find_stream_info(raw, nullptr) < 0)
@@ -309,7 +311,8 @@ Result<FilmIndex> PacketSource::makeIndex() {
             ++m_broken; // cut off in the middle
         } else {
             const bool hidden = (p.flags & AV_PKT_FLAG_DISCARD) != 0;
-            index.packets.push_back({p.pts, p.dts, p.pos, -1, static_cast<std::uint8_t>((p.flags & AV_PKT_FLAG_KEY) != 0),
+            index.packets.push_back({p.pts, p.dts, p.pos, -1,
+                                     static_cast<std::uint8_t>((p.flags & AV_PKT_FLAG_KEY) != 0),
                                      static_cast<std::uint8_t>(hidden)});
             if (camcorder && pairs.isSecond(p))
                 seconds.push_back(number);
@@ -400,7 +403,8 @@ Result<FilmIndex> PacketSource::makeIndex() {
             p.frame = -1;
         for (std::size_t i = 0; i < order.size(); ++i) {
             index.packets[static_cast<std::size_t>(order[i])].frame = static_cast<std::int32_t>(i);
-            index.reorder = std::max(index.reorder, std::min(kLargestReorder / 2, order[i] - static_cast<std::int32_t>(i)));
+            index.reorder =
+                std::max(index.reorder, std::min(kLargestReorder / 2, order[i] - static_cast<std::int32_t>(i)));
         }
         takeStamps();
         if (ordered) // valid and distinct, only not on the pictures they belong to

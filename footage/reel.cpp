@@ -169,7 +169,8 @@ void Reel::work() {
             if (p.to >= p.from) {
                 m_busy = true;
                 lock.unlock();
-                const bool whole = m_film->fill(FrameIndex(p.from), FrameIndex(p.to), [this] { return !interrupted(); });
+                const bool whole =
+                    m_film->fill(FrameIndex(p.from), FrameIndex(p.to), [this] { return !interrupted(); });
                 lock.lock();
                 m_busy = false;
                 // Damaged or squeezed-out frames are not tried again until the hand moves on.

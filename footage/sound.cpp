@@ -19,7 +19,9 @@ struct FreeResampler {
 
 Result<Sound> soundOf(const std::filesystem::path& film, double rate, const std::function<bool(double)>& goOn) {
     av_log_set_level(AV_LOG_QUIET);
-    const auto fail = [&](std::string what) { return Error{std::move(what), film.filename().string(), "nothing was changed", {}}; };
+    const auto fail = [&](std::string what) {
+        return Error{std::move(what), film.filename().string(), "nothing was changed", {}};
+    };
     AVFormatContext* raw = nullptr;
     if (avformat_open_input(&raw, film.c_str(), nullptr, nullptr) < 0)
         return fail("this is not a film that can be read");
@@ -68,8 +70,8 @@ Result<Sound> soundOf(const std::filesystem::path& film, double rate, const std:
             const auto before = out.samples.size();
             out.samples.resize(before + static_cast<std::size_t>(std::max(0, room)));
             auto* to = reinterpret_cast<std::uint8_t*>(out.samples.data() + before);
-            const int n = swr_convert(resampler.get(), &to, room, const_cast<const std::uint8_t**>(frame->extended_data),
-                                      frame->nb_samples);
+            const int n = swr_convert(resampler.get(), &to, room,
+                                      const_cast<const std::uint8_t**>(frame->extended_data), frame->nb_samples);
             out.samples.resize(before + static_cast<std::size_t>(std::max(0, n)));
             av_frame_unref(frame.get());
         }

@@ -10,8 +10,8 @@ namespace riflesso {
 namespace {
 
 namespace fs = std::filesystem;
-constexpr const char* kFilmEndings[] = {".mp4", ".mov", ".m4v", ".mkv", ".webm", ".avi", ".mts", ".m2ts", ".ts",
-                                        ".mpg", ".mpeg", ".vob", ".3gp", ".wmv", ".mxf", ".ogv", ".h264", ".hevc"};
+constexpr const char* kFilmEndings[] = {".mp4", ".mov",  ".m4v", ".mkv", ".webm", ".avi", ".mts", ".m2ts", ".ts",
+                                        ".mpg", ".mpeg", ".vob", ".3gp", ".wmv",  ".mxf", ".ogv", ".h264", ".hevc"};
 constexpr const char* kPictureEndings[] = {".png", ".jpg", ".jpeg", ".bmp", ".tif", ".tiff", ".webp"};
 
 std::string endingOf(const fs::path& p) {
@@ -74,8 +74,10 @@ Result<Intake> takeIn(const Library& library, const fs::path& film, const Intake
     if (!sum)
         return sum.error();
     if (const auto there = options.inCase.find(*sum); there != options.inCase.end())
-        return Error{"the same film is in this case already, as “" + there->second + "”", film.filename().string(),
-                     "nothing was changed", {}};
+        return Error{"the same film is in this case already, as “" + there->second + "”",
+                     film.filename().string(),
+                     "nothing was changed",
+                     {}};
     Film::Options o;
     o.indexFolder = library.indexFolder();
     o.cacheBytes = 1 << 20;
@@ -87,7 +89,8 @@ Result<Intake> takeIn(const Library& library, const fs::path& film, const Intake
     Intake in;
     in.info = (*opened)->info();
     in.take.title = fs::path(film).filename().empty() ? film.parent_path().filename().string()
-                                                      : fs::is_directory(film) ? film.filename().string() : film.stem().string();
+                    : fs::is_directory(film)          ? film.filename().string()
+                                                      : film.stem().string();
     in.take.handedness = options.handedness;
     in.take.day = options.today;
     in.take.checksum = *sum;

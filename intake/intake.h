@@ -47,7 +47,7 @@ inline constexpr std::array<std::string_view, 3> kRepsByNames = {"motion", "soun
 
 struct RepProposals {
     std::vector<RepSpan> spans;
-    std::vector<double> energy; ///< by frame; empty when looked for by sound
+    std::vector<double> energy;  ///< by frame; empty when looked for by sound
     std::vector<double> strikes; ///< s of file time; only by sound
 };
 /// \p slow: file time / real time (4 for 120 Hz played at 30). Errors: unreadable, no sound, cancelled. Finding nothing
@@ -57,7 +57,7 @@ Result<RepProposals> findReps(const std::filesystem::path& film, const std::file
 
 /// By which offset in s of real time b follows a, from their sound. \p slowA, \p slowB as above: slow motion stretches
 /// the sound with the picture.
-Result<SoundMatch> matchFilms(const std::filesystem::path& a, double slowA, const std::filesystem::path& b, double slowB,
-                              const std::function<bool(double)>& goOn = {});
+Result<SoundMatch> matchFilms(const std::filesystem::path& a, double slowA, const std::filesystem::path& b,
+                              double slowB, const std::function<bool(double)>& goOn = {});
 
 } // namespace riflesso

@@ -4,8 +4,8 @@
 
 #include "core/measure/evaluate.h"
 #include "core/motion/calibration.h"
-#include "core/motion/sync.h"
 #include "core/motion/mark.h"
+#include "core/motion/sync.h"
 #include "core/programme/calendar.h"
 #include "core/technique/blueprint.h"
 
@@ -77,13 +77,13 @@ struct Take {
     Stage stage = Stage::shadow;
     std::optional<double> captureRate; ///< Hz; unset until someone states it
     int width = 0, height = 0;
-    std::string checksum;       ///< SHA-256 of the film, hexadecimal; empty for takes of format 1
-    std::string captureFrom;    ///< where the capture rate is known from: a tag's name, "stopwatch", "fall", "stated"
+    std::string checksum;    ///< SHA-256 of the film, hexadecimal; empty for takes of format 1
+    std::string captureFrom; ///< where the capture rate is known from: a tag's name, "stopwatch", "fall", "stated"
     CalibrationInput calibration;
     PictureSettings picture;
-    bool steady = false;        ///< marks are carried to the reference frame by `camera`
-    CameraPath camera;          ///< of a moving camera, one map a frame; empty = not looked for
-    std::vector<double> times;  ///< presentation times, s
+    bool steady = false;       ///< marks are carried to the reference frame by `camera`
+    CameraPath camera;         ///< of a moving camera, one map a frame; empty = not looked for
+    std::vector<double> times; ///< presentation times, s
     friend bool operator==(const Take&, const Take&) = default;
 };
 
@@ -104,7 +104,7 @@ struct Rep {
 /// Two takes of the same movement on one clock.
 struct Link {
     Id id = 0;
-    Id a = 0, b = 0; ///< takes
+    Id a = 0, b = 0;                                       ///< takes
     std::vector<std::pair<FrameIndex, FrameIndex>> shared; ///< the same instants in a and b
     std::optional<SoundMatch> sound;                       ///< or by their sound; offset in s of real time
     friend bool operator==(const Link& x, const Link& y) {

@@ -269,7 +269,8 @@ std::string toJson(const Link& l) {
         shared.push_back({a.value, b.value});
     json j = {{"a", l.a}, {"b", l.b}, {"shared_frames", shared}};
     if (l.sound)
-        j["sound"] = {{"offset_s", l.sound->offset}, {"u_s", l.sound->u}, {"quality", l.sound->quality}, {"peak", l.sound->peak}};
+        j["sound"] = {
+            {"offset_s", l.sound->offset}, {"u_s", l.sound->u}, {"quality", l.sound->quality}, {"peak", l.sound->peak}};
     return j.dump();
 }
 

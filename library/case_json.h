@@ -14,7 +14,8 @@ std::string toJson(const Take& take); ///< without its frame times, which are ke
 std::string toJson(const Rep& rep);
 std::string toJson(const Block& block);
 std::string toJson(const Link& link);
-/// Drawn lines, known lengths and points as they stand in a take; also a file format of its own (`riflesso-cli calibrate`).
+/// Drawn lines, known lengths and points as they stand in a take; also a file format of its own (`riflesso-cli
+/// calibrate`).
 std::string toJson(const CalibrationInput& calibration);
 
 /// Errors name the field. Ids are not in the body; callers set them.

@@ -584,7 +584,8 @@ Result<std::string> Library::bringIn(const fs::path& film, const FileProgress& p
     return name.string();
 }
 
-std::optional<fs::path> Library::findMoved(const Take& take, const fs::path& under, const FileProgress& progress) const {
+std::optional<fs::path> Library::findMoved(const Take& take, const fs::path& under,
+                                           const FileProgress& progress) const {
     if (take.checksum.empty())
         return std::nullopt;
     // Files of the same name first: the disk is read through only when names do not help.

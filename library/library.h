@@ -28,7 +28,8 @@ struct CaseSummary {
 /// Told the share done; false cancels.
 using FileProgress = std::function<bool(double)>;
 
-/// SHA-256 of a film, or of all files of a folder of pictures in the order of their names. Errors: unreadable; cancelled.
+/// SHA-256 of a film, or of all files of a folder of pictures in the order of their names. Errors: unreadable;
+/// cancelled.
 Result<std::string> checksumOf(const std::filesystem::path& film, const FileProgress& progress = {});
 
 class Library {

@@ -30,13 +30,16 @@ public:
             const double now = std::chrono::duration<double>(std::chrono::steady_clock::now() - m_began).count();
             m_frame = std::max(m_frame, static_cast<int>(now * m_options.rate.value));
             t = m_frame / m_options.rate.value;
-            std::this_thread::sleep_until(m_began + std::chrono::duration_cast<std::chrono::nanoseconds>(std::chrono::duration<double>(t)));
+            std::this_thread::sleep_until(
+                m_began + std::chrono::duration_cast<std::chrono::nanoseconds>(std::chrono::duration<double>(t)));
         }
         if (m_options.stopsAfter > 0.0 && t >= m_options.stopsAfter)
-            return Error{"the camera gives no more pictures", name(), "what was recorded so far is kept", "is it still plugged in?"};
+            return Error{"the camera gives no more pictures", name(), "what was recorded so far is kept",
+                         "is it still plugged in?"};
         ++m_frame;
         const auto body = [this](double at) { return m_take.bodyAt(std::fmod(at, m_take.duration())); };
-        return LivePicture{t, std::make_shared<const Picture>(m_renderer->frame(t, body, static_cast<unsigned>(m_frame)))};
+        return LivePicture{t,
+                           std::make_shared<const Picture>(m_renderer->frame(t, body, static_cast<unsigned>(m_frame)))};
     }
     void stop() override { m_renderer.reset(); }
 

@@ -128,7 +128,8 @@ double bend(const std::vector<Vector2d>& p) {
 
 Result<Matrix3d> homographyOf(const std::vector<KnownPoint>& points) {
     if (points.size() < 4)
-        return Error{"a plane needs at least four known points", {}, {}, "draw " + std::to_string(4 - points.size()) + " more"};
+        return Error{
+            "a plane needs at least four known points", {}, {}, "draw " + std::to_string(4 - points.size()) + " more"};
     std::vector<Vector2d> picture, world;
     for (const auto& p : points) {
         picture.push_back(p.at.vector());
@@ -305,7 +306,8 @@ Result<Calibration> Calibration::make(const CalibrationInput& in, int width, int
                     c.m_variations.push_back(v);
                 }
             }
-        // Seen squarely, small circles stay circles; foreshortening makes them ellipses. Weak perspective: ratio = cos ψ.
+        // Seen squarely, small circles stay circles; foreshortening makes them ellipses. Weak perspective: ratio = cos
+        // ψ.
         const double d = m.radius * 0.02;
         Eigen::Matrix2d j;
         j.col(0) = (map(m, m.centre + Vector2d(d, 0)) - map(m, m.centre - Vector2d(d, 0))) / (2 * d);
@@ -328,7 +330,8 @@ Result<Calibration> Calibration::make(const CalibrationInput& in, int width, int
             double off = in.plumb ? std::atan2(up.x(), -up.y()) : std::atan2(up.y(), up.x());
             off = std::remainder(off, std::numbers::pi) / kDegree;
             if (std::abs(off) > 1.0 + 2.0 * c.m_tiltError.value)
-                c.m_warnings.push_back("the drawn vertical and the known points differ by " + number(std::abs(off), 1) + "°");
+                c.m_warnings.push_back("the drawn vertical and the known points differ by " + number(std::abs(off), 1) +
+                                       "°");
         }
     } else {
         double weight = 0.0, scale = 0.0;
@@ -351,7 +354,8 @@ Result<Calibration> Calibration::make(const CalibrationInput& in, int width, int
             const double apart = 100.0 * (*high / *low - 1.0);
             // What the lengths disagree by is an error of the scale too.
             relative = std::max(relative, (*high / *low - 1.0) / 2.0);
-            c.m_reprojection = apart / 100.0 * (in.lengths.front().line.b.vector() - in.lengths.front().line.a.vector()).norm();
+            c.m_reprojection =
+                apart / 100.0 * (in.lengths.front().line.b.vector() - in.lengths.front().line.a.vector()).norm();
             if (apart > 100.0 * 3.0 * relative || apart > 3.0)
                 c.m_warnings.push_back("the known lengths disagree by " + number(apart, 1) +
                                        " %: the camera is not square to the plane, or one of them is not in it");
@@ -381,7 +385,8 @@ Result<Calibration> Calibration::make(const CalibrationInput& in, int width, int
         // The way across the picture at this scale, where it is known.
         double travel = std::abs(in.depth);
         if (c.m_metric)
-            travel = std::max(travel, (c.upright({double(width), height / 2.0}) - c.upright({0.0, height / 2.0})).norm());
+            travel =
+                std::max(travel, (c.upright({double(width), height / 2.0}) - c.upright({0.0, height / 2.0})).norm());
         const PlaneError e = leavingThePlane(in.depth, *in.cameraDistance, travel);
         c.m_warnings.push_back("the movement leaves the plane by " + number(std::abs(in.depth), 2) +
                                " m: lengths are wrong by up to " + number(e.perCent, 1) + " %, leans by up to " +

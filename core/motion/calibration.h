@@ -38,11 +38,12 @@ struct CalibrationInput {
     std::optional<DrawnLine> plumb;   ///< vertical in the world
     std::optional<DrawnLine> horizon; ///< level in the world
     std::vector<KnownLength> lengths;
-    std::vector<KnownPoint> points;           ///< none, or four and more
-    std::vector<std::vector<Pixel>> straight; ///< points along edges that are straight in the world, three and more each
-    double sigma = 1.5;                       ///< standard error of x and of y of each drawn point, px
-    std::optional<double> cameraDistance;     ///< m, camera to the plane of the movement
-    double depth = 0.0;                       ///< m, by which the movement leaves the plane on its way
+    std::vector<KnownPoint> points; ///< none, or four and more
+    std::vector<std::vector<Pixel>>
+        straight;                         ///< points along edges that are straight in the world, three and more each
+    double sigma = 1.5;                   ///< standard error of x and of y of each drawn point, px
+    std::optional<double> cameraDistance; ///< m, camera to the plane of the movement
+    double depth = 0.0;                   ///< m, by which the movement leaves the plane on its way
     [[nodiscard]] bool empty() const {
         return !plumb && !horizon && lengths.empty() && points.empty() && straight.empty();
     }
@@ -82,7 +83,8 @@ CameraMotion motionOf(const CameraPath& path, int width, int height);
 /// Picture to plane. Immutable; a plain value.
 class Calibration {
 public:
-    /// Errors in words: too few points, points on one line, a length of nothing. \p width, \p height of the picture, px.
+    /// Errors in words: too few points, points on one line, a length of nothing. \p width, \p height of the picture,
+    /// px.
     static Result<Calibration> make(const CalibrationInput& input, int width, int height);
 
     /// Upright coordinates: x right, y DOWN as in the picture, plumb lines upright; m when metric(), else px.

@@ -144,7 +144,8 @@ TrackSet steadied(const TrackSet& tracks, const CameraPath& path) {
         for (auto& [frame, mark] : track) {
             if (frame.value < 0 || frame.value >= static_cast<int>(path.size()))
                 continue;
-            const Eigen::Vector3d v = path[static_cast<std::size_t>(frame.value)] * Eigen::Vector3d(mark.at.x, mark.at.y, 1.0);
+            const Eigen::Vector3d v =
+                path[static_cast<std::size_t>(frame.value)] * Eigen::Vector3d(mark.at.x, mark.at.y, 1.0);
             if (std::abs(v.z()) < 1e-9)
                 continue;
             const Pixel before = mark.at;

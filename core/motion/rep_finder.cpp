@@ -56,8 +56,8 @@ Parting part(std::vector<double> v) {
 
 FrameIndex frameAt(std::span<const double> times, double t) {
     const auto it = std::lower_bound(times.begin(), times.end(), t);
-    return FrameIndex(static_cast<int>(std::min<std::ptrdiff_t>(it - times.begin(),
-                                                                static_cast<std::ptrdiff_t>(times.size()) - 1)));
+    return FrameIndex(
+        static_cast<int>(std::min<std::ptrdiff_t>(it - times.begin(), static_cast<std::ptrdiff_t>(times.size()) - 1)));
 }
 
 } // namespace
@@ -107,7 +107,8 @@ std::vector<RepSpan> repsFromMotion(std::span<const double> energy, std::span<co
         double peak = p.at;
         for (std::size_t k = a; k <= b; ++k)
             peak = std::max(peak, logs[k]);
-        const FrameIndex first = frameAt(times.first(n), times[a] - o.air), last = frameAt(times.first(n), times[b] + o.air);
+        const FrameIndex first = frameAt(times.first(n), times[a] - o.air),
+                         last = frameAt(times.first(n), times[b] + o.air);
         out.push_back({first, last, std::clamp((peak - p.at) / std::max(1e-9, -p.at), 0.0, 1.0)});
         if (out.size() > 1 && out[out.size() - 2].last >= first)
             out[out.size() - 2].last = first - 1;
@@ -235,7 +236,8 @@ std::vector<RepSpan> repsFromCycles(std::span<const double> energy, std::span<co
                                               e.begin() + static_cast<std::ptrdiff_t>(cuts[i + 1]));
         if (peak < 0.2 * top) // a cycle of rest is none
             continue;
-        out.push_back({FrameIndex(static_cast<int>(cuts[i])), FrameIndex(static_cast<int>(cuts[i + 1]) - 1), peak / top});
+        out.push_back(
+            {FrameIndex(static_cast<int>(cuts[i])), FrameIndex(static_cast<int>(cuts[i + 1]) - 1), peak / top});
     }
     return out;
 }

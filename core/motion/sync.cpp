@@ -46,7 +46,8 @@ Result<ViewLock> lockViews(std::span<const SharedInstant> in) {
             return Error{"the shared instants are the same one", {}, {}, "take instants that lie apart"};
         lock.rate = sab / saa;
         if (!(lock.rate > 1.0 / 64 && lock.rate < 64.0))
-            return Error{"no camera runs so differently", {}, {}, "do the pairs show the same instants, in the same order?"};
+            return Error{
+                "no camera runs so differently", {}, {}, "do the pairs show the same instants, in the same order?"};
         lock.offset = mb - lock.rate * ma;
         lock.centre = ma;
         lock.uOffset = 1.0 / std::sqrt(w);
@@ -78,8 +79,8 @@ std::vector<double> energies(const Sound& sound, double step) {
     double before = 0.0; // a difference filter: strikes are sharp, hall hum and voices are not
     std::size_t at = 0;
     for (std::size_t i = 0; i < n; ++i) {
-        const auto end = std::min(sound.samples.size(),
-                                  static_cast<std::size_t>(static_cast<double>(i + 1) * step * sound.rate));
+        const auto end =
+            std::min(sound.samples.size(), static_cast<std::size_t>(static_cast<double>(i + 1) * step * sound.rate));
         double energy = 0.0;
         for (; at < end; ++at) {
             const double d = sound.samples[at] - before;
@@ -161,7 +162,9 @@ Result<SoundMatch> matchSounds(const Sound& a, const Sound& b) {
     if (m.quality < kClearMatch || m.peak < 0.08)
         return Error{"the sound tracks do not clearly fit at one place (" +
                          std::to_string(std::lround(100.0 * (m.quality - 1.0))) + " % better than the next)",
-                     {}, "nothing was locked", "show a shared instant in both instead"};
+                     {},
+                     "nothing was locked",
+                     "show a shared instant in both instead"};
     return m;
 }
 

@@ -21,9 +21,9 @@ struct SharedInstant {
 struct ViewLock {
     double offset = 0.0;
     double rate = 1.0;
-    double uOffset = 0.0; ///< standard error at `centre`
-    double uRate = 0.0;   ///< 0 when only one instant is shared: the rates are then taken to be right
-    double centre = 0.0;  ///< the mean shared instant, where offset and rate are not correlated, s of a
+    double uOffset = 0.0;          ///< standard error at `centre`
+    double uRate = 0.0;            ///< 0 when only one instant is shared: the rates are then taken to be right
+    double centre = 0.0;           ///< the mean shared instant, where offset and rate are not correlated, s of a
     std::vector<double> residuals; ///< s, one a shared instant
     double rms = 0.0;              ///< of the residuals, over n − 2; 0 below three instants
 

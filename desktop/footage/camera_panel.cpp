@@ -45,8 +45,9 @@ CameraPanel::CameraPanel(const QString& folder, Makers cameras, QWidget* parent)
     m_delay->setSuffix(tr(" s ago"));
     m_delay->setAccessibleName(tr("Delay of the mirror"));
     auto* back = new QPushButton(tr("Back to the films (Esc)"));
-    m_words = new QLabel(tr("No camera is running. What is filmed stays on this computer. Ask before filming; a minor's "
-                            "guardian too."));
+    m_words =
+        new QLabel(tr("No camera is running. What is filmed stays on this computer. Ask before filming; a minor's "
+                      "guardian too."));
     m_words->setWordWrap(true);
     m_words->setObjectName("quiet");
     m_now = new PictureView;
@@ -108,7 +109,8 @@ void CameraPanel::start() {
             [this] {
                 if (!m_pending) { // pictures that come faster than they are painted are one repaint
                     m_pending = true;
-                    QMetaObject::invokeMethod(this, [this] { repaintPictures(); }, Qt::QueuedConnection);
+                    QMetaObject::invokeMethod(
+                        this, [this] { repaintPictures(); }, Qt::QueuedConnection);
                 }
             },
             Qt::QueuedConnection);
@@ -171,13 +173,13 @@ void CameraPanel::repaintPictures() {
         m_then->setPicture(imageOf(then));
     } else {
         const double left = delay - m_live->running();
-        m_then->setMessage(left > 0 ? tr("%1 s to go until the mirror has something to show").arg(left, 0, 'f', 1)
-                                    : tr("The memory does not reach back so far: at most %1 s")
-                                          .arg(m_live->reach(), 0, 'f', 1));
+        m_then->setMessage(
+            left > 0 ? tr("%1 s to go until the mirror has something to show").arg(left, 0, 'f', 1)
+                     : tr("The memory does not reach back so far: at most %1 s").arg(m_live->reach(), 0, 'f', 1));
     }
-    m_words->setText(m_record->isChecked() ? tr("● Recording. The film becomes a take of this case when it ends.")
-                                           : tr("Running since %1 s. Nothing is being recorded.")
-                                                 .arg(m_live->running(), 0, 'f', 0));
+    m_words->setText(m_record->isChecked()
+                         ? tr("● Recording. The film becomes a take of this case when it ends.")
+                         : tr("Running since %1 s. Nothing is being recorded.").arg(m_live->running(), 0, 'f', 0));
 }
 
 void CameraPanel::keyPressEvent(QKeyEvent* e) {

@@ -41,8 +41,10 @@ FootagePage::FootagePage(Workbench& bench) : m_bench(bench) {
     films->addWidget(makeRight());
     films->setStretchFactor(1, 1);
     films->setChildrenCollapsible(false);
+    films->setSizes({250, 700, 306});
     films->restoreState(QSettings().value("footageSplit").toByteArray());
-    connect(films, &QSplitter::splitterMoved, this, [films] { QSettings().setValue("footageSplit", films->saveState()); });
+    connect(films, &QSplitter::splitterMoved, this,
+            [films] { QSettings().setValue("footageSplit", films->saveState()); });
     m_modes = new QStackedWidget;
     m_modes->addWidget(films);
     auto* all = new QVBoxLayout(this);
@@ -68,29 +70,31 @@ FootagePage::FootagePage(Workbench& bench) : m_bench(bench) {
             showFrame();
         }
     });
-    connect(&bench.frames(), &FrameService::frameReady, this, [this](const QString& film, int frame, const QImage& picture) {
-        const Take* take = m_bench.take();
-        if (take && film == m_bench.filmPath(*take) && frame == m_bench.frame())
-            m_stage->setPicture(picture);
-        for (const auto& b : m_beside)
-            if (const auto it = m_bench.data().takes.find(b.take);
-                it != m_bench.data().takes.end() && film == m_bench.filmPath(it->second) && frame == b.frame)
-                b.view->setPicture(picture);
-        // Thumbnails are frames of the film itself.
-        for (int i = 0; i < m_list->count(); ++i)
-            if (m_list->item(i)->data(Qt::UserRole + 1).toString() == film &&
-                m_list->item(i)->data(Qt::UserRole + 2).toInt() == frame)
-                m_list->item(i)->setIcon(thumbnail(picture));
-    });
-    connect(&bench.frames(), &FrameService::frameFailed, this, [this](const QString& film, int frame, const QString& why) {
-        const Take* take = m_bench.take();
-        if (take && film == m_bench.filmPath(*take) && frame == m_bench.frame())
-            m_stage->setMessage(why);
-        for (const auto& b : m_beside)
-            if (const auto it = m_bench.data().takes.find(b.take);
-                it != m_bench.data().takes.end() && film == m_bench.filmPath(it->second) && frame == b.frame)
-                b.view->setMessage(why);
-    });
+    connect(&bench.frames(), &FrameService::frameReady, this,
+            [this](const QString& film, int frame, const QImage& picture) {
+                const Take* take = m_bench.take();
+                if (take && film == m_bench.filmPath(*take) && frame == m_bench.frame())
+                    m_stage->setPicture(picture);
+                for (const auto& b : m_beside)
+                    if (const auto it = m_bench.data().takes.find(b.take);
+                        it != m_bench.data().takes.end() && film == m_bench.filmPath(it->second) && frame == b.frame)
+                        b.view->setPicture(picture);
+                // Thumbnails are frames of the film itself.
+                for (int i = 0; i < m_list->count(); ++i)
+                    if (m_list->item(i)->data(Qt::UserRole + 1).toString() == film &&
+                        m_list->item(i)->data(Qt::UserRole + 2).toInt() == frame)
+                        m_list->item(i)->setIcon(thumbnail(picture));
+            });
+    connect(&bench.frames(), &FrameService::frameFailed, this,
+            [this](const QString& film, int frame, const QString& why) {
+                const Take* take = m_bench.take();
+                if (take && film == m_bench.filmPath(*take) && frame == m_bench.frame())
+                    m_stage->setMessage(why);
+                for (const auto& b : m_beside)
+                    if (const auto it = m_bench.data().takes.find(b.take);
+                        it != m_bench.data().takes.end() && film == m_bench.filmPath(it->second) && frame == b.frame)
+                        b.view->setMessage(why);
+            });
     // What the film does not say itself is asked for.
     connect(&bench, &Workbench::workspaceWanted, this, [this](Workspace w) {
         if (w == Workspace::footage && m_bench.take() && !m_bench.take()->captureRate)
@@ -113,7 +117,8 @@ FootagePage::~FootagePage() {
 QWidget* FootagePage::makeLeft() {
     auto* add = new QPushButton(tr("Bring in films …"));
     add->setObjectName("bringIn");
-    add->setToolTip(tr("Films are copied into the library. You can also drop files and folders anywhere on the window."));
+    add->setToolTip(
+        tr("Films are copied into the library. You can also drop files and folders anywhere on the window."));
     auto* camera = new QPushButton(tr("Film now …"));
     camera->setObjectName("filmNow");
     camera->setToolTip(tr("A camera on this computer, with a mirror that shows the rep just done."));
@@ -140,8 +145,9 @@ QWidget* FootagePage::makeLeft() {
     box->setMinimumWidth(230);
     box->setLayout(left);
     connect(add, &QPushButton::clicked, this, [this] {
-        bringIn(QFileDialog::getOpenFileNames(this, tr("Bring in films"), {},
-                                              tr("Films (*.mp4 *.mov *.m4v *.mkv *.webm *.avi *.mts *.m2ts *.mpg);;All files (*)")));
+        bringIn(QFileDialog::getOpenFileNames(
+            this, tr("Bring in films"), {},
+            tr("Films (*.mp4 *.mov *.m4v *.mkv *.webm *.avi *.mts *.m2ts *.mpg);;All files (*)")));
     });
     connect(camera, &QPushButton::clicked, this, &FootagePage::openCamera);
     connect(m_list, &QListWidget::currentRowChanged, this, [this](int row) {
@@ -178,9 +184,9 @@ QWidget* FootagePage::makeRight() {
     m_reps = new RepsPanel(m_bench, m_strip);
     m_angles = new AnglesPanel(m_bench);
     m_picture = new PicturePanel(m_bench, m_stage);
-    const std::pair<QString, TakePanel*> all[kPanels] = {{tr("Film"), m_film},      {tr("Time"), m_time},
+    const std::pair<QString, TakePanel*> all[kPanels] = {{tr("Film"), m_film},           {tr("Time"), m_time},
                                                          {tr("Calibrate"), m_calibrate}, {tr("Reps"), m_reps},
-                                                         {tr("Angles"), m_angles},  {tr("Picture"), m_picture}};
+                                                         {tr("Angles"), m_angles},       {tr("Picture"), m_picture}};
     m_tabs = new QButtonGroup(this);
     m_panels = new QStackedWidget;
     auto* tabs = new QGridLayout;
@@ -215,7 +221,7 @@ QWidget* FootagePage::makeRight() {
     right->addLayout(tabs);
     right->addWidget(m_panels, 1);
     auto* box = new QWidget;
-    box->setMinimumWidth(276);
+    box->setMinimumWidth(306);
     box->setMaximumWidth(420);
     box->setLayout(right);
     return box;
@@ -228,7 +234,8 @@ void FootagePage::showPanel(int which) {
     m_stage->setTool(StageTool::none);
 }
 
-// Background work -------------------------------------------------------------------------------------------------------
+// Background work
+// -------------------------------------------------------------------------------------------------------
 
 JobRow* FootagePage::job(const QString& what) {
     auto* row = new JobRow(what);
@@ -258,9 +265,8 @@ void FootagePage::enqueue(const QStringList& films, bool own) {
     for (const QString& film : films) {
         JobRow* row = job(QFileInfo(film).fileName());
         m_waiting.push_back({film, own, row});
-        connect(row, &JobRow::finished, this, [this, row](bool) {
-            std::erase_if(m_waiting, [&](const Waiting& w) { return w.row == row; });
-        });
+        connect(row, &JobRow::finished, this,
+                [this, row](bool) { std::erase_if(m_waiting, [&](const Waiting& w) { return w.row == row; }); });
     }
     startNext();
 }
@@ -286,7 +292,8 @@ void FootagePage::startNext() {
             options.inCase[t.checksum] = t.title;
     // takeIn() touches files only, so it may run beside the interface thread's use of the database.
     Library& library = m_bench.book().library();
-    next.row->start([this, film = next.film, own = next.own, options, &library](const JobProgress& progress) -> std::function<void()> {
+    next.row->start([this, film = next.film, own = next.own, options,
+                     &library](const JobProgress& progress) -> std::function<void()> {
         auto in = takeIn(library, film.toStdString(), options, progress);
         return [this, in = std::move(in), film, own] {
             if (!in) {
@@ -325,7 +332,8 @@ void FootagePage::findReps(int by) {
     JobRow* row = job(tr("Looking for reps"));
     const QString film = m_bench.filmPath(*take);
     const auto index = m_bench.book().library().indexFolder();
-    row->start([this, film, index, by, slow = slowness(*take), id = take->id](const JobProgress& progress) -> std::function<void()> {
+    row->start([this, film, index, by, slow = slowness(*take),
+                id = take->id](const JobProgress& progress) -> std::function<void()> {
         auto found = riflesso::findReps(film.toStdString(), index, static_cast<RepsBy>(by), slow,
                                         [&](double share) { return progress({}, share); });
         return [this, found = std::move(found), id] {
@@ -342,7 +350,8 @@ void FootagePage::findReps(int by) {
                 bool known = false;
                 for (const Rep* r : repsOf(m_bench.data(), id))
                     if (r->first && r->last) {
-                        const int overlap = std::min(r->last->value, s.last.value) - std::max(r->first->value, s.first.value);
+                        const int overlap =
+                            std::min(r->last->value, s.last.value) - std::max(r->first->value, s.first.value);
                         known = known || 2 * overlap > s.last - s.first;
                     }
                 if (!known)
@@ -351,7 +360,8 @@ void FootagePage::findReps(int by) {
             m_strip->setProposals(fresh, found->energy, found->strikes);
             emit said(found->spans.empty() ? tr("Nothing stands out from the rest: place the ends by hand.")
                       : fresh.empty()      ? tr("All that was found is a rep already.")
-                                           : tr("%1 proposed. Look at them, then accept.").arg(counted(static_cast<qsizetype>(fresh.size()), tr("rep"), tr("reps"))));
+                                           : tr("%1 proposed. Look at them, then accept.")
+                                            .arg(counted(static_cast<qsizetype>(fresh.size()), tr("rep"), tr("reps"))));
         };
     });
 }
@@ -365,7 +375,8 @@ void FootagePage::lockBySound() {
     JobRow* row = job(tr("Listening to both films"));
     row->start([this, pa = m_bench.filmPath(*take), pb = m_bench.filmPath(b), sa = slowness(*take), sb = slowness(b),
                 id = take->id, other](const JobProgress& progress) -> std::function<void()> {
-        auto match = matchFilms(pa.toStdString(), sa, pb.toStdString(), sb, [&](double share) { return progress({}, share); });
+        auto match =
+            matchFilms(pa.toStdString(), sa, pb.toStdString(), sb, [&](double share) { return progress({}, share); });
         return [this, match = std::move(match), id, other] {
             if (!match) {
                 emit failed(q(match.error().text()));
@@ -376,7 +387,8 @@ void FootagePage::lockBySound() {
             link.b = other;
             link.sound = *match;
             m_bench.book().addLink(link);
-            emit said(tr("Locked by sound: the best place is %1 times as clear as the next.").arg(match->quality, 0, 'f', 1));
+            emit said(
+                tr("Locked by sound: the best place is %1 times as clear as the next.").arg(match->quality, 0, 'f', 1));
         };
     });
 }
@@ -415,7 +427,8 @@ void FootagePage::searchFilm() {
     JobRow* row = job(tr("Looking for “%1”").arg(q(take->title)));
     const Library& library = m_bench.book().library();
     row->start([this, take = *take, folder, &library](const JobProgress& progress) -> std::function<void()> {
-        const auto found = library.findMoved(take, folder.toStdString(), [&](double share) { return progress({}, share); });
+        const auto found =
+            library.findMoved(take, folder.toStdString(), [&](double share) { return progress({}, share); });
         return [this, found, id = take.id] {
             const auto it = m_bench.data().takes.find(id);
             if (it == m_bench.data().takes.end())
@@ -447,7 +460,8 @@ void FootagePage::openCamera() {
     m_camera->setFocus();
 }
 
-// What is shown ---------------------------------------------------------------------------------------------------------
+// What is shown
+// ---------------------------------------------------------------------------------------------------------
 
 void FootagePage::refreshList() {
     m_filling = true;
@@ -473,8 +487,9 @@ void FootagePage::refreshList() {
             m_list->addItem(head);
         }
         const QString state = !take->captureRate ? tr("capture rate not set") : tr("%1 Hz").arg(*take->captureRate);
-        auto* item = new QListWidgetItem(QString("%1\n%2, %3\n%4").arg(q(take->title), model ? tr("model") : tr("athlete"),
-                                                                      q(enumName(kViewNames, take->view)), state));
+        auto* item = new QListWidgetItem(
+            QString("%1\n%2, %3\n%4")
+                .arg(q(take->title), model ? tr("model") : tr("athlete"), q(enumName(kViewNames, take->view)), state));
         item->setData(Qt::UserRole, QVariant::fromValue<qlonglong>(take->id));
         const auto reps = repsOf(m_bench.data(), take->id);
         int frame = static_cast<int>(take->times.size()) / 2;
@@ -571,7 +586,8 @@ void FootagePage::followLocks() {
 void FootagePage::showBeside() {
     if (m_beside.empty())
         return;
-    const auto locked = m_bench.take() ? m_clocks->at(m_bench.take()->id, FrameIndex(m_bench.frame())) : std::map<Id, LockedFrame>();
+    const auto locked =
+        m_bench.take() ? m_clocks->at(m_bench.take()->id, FrameIndex(m_bench.frame())) : std::map<Id, LockedFrame>();
     for (auto& b : m_beside) {
         const auto it = m_bench.data().takes.find(b.take);
         if (it == m_bench.data().takes.end())
@@ -581,7 +597,10 @@ void FootagePage::showBeside() {
             if (at->second.frame.value != b.frame)
                 m_bench.frames().travel(film, at->second.frame.value, at->second.frame.value > b.frame ? 1 : -1);
             b.frame = at->second.frame.value;
-            b.title->setText(tr("%1 · frame %2 · same instant to ± %3 ms").arg(q(it->second.title)).arg(b.frame + 1).arg(1000 * at->second.sigma, 0, 'f', 1));
+            b.title->setText(tr("%1 · frame %2 · same instant to ± %3 ms")
+                                 .arg(q(it->second.title))
+                                 .arg(b.frame + 1)
+                                 .arg(1000 * at->second.sigma, 0, 'f', 1));
         } else {
             b.title->setText(tr("%1 · frame %2 · not locked").arg(q(it->second.title)).arg(b.frame + 1));
         }
@@ -605,8 +624,9 @@ void FootagePage::stepBeside(int frames) {
 void FootagePage::showFrame() {
     const Take* take = m_bench.take();
     if (!take) {
-        m_stage->setMessage(tr("No film yet.\nDrop films or folders on this window, or press “Bring in films”.\nFilm from the "
-                               "side first, camera level with the hips, the whole lunge in the picture."));
+        m_stage->setMessage(
+            tr("No film yet.\nDrop films or folders on this window, or press “Bring in films”.\nFilm from the "
+               "side first, camera level with the hips, the whole lunge in the picture."));
         return;
     }
     const QImage picture = m_bench.frames().show(m_bench.filmPath(*take), m_bench.frame());
@@ -685,6 +705,5 @@ void FootagePage::keyPressEvent(QKeyEvent* e) {
     }
     QWidget::keyPressEvent(e);
 }
-
 
 } // namespace riflesso

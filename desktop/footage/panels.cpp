@@ -69,7 +69,8 @@ void TakePanel::change(const QString& what, const std::function<void(Take&)>& ed
     m_bench.book().setTake(changed, what);
 }
 
-// The film --------------------------------------------------------------------------------------------------------------
+// The film
+// --------------------------------------------------------------------------------------------------------------
 
 FilmPanel::FilmPanel(Workbench& bench) : TakePanel(bench) {
     m_title = new QLineEdit;
@@ -165,14 +166,15 @@ void FilmPanel::refresh() {
                          .arg(take->height)
                          .arg(take->times.size())
                          .arg(length, 0, 'f', 2)
-                         .arg(!there ? tr("The film is missing: %1").arg(QFileInfo(path).fileName())
-                                     : outside ? tr("Referred to where it lies, outside the library.")
-                                               : tr("Kept in the library.")));
+                         .arg(!there    ? tr("The film is missing: %1").arg(QFileInfo(path).fileName())
+                              : outside ? tr("Referred to where it lies, outside the library.")
+                                        : tr("Kept in the library.")));
     m_search->setVisible(!there && !take->checksum.empty());
     m_filling = false;
 }
 
-// Time ------------------------------------------------------------------------------------------------------------------
+// Time
+// ------------------------------------------------------------------------------------------------------------------
 
 TimePanel::TimePanel(Workbench& bench) : TakePanel(bench) {
     m_rate = new QDoubleSpinBox;
@@ -263,11 +265,12 @@ void TimePanel::check() {
     const Take* take = m_bench.take();
     m_use->setVisible(false);
     const bool fall = m_kind->currentIndex() == 1;
-    m_frames->setText(m_a < 0 || m_b < 0
-                          ? (fall ? tr("Step to the last frame on which the ball is held, then to the first on which it has "
-                                       "landed, and say so.")
-                                  : tr("Step to two frames that show the running watch, say so and read it."))
-                          : tr("frame %1 to frame %2: %3 apart").arg(m_a + 1).arg(m_b + 1).arg(m_b - m_a));
+    m_frames->setText(
+        m_a < 0 || m_b < 0
+            ? (fall ? tr("Step to the last frame on which the ball is held, then to the first on which it has "
+                         "landed, and say so.")
+                    : tr("Step to two frames that show the running watch, say so and read it."))
+            : tr("frame %1 to frame %2: %3 apart").arg(m_a + 1).arg(m_b + 1).arg(m_b - m_a));
     m_answer->clear();
     if (!take || m_a < 0 || m_b <= m_a || !(m_first->value() > 0.0 || !fall))
         return;
@@ -302,7 +305,7 @@ void TimePanel::refresh() {
     }
     m_filling = true;
     m_rate->setValue(take->captureRate.value_or(0.0));
-    m_from->setText(!take->captureRate        ? tr("Nobody has said it yet. Look at the camera's settings, or check it below.")
+    m_from->setText(!take->captureRate ? tr("Nobody has said it yet. Look at the camera's settings, or check it below.")
                     : take->captureFrom.empty() ? QString()
                                                 : tr("Known from: %1.").arg(q(take->captureFrom)));
     const Timebase time = timebaseOf(*take);
@@ -320,7 +323,8 @@ void TimePanel::refresh() {
     check();
 }
 
-// Calibration -----------------------------------------------------------------------------------------------------------
+// Calibration
+// -----------------------------------------------------------------------------------------------------------
 
 CalibratePanel::CalibratePanel(Workbench& bench, StageView* stage) : TakePanel(bench), m_stage(stage) {
     m_length = metres(1.0, 1000.0, tr("Known length"));
@@ -349,24 +353,33 @@ CalibratePanel::CalibratePanel(Workbench& bench, StageView* stage) : TakePanel(b
     };
     auto* grid = new QGridLayout;
     grid->setVerticalSpacing(4);
-    grid->addWidget(tool(StageTool::plumb, tr("Vertical"), tr("Something that hangs or stands upright."), "toolPlumb"), 0, 0);
+    grid->addWidget(tool(StageTool::plumb, tr("Vertical"), tr("Something that hangs or stands upright."), "toolPlumb"),
+                    0, 0);
     grid->addWidget(tool(StageTool::horizon, tr("Level"), tr("The floor line seen from the side."), "toolLevel"), 0, 1);
-    grid->addWidget(tool(StageTool::length, tr("Known length"), tr("In the plane in which the athlete moves."), "toolLength"), 1, 0);
+    grid->addWidget(
+        tool(StageTool::length, tr("Known length"), tr("In the plane in which the athlete moves."), "toolLength"), 1,
+        0);
     grid->addWidget(m_length, 1, 1);
-    grid->addWidget(tool(StageTool::rectangle, tr("Rectangle"), tr("Four corners of known size undo the perspective."), "toolRectangle"), 2, 0);
+    grid->addWidget(tool(StageTool::rectangle, tr("Rectangle"), tr("Four corners of known size undo the perspective."),
+                         "toolRectangle"),
+                    2, 0);
     auto* size = new QHBoxLayout;
     size->setSpacing(3);
     size->addWidget(m_width);
     size->addWidget(m_height);
     grid->addLayout(size, 2, 1);
-    grid->addWidget(tool(StageTool::point, tr("Known point"), tr("More points show how well the plane fits."), "toolPoint"), 3, 0);
+    grid->addWidget(
+        tool(StageTool::point, tr("Known point"), tr("More points show how well the plane fits."), "toolPoint"), 3, 0);
     auto* place = new QHBoxLayout;
     place->setSpacing(3);
     place->addWidget(m_x);
     place->addWidget(m_y);
     grid->addLayout(place, 3, 1);
-    grid->addWidget(tool(StageTool::edge, tr("Straight edge"), tr("For lenses that bend the picture: an edge near the border."), "toolEdge"), 4, 0);
-    grid->addWidget(tool(StageTool::check, tr("Measure"), tr("A second length you know: see the error."), "toolCheck"), 4, 1);
+    grid->addWidget(tool(StageTool::edge, tr("Straight edge"),
+                         tr("For lenses that bend the picture: an edge near the border."), "toolEdge"),
+                    4, 0);
+    grid->addWidget(tool(StageTool::check, tr("Measure"), tr("A second length you know: see the error."), "toolCheck"),
+                    4, 1);
     for (auto* s : {m_width, m_height, m_x, m_y}) {
         s->setButtonSymbols(QAbstractSpinBox::NoButtons);
         s->setDecimals(2);
@@ -382,7 +395,7 @@ CalibratePanel::CalibratePanel(Workbench& bench, StageView* stage) : TakePanel(b
     m_camera = new QPushButton(tr("Does the camera move?"));
     m_camera->setObjectName("cameraPath");
     m_camera->setToolTip(tr("Follows the background through the film."));
-    m_steady = new QCheckBox(tr("Take the camera's movement out of the marks"));
+    m_steady = new QCheckBox(tr("Take its movement out of the marks"));
     m_steady->setObjectName("steady");
     m_all->addWidget(m_camera);
     m_all->addWidget(m_steady);
@@ -394,14 +407,19 @@ CalibratePanel::CalibratePanel(Workbench& bench, StageView* stage) : TakePanel(b
         else if (t == StageTool::horizon)
             edit(tr("draw the level"), [&](CalibrationInput& c) { c.horizon = line; });
         else if (t == StageTool::length)
-            edit(tr("draw a known length"), [&](CalibrationInput& c) { c.lengths.push_back({line, m_length->value()}); });
+            edit(tr("draw a known length"), [&](CalibrationInput& c) {
+                c.lengths.push_back({line, m_length->value()});
+            });
         else if (t == StageTool::check && m_bench.take()) {
             const auto c = calibrationOf(*m_bench.take());
             if (c && *c) {
                 const auto l = (*c)->length(line.a, line.b, m_bench.take()->calibration.sigma);
                 const QString unit = (*c)->metric() ? tr("m") : tr("px");
                 m_stage->setCheck(line, tr("%1 ± %2 %3").arg(l.value, 0, 'f', 3).arg(l.u, 0, 'f', 3).arg(unit));
-                emit said(tr("Measured %1 ± %2 %3. What should it be?").arg(l.value, 0, 'f', 3).arg(l.u, 0, 'f', 3).arg(unit));
+                emit said(tr("Measured %1 ± %2 %3. What should it be?")
+                              .arg(l.value, 0, 'f', 3)
+                              .arg(l.u, 0, 'f', 3)
+                              .arg(unit));
             }
         }
         useTool(StageTool::none);
@@ -413,7 +431,9 @@ CalibratePanel::CalibratePanel(Workbench& bench, StageView* stage) : TakePanel(b
                 c.points = {{p[0], 0, 0}, {p[1], w, 0}, {p[2], w, h}, {p[3], 0, h}};
             });
         } else if (t == StageTool::point) {
-            edit(tr("set a known point"), [&](CalibrationInput& c) { c.points.push_back({p[0], m_x->value(), m_y->value()}); });
+            edit(tr("set a known point"), [&](CalibrationInput& c) {
+                c.points.push_back({p[0], m_x->value(), m_y->value()});
+            });
         } else if (t == StageTool::edge) {
             edit(tr("draw a straight edge"), [&](CalibrationInput& c) { c.straight.push_back(p); });
         }
@@ -429,7 +449,8 @@ CalibratePanel::CalibratePanel(Workbench& bench, StageView* stage) : TakePanel(b
         });
     });
     connect(m_depth, &QDoubleSpinBox::editingFinished, this, [this] {
-        edit(tr("say how far the movement leaves the plane"), [this](CalibrationInput& c) { c.depth = m_depth->value(); });
+        edit(tr("say how far the movement leaves the plane"),
+             [this](CalibrationInput& c) { c.depth = m_depth->value(); });
     });
     connect(m_camera, &QPushButton::clicked, this, &CalibratePanel::cameraPathWanted);
     connect(m_steady, &QCheckBox::clicked, this,
@@ -460,19 +481,26 @@ void CalibratePanel::refresh() {
     m_distance->setValue(c.cameraDistance.value_or(0.0));
     m_depth->setValue(c.depth);
     if (c.plumb)
-        m_list->addWidget(removable(tr("a vertical"), [this] { edit(tr("take the vertical away"), [](CalibrationInput& x) { x.plumb.reset(); }); }));
+        m_list->addWidget(removable(tr("a vertical"), [this] {
+            edit(tr("take the vertical away"), [](CalibrationInput& x) { x.plumb.reset(); });
+        }));
     if (c.horizon)
-        m_list->addWidget(removable(tr("a level line"), [this] { edit(tr("take the level away"), [](CalibrationInput& x) { x.horizon.reset(); }); }));
+        m_list->addWidget(removable(tr("a level line"), [this] {
+            edit(tr("take the level away"), [](CalibrationInput& x) { x.horizon.reset(); });
+        }));
     for (std::size_t i = 0; i < c.lengths.size(); ++i)
         m_list->addWidget(removable(tr("a length of %1 m").arg(c.lengths[i].metres), [this, i] {
-            edit(tr("take a length away"), [i](CalibrationInput& x) { x.lengths.erase(x.lengths.begin() + static_cast<std::ptrdiff_t>(i)); });
+            edit(tr("take a length away"),
+                 [i](CalibrationInput& x) { x.lengths.erase(x.lengths.begin() + static_cast<std::ptrdiff_t>(i)); });
         }));
     if (!c.points.empty())
-        m_list->addWidget(removable(counted(static_cast<qsizetype>(c.points.size()), tr("known point"), tr("known points")),
-                                    [this] { edit(tr("take the points away"), [](CalibrationInput& x) { x.points.clear(); }); }));
+        m_list->addWidget(
+            removable(counted(static_cast<qsizetype>(c.points.size()), tr("known point"), tr("known points")),
+                      [this] { edit(tr("take the points away"), [](CalibrationInput& x) { x.points.clear(); }); }));
     if (!c.straight.empty())
-        m_list->addWidget(removable(counted(static_cast<qsizetype>(c.straight.size()), tr("straight edge"), tr("straight edges")),
-                                    [this] { edit(tr("take the edges away"), [](CalibrationInput& x) { x.straight.clear(); }); }));
+        m_list->addWidget(
+            removable(counted(static_cast<qsizetype>(c.straight.size()), tr("straight edge"), tr("straight edges")),
+                      [this] { edit(tr("take the edges away"), [](CalibrationInput& x) { x.straight.clear(); }); }));
     QStringList words;
     const auto made = calibrationOf(*take);
     if (!made) {
@@ -502,7 +530,8 @@ void CalibratePanel::refresh() {
                             .arg(m.shift, 0, 'f', 0)
                             .arg(share, 0, 'f', 1)
                             .arg(m.turn.value, 0, 'f', 1)
-                            .arg(take->steady ? tr("; this is taken out") : tr(". Positions and leans are wrong by as much")));
+                            .arg(take->steady ? tr("; this is taken out")
+                                              : tr(". Positions and leans are wrong by as much")));
     }
     m_answer->setText(words.join("\n"));
     m_steady->setEnabled(!take->camera.empty());
@@ -510,7 +539,8 @@ void CalibratePanel::refresh() {
     m_filling = false;
 }
 
-// Reps ------------------------------------------------------------------------------------------------------------------
+// Reps
+// ------------------------------------------------------------------------------------------------------------------
 
 RepsPanel::RepsPanel(Workbench& bench, RepStrip* strip) : TakePanel(bench), m_strip(strip) {
     m_all->addWidget(wrapped(tr("Find the reps by"), "strong"));
@@ -570,13 +600,15 @@ RepsPanel::RepsPanel(Workbench& bench, RepStrip* strip) : TakePanel(bench), m_st
     connect(m_acceptAll, &QPushButton::clicked, strip, &RepStrip::acceptAll);
     connect(strip, &RepStrip::proposalsChanged, this, [this] { refresh(); });
     connect(m_situation, &QLineEdit::editingFinished, this, [this] {
-        changeRep(tr("say the situation"), [this](Rep& r) { r.situation = m_situation->text().trimmed().toStdString(); });
+        changeRep(tr("say the situation"),
+                  [this](Rep& r) { r.situation = m_situation->text().trimmed().toStdString(); });
     });
     connect(m_choice, &QLineEdit::editingFinished, this, [this] {
         changeRep(tr("say the choice"), [this](Rep& r) { r.choice = m_choice->text().trimmed().toStdString(); });
     });
     connect(m_worked, &QComboBox::activated, this, [this](int i) {
-        changeRep(tr("say whether it worked"), [i](Rep& r) { r.worked = i == 0 ? std::nullopt : std::optional(i == 1); });
+        changeRep(tr("say whether it worked"),
+                  [i](Rep& r) { r.worked = i == 0 ? std::nullopt : std::optional(i == 1); });
     });
     connect(m_stress, &QComboBox::activated, this, [this](int i) {
         changeRep(tr("set the stress of a rep"),
@@ -615,7 +647,8 @@ void RepsPanel::refresh() {
     m_filling = false;
 }
 
-// Angles ----------------------------------------------------------------------------------------------------------------
+// Angles
+// ----------------------------------------------------------------------------------------------------------------
 
 AnglesPanel::AnglesPanel(Workbench& bench) : TakePanel(bench) {
     m_beside = new QComboBox;
@@ -623,8 +656,9 @@ AnglesPanel::AnglesPanel(Workbench& bench) : TakePanel(bench) {
     m_beside->setAccessibleName(tr("The take beside it"));
     m_share = new QPushButton(tr("Both show the same instant now"));
     m_share->setObjectName("share");
-    m_share->setToolTip(tr("Step each film to the same instant: Ctrl+arrows step the one beside. One such instant gives "
-                           "the offset, two and more the rate of the cameras too."));
+    m_share->setToolTip(
+        tr("Step each film to the same instant: Ctrl+arrows step the one beside. One such instant gives "
+           "the offset, two and more the rate of the cameras too."));
     m_sound = new QPushButton(tr("Lock by their sound"));
     m_sound->setObjectName("bySound");
     m_unlock = new QPushButton(tr("Unlock"));
@@ -718,10 +752,11 @@ void AnglesPanel::refresh() {
     m_unlock->setVisible(link() != nullptr);
     const Link* l = link();
     if (!other) {
-        m_answer->setText(m_bench.data().takes.size() < 2
-                              ? tr("There is only one film in this case.")
-                              : tr("Choose a film of the same movement. Locked films step together, and a key position set in "
-                                   "one is set in all."));
+        m_answer->setText(
+            m_bench.data().takes.size() < 2
+                ? tr("There is only one film in this case.")
+                : tr("Choose a film of the same movement. Locked films step together, and a key position set in "
+                     "one is set in all."));
     } else if (!l) {
         m_answer->setText(tr("Not locked. Step both to the same instant (Ctrl+arrows step the one beside) and say so, "
                              "or let the sound decide."));
@@ -733,9 +768,11 @@ void AnglesPanel::refresh() {
                             .arg((lock->offset < 0) == (l->a == take->id) ? tr("behind") : tr("ahead"))
                             .arg(1000 * lock->uOffset, 0, 'f', 1);
         if (l->sound && l->shared.empty())
-            words += tr(" By sound: the best place is %1 times as clear as the next.").arg(l->sound->quality, 0, 'f', 1);
+            words +=
+                tr(" By sound: the best place is %1 times as clear as the next.").arg(l->sound->quality, 0, 'f', 1);
         if (l->shared.size() > 1)
-            words += tr(" Its clock runs %1 times as fast (± %2).").arg(lock->rate, 0, 'f', 4).arg(lock->uRate, 0, 'f', 4);
+            words +=
+                tr(" Its clock runs %1 times as fast (± %2).").arg(lock->rate, 0, 'f', 4).arg(lock->uRate, 0, 'f', 4);
         m_answer->setText(words);
         for (std::size_t i = 0; i < l->shared.size(); ++i) {
             const QString text = tr("frame %1 with %2, off by %3 ms")
@@ -757,12 +794,14 @@ void AnglesPanel::refresh() {
     }
 }
 
-// Picture ---------------------------------------------------------------------------------------------------------------
+// Picture
+// ---------------------------------------------------------------------------------------------------------------
 
 PicturePanel::PicturePanel(Workbench& bench, StageView* stage) : TakePanel(bench), m_stage(stage) {
     m_swap = new QCheckBox(tr("Swap left and right"));
     m_swap->setObjectName("swap");
-    m_swap->setToolTip(tr("So that a left-handed athlete stands like a right-handed model. Marks and numbers stay as they are."));
+    m_swap->setToolTip(
+        tr("So that a left-handed athlete stands like a right-handed model. Marks and numbers stay as they are."));
     const auto slider = [](int low, int high, const QString& name, const char* object) {
         auto* s = new QSlider(Qt::Horizontal);
         s->setRange(low, high);
@@ -815,7 +854,9 @@ PicturePanel::PicturePanel(Workbench& bench, StageView* stage) : TakePanel(bench
         m_crop->setChecked(false);
         m_stage->setTool(StageTool::none);
         if (crop.width() > 20 && crop.height() > 20)
-            change(tr("crop to the athlete"), [&](Take& t) { t.picture.crop = {crop.x(), crop.y(), crop.width(), crop.height()}; });
+            change(tr("crop to the athlete"), [&](Take& t) {
+                t.picture.crop = {crop.x(), crop.y(), crop.width(), crop.height()};
+            });
     });
     connect(stage, &StageView::toolPutAway, this, [this] { m_crop->setChecked(false); });
     connect(m_whole, &QPushButton::clicked, this,

@@ -251,7 +251,8 @@ void RepStrip::paintEvent(QPaintEvent*) {
         std::vector<double> top(static_cast<std::size_t>(columns + 1), 0.0);
         double highest = 1e-9;
         for (std::size_t i = 0; i < m_energy.size(); ++i) {
-            const auto x = static_cast<std::size_t>(std::clamp(static_cast<int>(xOf(static_cast<double>(i))) - kEdge, 0, columns));
+            const auto x =
+                static_cast<std::size_t>(std::clamp(static_cast<int>(xOf(static_cast<double>(i))) - kEdge, 0, columns));
             top[x] = std::max(top[x], m_energy[i]);
             highest = std::max(highest, m_energy[i]);
         }
@@ -263,7 +264,8 @@ void RepStrip::paintEvent(QPaintEvent*) {
         p.fillPath(water, faint(t.quiet, 70));
     }
     for (double s : m_strikes) {
-        const double frame = static_cast<double>(std::lower_bound(take->times.begin(), take->times.end(), s) - take->times.begin());
+        const double frame =
+            static_cast<double>(std::lower_bound(take->times.begin(), take->times.end(), s) - take->times.begin());
         p.setPen(QPen(t.quiet, 1.2));
         p.drawLine(QPointF(xOf(frame), line - kBand), QPointF(xOf(frame), line));
     }

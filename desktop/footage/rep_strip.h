@@ -21,7 +21,7 @@ public:
     [[nodiscard]] const std::vector<RepSpan>& proposals() const { return m_proposals; }
 
     // What the keys do. Each tells whether it did anything.
-    bool acceptHere();  ///< the proposal under the playhead, else the next one; then on to the next
+    bool acceptHere(); ///< the proposal under the playhead, else the next one; then on to the next
     bool acceptAll();
     bool splitHere();
     bool mergeNext();

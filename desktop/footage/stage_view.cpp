@@ -47,8 +47,9 @@ StageView::StageView(QWidget* parent) : PictureView(parent) {
 }
 
 QString StageView::prompt(StageTool tool, std::size_t clicks) {
-    static const char* const corners[] = {QT_TR_NOOP("Click the lower left corner"), QT_TR_NOOP("Click the lower right corner"),
-                                          QT_TR_NOOP("Click the upper right corner"), QT_TR_NOOP("Click the upper left corner")};
+    static const char* const corners[] = {
+        QT_TR_NOOP("Click the lower left corner"), QT_TR_NOOP("Click the lower right corner"),
+        QT_TR_NOOP("Click the upper right corner"), QT_TR_NOOP("Click the upper left corner")};
     switch (tool) {
     case StageTool::plumb:
         return tr("Drag along something vertical: a door frame, a hanging string");
@@ -132,7 +133,8 @@ void StageView::paintOver(QPainter& p) {
         line(l.line, Qt::SolidLine, tr("%1 m").arg(l.metres));
     for (std::size_t i = 0; i < m_drawn.points.size(); ++i) {
         if (m_drawn.points.size() >= 3)
-            doubleLine(p, at(m_drawn.points[i].at), at(m_drawn.points[(i + 1) % m_drawn.points.size()].at), Qt::DotLine);
+            doubleLine(p, at(m_drawn.points[i].at), at(m_drawn.points[(i + 1) % m_drawn.points.size()].at),
+                       Qt::DotLine);
         end(p, at(m_drawn.points[i].at));
         label(p, at(m_drawn.points[i].at), QString("%1, %2").arg(m_drawn.points[i].x).arg(m_drawn.points[i].y));
     }

@@ -35,7 +35,8 @@ Transport::Transport(Workbench& bench, QWidget* parent) : QWidget(parent), m_ben
     m_speed = new QComboBox;
     m_speed->setAccessibleName(tr("Speed"));
     m_speed->setObjectName("speed");
-    m_speed->addItems({tr("1/16 speed"), tr("1/8 speed"), tr("1/4 speed"), tr("1/2 speed"), tr("real speed"), tr("2 × speed")});
+    m_speed->addItems(
+        {tr("1/16 speed"), tr("1/8 speed"), tr("1/4 speed"), tr("1/2 speed"), tr("real speed"), tr("2 × speed")});
     m_speed->setToolTip(tr("Against the speed at which it really happened (, and . change it)"));
     m_speed->setCurrentIndex(2);
     for (auto* box : {m_loopWhat, m_speed})
@@ -47,7 +48,8 @@ Transport::Transport(Workbench& bench, QWidget* parent) : QWidget(parent), m_ben
     auto* line = new QHBoxLayout;
     line->setContentsMargins(0, 0, 0, 0);
     line->setSpacing(5);
-    for (QWidget* w : std::initializer_list<QWidget*>{m_back, stepBack, stepForth, m_forth, m_speed, m_loop, m_loopWhat})
+    for (QWidget* w :
+         std::initializer_list<QWidget*>{m_back, stepBack, stepForth, m_forth, m_speed, m_loop, m_loopWhat})
         line->addWidget(w);
     line->addStretch();
     auto* all = new QVBoxLayout(this);
@@ -185,9 +187,9 @@ void Transport::refresh() {
     const double slow = take->captureRate ? *take->captureRate / fileRate : 1.0;
     const double period = (at + 1 < times.size() ? times[at + 1] - times[at] : times[at] - times[at - 1]) / slow;
     words += tr("  ·  %1 s ± %2 ms").arg(times[at] / slow, 0, 'f', 3).arg(1000 * period / std::sqrt(12.0), 0, 'f', 1);
-    words += take->captureRate
-                 ? tr("  ·  intervals from %1 ms on can be told from none").arg(1000 * 1.96 * period / std::sqrt(6.0), 0, 'f', 1)
-                 : tr("  ·  the capture rate is not set: seconds of the file");
+    words += take->captureRate ? tr("  ·  intervals from %1 ms on can be told from none")
+                                     .arg(1000 * 1.96 * period / std::sqrt(6.0), 0, 'f', 1)
+                               : tr("  ·  the capture rate is not set: seconds of the file");
     m_where->setText(words);
 }
 

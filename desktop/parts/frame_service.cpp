@@ -109,7 +109,8 @@ void FrameService::travel(const QString& film, int frame, int direction) {
 bool FrameService::idle() const {
     if (m_underway > 0)
         return false;
-    return std::all_of(m_open.begin(), m_open.end(), [](const auto& o) { return !o.second.reel || o.second.reel->idle(); });
+    return std::all_of(m_open.begin(), m_open.end(),
+                       [](const auto& o) { return !o.second.reel || o.second.reel->idle(); });
 }
 
 void FrameService::forget(const QString& film) {

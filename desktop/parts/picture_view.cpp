@@ -31,8 +31,7 @@ void PictureView::setMessage(const QString& message) {
 
 void PictureView::fit() {
     m_zoom = 1.0;
-    m_centre = m_crop.isEmpty() ? QPointF(m_picture.width() / 2.0, m_picture.height() / 2.0)
-                                : QRectF(m_crop).center();
+    m_centre = m_crop.isEmpty() ? QPointF(m_picture.width() / 2.0, m_picture.height() / 2.0) : QRectF(m_crop).center();
     update();
 }
 

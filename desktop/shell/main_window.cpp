@@ -342,24 +342,24 @@ void MainWindow::showShortcuts() {
     const auto row = [](const QString& keys, const QString& what) {
         return QString("<tr><td><b>%1</b>&nbsp;&nbsp;</td><td>%2</td></tr>").arg(keys, what);
     };
-    text->setHtml("<h3>" + tr("Everywhere") + "</h3><table>" + row("Ctrl+1 … 9", tr("the workspaces")) +
-                  row("Ctrl+Return", tr("the next thing to do")) + row("Ctrl+Z, Ctrl+Shift+Z", tr("undo, redo")) +
-                  row("F1", tr("this sheet")) + "</table><h3>" + tr("Footage and Marking") + "</h3><table>" +
-                  row("← →", tr("one frame; with Shift ten")) + row("Home, End", tr("first, last frame")) +
-                  "</table><h3>" + tr("Footage") + "</h3><table>" + row(tr("Space, B"), tr("play, play backwards")) +
-                  row(", .", tr("slower, faster")) + row("L", tr("round and round")) +
-                  row("Ctrl+← →", tr("step the film beside")) + row("A, Shift+A", tr("accept the proposed rep, all of them")) +
-                  row("S, M", tr("split a rep here, merge it with the next")) +
-                  row("[ ]", tr("the rep begins, ends here")) + row("Page ↑ ↓", tr("rep before, after")) +
-                  row("Delete", tr("take the rep away")) + "</table><h3>" + tr("Marking") + "</h3><table>" +
-                  row("1 … 9", tr("place the key position of that number here")) +
-                  row("↑ ↓", tr("key position before, after")) + row("N", tr("next open point of this rep")) +
-                  row("R", tr("start a rep")) + row("Alt+arrows", tr("nudge the mark by 1 px; with Shift by 0.1 px")) +
-                  row("Delete", tr("take the mark away")) + row(tr("Wheel, + −"), tr("zoom")) +
-                  row(tr("Shift+drag, middle button"), tr("pan")) + row("F", tr("whole picture")) +
-                  row(tr("Space"), tr("play, pause")) + "</table><h3>" + tr("Practice") + "</h3><table>" +
-                  row(tr("G or ↑"), tr("good")) + row(tr("B or ↓"), tr("not")) +
-                  row("Esc", tr("take the athlete's verdict back")) + "</table>");
+    text->setHtml(
+        "<h3>" + tr("Everywhere") + "</h3><table>" + row("Ctrl+1 … 9", tr("the workspaces")) +
+        row("Ctrl+Return", tr("the next thing to do")) + row("Ctrl+Z, Ctrl+Shift+Z", tr("undo, redo")) +
+        row("F1", tr("this sheet")) + "</table><h3>" + tr("Footage and Marking") + "</h3><table>" +
+        row("← →", tr("one frame; with Shift ten")) + row("Home, End", tr("first, last frame")) + "</table><h3>" +
+        tr("Footage") + "</h3><table>" + row(tr("Space, B"), tr("play, play backwards")) +
+        row(", .", tr("slower, faster")) + row("L", tr("round and round")) +
+        row("Ctrl+← →", tr("step the film beside")) + row("A, Shift+A", tr("accept the proposed rep, all of them")) +
+        row("S, M", tr("split a rep here, merge it with the next")) + row("[ ]", tr("the rep begins, ends here")) +
+        row("Page ↑ ↓", tr("rep before, after")) + row("Delete", tr("take the rep away")) + "</table><h3>" +
+        tr("Marking") + "</h3><table>" + row("1 … 9", tr("place the key position of that number here")) +
+        row("↑ ↓", tr("key position before, after")) + row("N", tr("next open point of this rep")) +
+        row("R", tr("start a rep")) + row("Alt+arrows", tr("nudge the mark by 1 px; with Shift by 0.1 px")) +
+        row("Delete", tr("take the mark away")) + row(tr("Wheel, + −"), tr("zoom")) +
+        row(tr("Shift+drag, middle button"), tr("pan")) + row("F", tr("whole picture")) +
+        row(tr("Space"), tr("play, pause")) + "</table><h3>" + tr("Practice") + "</h3><table>" +
+        row(tr("G or ↑"), tr("good")) + row(tr("B or ↓"), tr("not")) +
+        row("Esc", tr("take the athlete's verdict back")) + "</table>");
     auto* buttons = new QDialogButtonBox(QDialogButtonBox::Close);
     connect(buttons, &QDialogButtonBox::rejected, &dialog, &QDialog::reject);
     auto* all = new QVBoxLayout(&dialog);

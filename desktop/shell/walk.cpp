@@ -15,9 +15,8 @@ bool settle(MainWindow& window, int milliseconds) {
         QApplication::processEvents();
         QApplication::sendPostedEvents(nullptr, QEvent::DeferredDelete);
         CaseView* view = window.caseView();
-        const bool busy =
-            view && (view->bench().book().analysing() || !view->bench().frames().idle() || view->handover()->busy() ||
-                     view->footage()->busy());
+        const bool busy = view && (view->bench().book().analysing() || !view->bench().frames().idle() ||
+                                   view->handover()->busy() || view->footage()->busy());
         quiet = busy ? 0 : quiet + 1;
         if (quiet > 6)
             return true;

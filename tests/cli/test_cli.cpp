@@ -56,8 +56,8 @@ class TestCli : public QObject {
     }
 private slots:
     void helpForEach() {
-        for (const char* command :
-             {"demo", "probe", "frame", "series", "sync", "reps", "calibrate", "import", "measure", "compare", "findings", "plan", "report"}) {
+        for (const char* command : {"demo", "probe", "frame", "series", "sync", "reps", "calibrate", "import",
+                                    "measure", "compare", "findings", "plan", "report"}) {
             const auto a = run({command, "--help"});
             QCOMPARE(a.code, 0);
             QVERIFY(a.out.size() > 80);
@@ -137,14 +137,16 @@ private slots:
         QCOMPARE(run({"reps", m_film, "--by", "cycle", "--json"}).code, 0);
     }
     void calibrates() {
-        const auto j = run({"calibrate", "--size", "1280,720", "--plumb", "100,100,110,600", "--length", "100,600,500,600,2",
-                            "--check", "100,600,100,200,2", "--json"})
+        const auto j = run({"calibrate", "--size", "1280,720", "--plumb", "100,100,110,600", "--length",
+                            "100,600,500,600,2", "--check", "100,600,100,200,2", "--json"})
                            .json();
         QVERIFY(j["metric"].toBool());
         QVERIFY(std::abs(j["tilt_deg"].toDouble() + std::atan(10.0 / 500) * 180 / 3.14159265) < 1e-3);
         QVERIFY(std::abs(j["checks"].toArray()[0].toObject()["m"].toDouble() - 2) < 1e-4);
         QVERIFY(j["warnings"].toArray().size() == 1);
-        const QString file = write("c.json", R"({"points":[{"px":[0,100],"m":[0,0]},{"px":[100,100],"m":[1,0]},{"px":[100,0],"m":[1,1]},{"px":[0,0],"m":[0,1]}]})");
+        const QString file = write(
+            "c.json",
+            R"({"points":[{"px":[0,100],"m":[0,0]},{"px":[100,100],"m":[1,0]},{"px":[100,0],"m":[1,1]},{"px":[0,0],"m":[0,1]}]})");
         const auto square = run({"calibrate", "--in", file, "--check", "0,0,100,100,1.41421", "--json"}).json();
         QVERIFY(std::abs(square["checks"].toArray()[0].toObject()["error_m"].toDouble()) < 1e-4);
         failsInOneLine(run({"calibrate"}), "nothing is drawn");

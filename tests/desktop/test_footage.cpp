@@ -145,6 +145,10 @@ private slots:
         drop({bad.fileName()});
         QTRY_VERIFY(view()->shownError().contains("broken.mp4"));
         shot("failed");
+        for (auto* b : m_window->findChildren<QPushButton*>())
+            if (b->isVisible() && b->text() == "Understood")
+                QTest::mouseClick(b, Qt::LeftButton);
+        QVERIFY(view()->shownError().isEmpty());
         // Cancelled while waiting: it is never begun.
         drop({makeCoded(film("a.mp4"), 60), makeCoded(film("b.mp4"), 60)});
         const auto rows = page()->findChildren<JobRow*>();
@@ -331,7 +335,8 @@ private slots:
         page()->showPanel(5);
         const QPointF nose(300, 200);
         const QPointF before = stage()->toView().map(nose);
-        QTest::mouseClick(child<QCheckBox>("swap"), Qt::LeftButton, {}, QPoint(8, child<QCheckBox>("swap")->height() / 2));
+        QTest::mouseClick(child<QCheckBox>("swap"), Qt::LeftButton, {},
+                          QPoint(8, child<QCheckBox>("swap")->height() / 2));
         QVERIFY(bench().take()->picture.swapped);
         const QPointF after = stage()->toView().map(nose);
         QVERIFY(std::abs((before.x() + after.x()) / 2 - stage()->width() / 2.0) < 1.0);

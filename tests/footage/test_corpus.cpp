@@ -63,8 +63,9 @@ private slots:
 
     // Each field is a picture in time: film k is field k of a film woven from twice as many pictures.
     void interlacedFields() {
-        const QString woven = made("fields.mkv", {"-i", m_source, "-vf", "tinterlace=interleave_top,setfield=tff", "-c:v",
-                                                  "libx264", "-crf", "12", "-flags", "+ilme+ildct", "-x264-params", "tff=1"});
+        const QString woven =
+            made("fields.mkv", {"-i", m_source, "-vf", "tinterlace=interleave_top,setfield=tff", "-c:v", "libx264",
+                                "-crf", "12", "-flags", "+ilme+ildct", "-x264-params", "tff=1"});
         auto film = open(woven);
         QVERIFY(film && film->info().interlaced);
         QCOMPARE(film->info().frames, 60);
@@ -86,7 +87,8 @@ private slots:
         QCOMPARE(decodeNumber(*p), 9);
     }
     void aStartBelowZero() {
-        auto film = open(made("negative.mkv", {"-i", m_source, "-c", "copy", "-output_ts_offset", "-0.5", "-avoid_negative_ts", "disabled"}));
+        auto film = open(made("negative.mkv", {"-i", m_source, "-c", "copy", "-output_ts_offset", "-0.5",
+                                               "-avoid_negative_ts", "disabled"}));
         QVERIFY(film);
         QCOMPARE(film->times().front(), 0.0);
         QCOMPARE(number(*film, 33), 33);
@@ -95,7 +97,8 @@ private slots:
         QVERIFY(QDir(m_dir.path()).mkdir("pictures"));
         for (int i = 0; i < 12; ++i) {
             const Picture p = coded(i);
-            const QImage image(reinterpret_cast<const uchar*>(p.pixels.data()), p.width, p.height, QImage::Format_RGB32);
+            const QImage image(reinterpret_cast<const uchar*>(p.pixels.data()), p.width, p.height,
+                               QImage::Format_RGB32);
             QVERIFY(image.save(path("pictures") + QString("/shot%1.png").arg(i + 1))); // shot10 comes after shot9
         }
         auto film = open(path("pictures"));
@@ -117,8 +120,8 @@ private slots:
             QCOMPARE(number(*film, i), i % 60);
     }
     void timesThatRepeat() {
-        auto film = open(made("same.mkv", {"-i", m_source, "-vf", "settb=1/1000,setpts=floor(N/2)*66", "-vsync", "passthrough",
-                                           "-c:v", "ffv1", "-enc_time_base", "1/1000"}));
+        auto film = open(made("same.mkv", {"-i", m_source, "-vf", "settb=1/1000,setpts=floor(N/2)*66", "-vsync",
+                                           "passthrough", "-c:v", "ffv1", "-enc_time_base", "1/1000"}));
         QVERIFY(film);
         QVERIFY(film->info().frames >= 30);
         QCOMPARE(number(*film, film->info().frames - 1), 59);
@@ -127,8 +130,9 @@ private slots:
     }
     void ratesThatLie() {
         for (const char* rate : {"0", "1000", "-5", "nonsense"}) {
-            auto film = open(made("tag.mp4", {"-i", m_source, "-c", "copy", "-metadata", QString("com.android.capture.fps=%1").arg(rate),
-                                              "-movflags", "use_metadata_tags"}));
+            auto film = open(
+                made("tag.mp4", {"-i", m_source, "-c", "copy", "-metadata",
+                                 QString("com.android.capture.fps=%1").arg(rate), "-movflags", "use_metadata_tags"}));
             QVERIFY(film);
             QCOMPARE(film->info().captureRate.has_value(), QString(rate) == "1000");
             QCOMPARE(number(*film, 20), 20);
@@ -137,7 +141,8 @@ private slots:
         QVERIFY(fast && std::abs(fast->info().fileRate.value - 1000) < 1);
     }
     void twoPictureTracks() {
-        auto film = open(made("two.mkv", {"-i", m_source, "-i", m_source, "-map", "0", "-map", "1", "-c:v:0", "copy", "-c:v:1", "mjpeg"}));
+        auto film = open(made("two.mkv", {"-i", m_source, "-i", m_source, "-map", "0", "-map", "1", "-c:v:0", "copy",
+                                          "-c:v:1", "mjpeg"}));
         QVERIFY(film);
         QCOMPARE(film->info().frames, 60);
         QCOMPARE(number(*film, 41), 41);
@@ -149,10 +154,13 @@ private slots:
         QCOMPARE(number(*film, 5), 5);
     }
     void verySmallVeryLargeVeryShort() {
-        auto dot = open(made("dot.mkv", {"-f", "lavfi", "-i", "color=red:size=16x16:rate=10:duration=1,format=rgb24,crop=1:1", "-c:v", "png"}));
+        auto dot =
+            open(made("dot.mkv", {"-f", "lavfi", "-i", "color=red:size=16x16:rate=10:duration=1,format=rgb24,crop=1:1",
+                                  "-c:v", "png"}));
         QVERIFY(dot && dot->frame(FrameIndex(9)).ok());
         QVERIFY((dot->frame(FrameIndex(9))->at(0, 0) & 0xff0000) > 0xf00000);
-        auto huge = open(made("huge.avi", {"-f", "lavfi", "-i", "testsrc2=size=8192x4320:rate=5:duration=2.4", "-c:v", "mjpeg", "-q:v", "8"}));
+        auto huge = open(made("huge.avi", {"-f", "lavfi", "-i", "testsrc2=size=8192x4320:rate=5:duration=2.4", "-c:v",
+                                           "mjpeg", "-q:v", "8"}));
         QVERIFY(huge);
         for (int i = huge->info().frames - 1; i >= 0; --i) {
             QVERIFY(huge->decoded(FrameIndex(i)).ok());
@@ -164,7 +172,8 @@ private slots:
         QCOMPARE(number(*one, 0), 0);
     }
     void twoHundredThousandFrames() {
-        const QString file = made("long.mp4", {"-f", "lavfi", "-i", "color=gray:size=16x16:rate=1000:duration=200", "-c:v", "mpeg4", "-g", "250", "-q:v", "31"});
+        const QString file = made("long.mp4", {"-f", "lavfi", "-i", "color=gray:size=16x16:rate=1000:duration=200",
+                                               "-c:v", "mpeg4", "-g", "250", "-q:v", "31"});
         QElapsedTimer clock;
         clock.start();
         auto film = open(file);
@@ -196,12 +205,14 @@ private slots:
             int good = 0;
             for (int i = 0; i < film->info().frames; ++i)
                 good += number(*film, i) == i;
-            QVERIFY2(good >= film->info().frames - 2, qPrintable(QString("%1 of %2").arg(good).arg(film->info().frames)));
+            QVERIFY2(good >= film->info().frames - 2,
+                     qPrintable(QString("%1 of %2").arg(good).arg(film->info().frames)));
         }
     }
     // A thousand damaged films; RIFLESSO_SEEDS makes it shorter under the sanitizers.
     void flippedBytes() {
-        const int seeds = qEnvironmentVariableIntValue("RIFLESSO_SEEDS") > 0 ? qEnvironmentVariableIntValue("RIFLESSO_SEEDS") : 1000;
+        const int seeds =
+            qEnvironmentVariableIntValue("RIFLESSO_SEEDS") > 0 ? qEnvironmentVariableIntValue("RIFLESSO_SEEDS") : 1000;
         FilmWriterOptions o;
         o.width = 64;
         o.height = 48;
@@ -214,7 +225,8 @@ private slots:
             QByteArray damaged = kinds[seed % 4];
             const int flips = 1 + static_cast<int>(random() % 24);
             for (int k = 0; k < flips; ++k)
-                damaged[static_cast<qsizetype>(random() % static_cast<unsigned>(damaged.size()))] = static_cast<char>(random());
+                damaged[static_cast<qsizetype>(random() % static_cast<unsigned>(damaged.size()))] =
+                    static_cast<char>(random());
             survives(write("flipped.bin", damaged), 7);
             if (QTest::currentTestFailed())
                 return;
@@ -240,8 +252,8 @@ private slots:
         }
         QVERIFY2(QFile::exists(file), "the package opencv-doc is missing");
         QProcess p;
-        p.start("ffprobe", {"-v", "error", "-select_streams", "v:0", "-show_entries", "frame=best_effort_timestamp_time",
-                            "-of", "csv=p=0", file});
+        p.start("ffprobe", {"-v", "error", "-select_streams", "v:0", "-show_entries",
+                            "frame=best_effort_timestamp_time", "-of", "csv=p=0", file});
         QVERIFY(p.waitForFinished(60000));
         std::vector<double> theirs;
         for (const QString& line : QString(p.readAllStandardOutput()).split('\n', Qt::SkipEmptyParts))
@@ -252,8 +264,10 @@ private slots:
                  qPrintable(QString("%1 against %2").arg(film->info().frames).arg(theirs.size())));
         if (film->info().timesMended == 0)
             for (std::size_t i = 0; i < theirs.size(); ++i)
-                QVERIFY2(std::abs(film->times()[i] - (theirs[i] - theirs[0])) < 2e-3,
-                         qPrintable(QString("frame %1: %2 against %3").arg(i).arg(film->times()[i]).arg(theirs[i] - theirs[0])));
+                QVERIFY2(
+                    std::abs(film->times()[i] - (theirs[i] - theirs[0])) < 2e-3,
+                    qPrintable(
+                        QString("frame %1: %2 against %3").arg(i).arg(film->times()[i]).arg(theirs[i] - theirs[0])));
         QVERIFY(film->frame(FrameIndex(film->info().frames - 1)).ok());
         QVERIFY(film->frame(FrameIndex(film->info().frames / 2)).ok());
     }

@@ -81,17 +81,23 @@ private slots:
         QTest::newRow("VP9") << "vp9.webm" << QStringList{"-c:v",      "libvpx-vp9", "-b:v",      "2M",
                                                           "-deadline", "realtime",   "-cpu-used", "8"};
         QTest::newRow("HEVC, 10 bit") << "hevc10.mkv"
-                                      << QStringList{"-c:v",         "libx265", "-crf",
-                                                     "18",           "-pix_fmt", "yuv420p10le",
+                                      << QStringList{"-c:v",         "libx265",
+                                                     "-crf",         "18",
+                                                     "-pix_fmt",     "yuv420p10le",
                                                      "-x265-params", "log-level=none:keyint=25:open-gop=1"};
-        QTest::newRow("H.264, 10 bit") << "h10.mp4" << QStringList{"-c:v", "libx264", "-pix_fmt", "yuv420p10le", "-g", "30"};
-        QTest::newRow("VP8") << "vp8.webm" << QStringList{"-c:v", "libvpx", "-b:v", "2M", "-deadline", "realtime", "-cpu-used", "8"};
-        QTest::newRow("AV1") << "av1.mkv" << QStringList{"-c:v", "libaom-av1", "-cpu-used", "8", "-crf", "30", "-g", "30", "-usage", "realtime"};
+        QTest::newRow("H.264, 10 bit") << "h10.mp4"
+                                       << QStringList{"-c:v", "libx264", "-pix_fmt", "yuv420p10le", "-g", "30"};
+        QTest::newRow("VP8") << "vp8.webm"
+                             << QStringList{"-c:v", "libvpx", "-b:v", "2M", "-deadline", "realtime", "-cpu-used", "8"};
+        QTest::newRow("AV1") << "av1.mkv" << QStringList{"-c:v", "libaom-av1", "-cpu-used", "8",      "-crf",
+                                                         "30",   "-g",         "30",        "-usage", "realtime"};
         QTest::newRow("ProRes") << "prores.mov" << QStringList{"-c:v", "prores_ks"};
-        QTest::newRow("MPEG-2 programme stream") << "old.mpg" << QStringList{"-c:v", "mpeg2video", "-q:v", "2", "-bf", "2", "-g", "15", "-f", "vob"};
+        QTest::newRow("MPEG-2 programme stream")
+            << "old.mpg" << QStringList{"-c:v", "mpeg2video", "-q:v", "2", "-bf", "2", "-g", "15", "-f", "vob"};
         QTest::newRow("MPEG-4 in MP4") << "m4.mp4" << QStringList{"-c:v", "mpeg4", "-q:v", "2", "-bf", "2", "-g", "20"};
         QTest::newRow("FFV1") << "ffv1.mkv" << QStringList{"-c:v", "ffv1"};
-        QTest::newRow("bare H.264, no times at all") << "bare.h264" << QStringList{"-c:v", "libx264", "-bf", "2", "-g", "30", "-f", "h264"};
+        QTest::newRow("bare H.264, no times at all")
+            << "bare.h264" << QStringList{"-c:v", "libx264", "-bf", "2", "-g", "30", "-f", "h264"};
         QTest::newRow("transport stream")
             << "camcorder.mts" << QStringList{"-c:v", "libx264", "-g", "30", "-bf", "2", "-crf", "18", "-f", "mpegts"};
     }

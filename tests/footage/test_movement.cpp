@@ -1,7 +1,7 @@
+#include "core/motion/rep_finder.h"
 #include "footage/camera.h"
 #include "footage/movement.h"
 #include "footage/sound.h"
-#include "core/motion/rep_finder.h"
 #include "simulator/live_camera.h"
 #include "simulator/microphone.h"
 #include "tests/support/coded_films.h"
@@ -79,8 +79,10 @@ private slots:
         for (std::size_t i = 0; i < 50; ++i) {
             const Eigen::Vector3d v = (*camera)[i] * Eigen::Vector3d(240, 136, 1);
             const double x = 240 + at[i].first - at[0].first, y = 136 + at[i].second - at[0].second;
-            QVERIFY2(std::hypot(v.x() / v.z() - x, v.y() / v.z() - y) < 2.5,
-                     qPrintable(QString("frame %1: %2, %3 for %4, %5").arg(i).arg(v.x() / v.z()).arg(v.y() / v.z()).arg(x).arg(y)));
+            QVERIFY2(
+                std::hypot(v.x() / v.z() - x, v.y() / v.z() - y) < 2.5,
+                qPrintable(
+                    QString("frame %1: %2, %3 for %4, %5").arg(i).arg(v.x() / v.z()).arg(v.y() / v.z()).arg(x).arg(y)));
         }
         QVERIFY(motionOf(*camera, 480, 272).shift > 200);
         // A still camera stands still, though the ball rolls by.
@@ -118,8 +120,10 @@ private slots:
         const auto reps = repsFromMotion(*energy, (*film)->times());
         QCOMPARE(reps.size(), starts.size());
         for (std::size_t i = 0; i < reps.size(); ++i)
-            QVERIFY2(std::abs(reps[i].first.value - starts[i]) <= 8 && std::abs(reps[i].last.value - starts[i] - 25) <= 14, // the encoder goes on refining
-                     qPrintable(QString("%1 to %2 for %3").arg(reps[i].first.value).arg(reps[i].last.value).arg(starts[i])));
+            QVERIFY2(
+                std::abs(reps[i].first.value - starts[i]) <= 8 &&
+                    std::abs(reps[i].last.value - starts[i] - 25) <= 14, // the encoder goes on refining
+                qPrintable(QString("%1 to %2 for %3").arg(reps[i].first.value).arg(reps[i].last.value).arg(starts[i])));
     }
     void soundIsReadOnThePicturesClock() {
         SimulatedMicrophone m;
@@ -154,9 +158,11 @@ private slots:
             truth << 1 + shake(random) / 300, shake(random) / 400, 100 + shake(random), shake(random) / 400,
                 1 + shake(random) / 300, 80 + shake(random), shake(random) * 1e-5, shake(random) * 1e-5, 1;
             for (int i = 0; i < n; ++i) {
-                const double x = n == 4 ? (i == 1 || i == 2) * 300.0 : (i % 3) * 150.0, y = n == 4 ? (i / 2) * 200.0 : (i / 3) * 100.0;
+                const double x = n == 4 ? (i == 1 || i == 2) * 300.0 : (i % 3) * 150.0,
+                             y = n == 4 ? (i / 2) * 200.0 : (i / 3) * 100.0;
                 const Eigen::Vector3d v = truth * Eigen::Vector3d(x, y, 1);
-                const Pixel at{v.x() / v.z() + (n == 9 ? noise(random) : 0), v.y() / v.z() + (n == 9 ? noise(random) : 0)};
+                const Pixel at{v.x() / v.z() + (n == 9 ? noise(random) : 0),
+                               v.y() / v.z() + (n == 9 ? noise(random) : 0)};
                 points.push_back({at, x / 100, y / 100});
                 from.emplace_back(x / 100, y / 100);
                 to.emplace_back(at.x, at.y);
@@ -195,7 +201,7 @@ private slots:
         QVERIFY(why.find("no more pictures") != std::string::npos);
         QVERIFY(pictures >= 70);
         QVERIFY(live.newest() && live.ago(1.0) && live.ago(1.0) != live.newest());
-        QVERIFY(!live.ago(3.5));                      // the memory is bounded
+        QVERIFY(!live.ago(3.5));                           // the memory is bounded
         QVERIFY(live.reach() > 1.5 && live.reach() < 2.1); // 40 pictures at 20 a second
         QVERIFY(live.stopRecording().ok());
         const auto film = Film::open(path("live.mp4"));

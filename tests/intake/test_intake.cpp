@@ -29,12 +29,13 @@ private slots:
     void copiesAndSaysWhatItDoes() {
         std::vector<std::string> said;
         double last = 0;
-        const auto in = takeIn(*m_library, m_film.toStdString(), m_options, [&](const std::string& doing, double share) {
-            if (said.empty() || said.back() != doing)
-                said.push_back(doing);
-            last = std::max(last, share);
-            return true;
-        });
+        const auto in =
+            takeIn(*m_library, m_film.toStdString(), m_options, [&](const std::string& doing, double share) {
+                if (said.empty() || said.back() != doing)
+                    said.push_back(doing);
+                last = std::max(last, share);
+                return true;
+            });
         QVERIFY2(in.ok(), in ? "" : in.error().text().c_str());
         QVERIFY(said == (std::vector<std::string>{"checking", "reading", "copying"}));
         QVERIFY(last > 0.9 && last <= 1.0);

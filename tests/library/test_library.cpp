@@ -346,7 +346,9 @@ private slots:
         link.b = 7;
         link.shared = {{FrameIndex(1), FrameIndex(2)}};
         link.sound = SoundMatch{0.5, 0.001, 1.7, 0.4};
-        QVERIFY((*l)->apply(1, {TakeEdit{5, someTake(5), t}, TakeEdit{7, {}, other}, RepEdit{6, {}, r}, LinkEdit{8, {}, link}}).ok());
+        QVERIFY((*l)->apply(1, {TakeEdit{5, someTake(5), t}, TakeEdit{7, {}, other}, RepEdit{6, {}, r},
+                                LinkEdit{8, {}, link}})
+                    .ok());
         data = (*l)->load(1);
         QVERIFY2(data.ok(), data ? "" : data.error().text().c_str());
         QVERIFY(data->takes.at(5) == t && data->reps.at(6) == r && data->links.at(8) == link);

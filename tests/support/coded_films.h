@@ -43,7 +43,8 @@ inline int decodeNumber(const Picture& p) {
 }
 
 /// Ends the test program when it fails: nothing could be tested then.
-inline QString makeCoded(const QString& path, int frames, const std::vector<int>& ticks = {}, FilmWriterOptions o = {}) {
+inline QString makeCoded(const QString& path, int frames, const std::vector<int>& ticks = {},
+                         FilmWriterOptions o = {}) {
     if (o.width == 0) {
         o.width = 320;
         o.height = 192;

@@ -241,7 +241,8 @@ private slots:
         const auto made = Calibration::make(in, 1280, 720);
         ViewSetup setup{View::side, Facing::right, Side::left};
         const auto lean = of(MeasureKind::lean, {"left_hip", "neck"}, Direction::forward);
-        const Motion motion = still({{"left_hip", {300, 400}}, {"neck", {300 + 200 * std::sin(tilt), 400 - 200 * std::cos(tilt)}}}, 1.5);
+        const Motion motion =
+            still({{"left_hip", {300, 400}}, {"neck", {300 + 200 * std::sin(tilt), 400 - 200 * std::cos(tilt)}}}, 1.5);
         const Positions here{{"here", {FrameIndex(0), 0.0}}};
         const auto raw = evaluate(lean, motion, here, setup);
         QVERIFY(std::abs(raw.value - 5) < 1e-9);
@@ -273,11 +274,14 @@ private slots:
     // Seen 30° out of square a right angle is none; four corners make it one again.
     void cornersSetAnglesRight() {
         const double c = std::cos(M_PI / 6), s = std::sin(M_PI / 6);
-        const auto see = [&](double x, double y) { return Pixel{640 + 1000 * c * x / (6 - s * x), 360 - 1000 * (y - 1) / (6 - s * x)}; };
+        const auto see = [&](double x, double y) {
+            return Pixel{640 + 1000 * c * x / (6 - s * x), 360 - 1000 * (y - 1) / (6 - s * x)};
+        };
         CalibrationInput in;
         for (auto [x, y] : {std::pair{-1.5, 0.0}, {1.5, 0.0}, {1.5, 2.0}, {-1.5, 2.0}})
             in.points.push_back({see(x, y), x, y});
-        const Motion motion = still({{"left_hip", see(-0.3, 1.4)}, {"left_knee", see(0.3, 0.8)}, {"left_ankle", see(-0.3, 0.2)}}, 1.0);
+        const Motion motion =
+            still({{"left_hip", see(-0.3, 1.4)}, {"left_knee", see(0.3, 0.8)}, {"left_ankle", see(-0.3, 0.2)}}, 1.0);
         const auto knee = of(MeasureKind::angle, {"left_hip", "left_knee", "left_ankle"});
         const Positions here{{"here", {FrameIndex(0), 0.0}}};
         ViewSetup setup{View::side, Facing::right, Side::left};

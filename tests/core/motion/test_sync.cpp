@@ -105,7 +105,8 @@ private slots:
             for (double noise : {0.002, 0.02}) {
                 const auto m = matchSounds(hall(12, 0, 1, noise), hall(12, shift, 2, noise));
                 QVERIFY2(m.ok(), m ? "" : m.error().text().c_str());
-                QVERIFY2(std::abs(m->offset - shift) < 1 / 120.0, qPrintable(QString("%1 for %2").arg(m->offset).arg(shift)));
+                QVERIFY2(std::abs(m->offset - shift) < 1 / 120.0,
+                         qPrintable(QString("%1 for %2").arg(m->offset).arg(shift)));
                 QVERIFY(m->quality > kClearMatch);
             }
     }
