@@ -124,6 +124,14 @@ void setTimes(FilmIndex& index, const std::vector<std::int64_t>& stamps, double 
             if (stamps[i] != kNone && t < last - 1.5 * usual)
                 shift += last + usual - t;
             t = last + usual;
+            // Between two good stamps when the next one is near.
+            for (std::size_t j = i + 1; j < std::min(stamps.size(), i + 4); ++j) {
+                const double next = (static_cast<double>(stamps[j]) - static_cast<double>(zero)) * tick + shift;
+                if (stamps[j] != kNone && zero != kNone && next > last) {
+                    t = std::min(t, last + (next - last) / static_cast<double>(j - i + 1));
+                    break;
+                }
+            }
         }
         index.times.push_back(t);
     }

@@ -316,7 +316,7 @@ void RepStrip::paintEvent(QPaintEvent*) {
     if (all.empty()) {
         p.setFont(typeface(Type::small));
         p.setPen(t.quiet);
-        p.drawText(QRectF(kEdge, 0, width() - 2 * kEdge, kTop), Qt::AlignLeft | Qt::AlignVCenter,
+        p.drawText(QRectF(kEdge + 10, 0, width() - 2 * kEdge - 10, kTop), Qt::AlignLeft | Qt::AlignVCenter,
                    tr("No reps in this take yet: “Reps” proposes where they are."));
     }
 }

@@ -64,6 +64,11 @@ private slots:
         QCOMPARE(one->realPeriod(FrameIndex(0)), 0.0);
         QCOMPARE(one->fileRate().value, 0.0);
     }
+    void theSmallestIntervalThatDecides() {
+        // 240 Hz: 1.96 √2 / (240 √12) s = 3.33 ms.
+        QVERIFY(std::abs(Timebase::constant(100, Hertz(240)).smallestInterval(FrameIndex(50)) - 0.0033343) < 1e-6);
+        QVERIFY(Timebase::constant(1, Hertz(240)).smallestInterval(FrameIndex(0)) == 0.0);
+    }
 };
 QTEST_GUILESS_MAIN(TestTimebase)
 #include "test_timebase.moc"
