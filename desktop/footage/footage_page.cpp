@@ -10,6 +10,7 @@
 #include <QFileInfo>
 #include <QHBoxLayout>
 #include <QKeyEvent>
+#include <QPointer>
 #include <QScrollArea>
 #include <QSettings>
 #include <QVBoxLayout>
@@ -128,6 +129,7 @@ QWidget* FootagePage::makeLeft() {
     m_list->setAccessibleName(tr("Takes"));
     m_list->setIconSize(QSize(112, 63));
     m_list->setWordWrap(true);
+    m_list->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     auto* jobs = new QWidget;
     m_jobs = new QVBoxLayout(jobs);
     m_jobs->setContentsMargins(0, 0, 0, 0);
@@ -292,8 +294,23 @@ void FootagePage::startNext() {
             options.inCase[t.checksum] = t.title;
     // takeIn() touches files only, so it may run beside the interface thread's use of the database.
     Library& library = m_bench.book().library();
-    next.row->start([this, film = next.film, own = next.own, options,
+    next.row->start([this, row = QPointer<JobRow>(next.row), film = next.film, own = next.own, options,
                      &library](const JobProgress& progress) -> std::function<void()> {
+        // Something to look at while the film is read through.
+        ShowOptions tiny;
+        tiny.longestSide = 160;
+        if (const auto first = Film::firstPicture(film.toStdString(), tiny)) {
+            const QImage image = QImage(reinterpret_cast<const uchar*>(first->pixels.data()), first->width,
+                                        first->height, first->width * 4, QImage::Format_RGB32)
+                                     .copy();
+            QMetaObject::invokeMethod(
+                this,
+                [row, image] {
+                    if (row)
+                        row->setPicture(image);
+                },
+                Qt::QueuedConnection);
+        }
         auto in = takeIn(library, film.toStdString(), options, progress);
         return [this, in = std::move(in), film, own] {
             if (!in) {

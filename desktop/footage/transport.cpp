@@ -45,6 +45,9 @@ Transport::Transport(Workbench& bench, QWidget* parent) : QWidget(parent), m_ben
     m_where->setObjectName("where");
     m_where->setAccessibleName(tr("Where in the take"));
     m_where->setTextFormat(Qt::PlainText);
+    m_where->setToolTip(tr("Two instants nearer to one another than what this film decides cannot be told from "
+                           "simultaneous."));
+    m_where->setMinimumWidth(10);
     auto* line = new QHBoxLayout;
     line->setContentsMargins(0, 0, 0, 0);
     line->setSpacing(5);
@@ -187,8 +190,7 @@ void Transport::refresh() {
     const double slow = take->captureRate ? *take->captureRate / fileRate : 1.0;
     const double period = (at + 1 < times.size() ? times[at + 1] - times[at] : times[at] - times[at - 1]) / slow;
     words += tr("  ·  %1 s ± %2 ms").arg(times[at] / slow, 0, 'f', 3).arg(1000 * period / std::sqrt(12.0), 0, 'f', 1);
-    words += take->captureRate ? tr("  ·  intervals from %1 ms on can be told from none")
-                                     .arg(1000 * 1.96 * period / std::sqrt(6.0), 0, 'f', 1)
+    words += take->captureRate ? tr("  ·  decides from %1 ms on").arg(1000 * 1.96 * period / std::sqrt(6.0), 0, 'f', 1)
                                : tr("  ·  the capture rate is not set: seconds of the file");
     m_where->setText(words);
 }

@@ -190,6 +190,9 @@ void MarkingPage::showFrame() {
         refresh();
         return;
     }
+    m_canvas->setMirrored(take->picture.swapped);
+    const auto& crop = take->picture.crop;
+    m_canvas->setCrop(QRect(crop[0], crop[1], crop[2], crop[3]));
     const QImage picture = m_bench.frames().show(m_bench.filmPath(*take), m_bench.frame());
     if (!picture.isNull()) {
         m_canvas->setPicture(picture);
@@ -352,13 +355,15 @@ void MarkingPage::toPeg(int direction) {
 void MarkingPage::keyPressEvent(QKeyEvent* e) {
     const bool alt = e->modifiers() & Qt::AltModifier, shift = e->modifiers() & Qt::ShiftModifier;
     const double step = shift ? 0.1 : 1.0;
+    const bool swapped = m_bench.take() && m_bench.take()->picture.swapped;
+    const double right = swapped ? -step : step; // towards the right of the screen
     const int frames = shift ? 10 : 1;
     switch (e->key()) {
     case Qt::Key_Left:
-        alt ? static_cast<void>(m_canvas->nudge(-step, 0)) : m_bench.setFrame(m_bench.frame() - frames);
+        alt ? static_cast<void>(m_canvas->nudge(-right, 0)) : m_bench.setFrame(m_bench.frame() - frames);
         return;
     case Qt::Key_Right:
-        alt ? static_cast<void>(m_canvas->nudge(step, 0)) : m_bench.setFrame(m_bench.frame() + frames);
+        alt ? static_cast<void>(m_canvas->nudge(right, 0)) : m_bench.setFrame(m_bench.frame() + frames);
         return;
     case Qt::Key_Up:
         alt ? static_cast<void>(m_canvas->nudge(0, -step)) : toPeg(-1);

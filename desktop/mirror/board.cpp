@@ -91,10 +91,18 @@ void MirrorBoard::paintStill(QPainter& p, const QRectF& box, Id repId, const Pos
     }
     const Take& take = kept.takes.at(rep->second.take);
     const FrameIndex frame = rep->second.positions.at(position).frame;
-    const QImage picture = m_bench.frames().still(m_bench.filmPath(take), frame.value);
-    const auto points = pointsAt(kept, m_bench.analysis(), take.id, frame);
+    QImage picture = m_bench.frames().still(m_bench.filmPath(take), frame.value);
+    auto points = pointsAt(kept, m_bench.analysis(), take.id, frame);
+    Facing facing = take.facing;
+    if (take.picture.swapped) { // a left-hander stands like a right-handed model
+        picture = picture.mirrored(true, false);
+        for (auto& [name, at] : points)
+            at.setX(take.width - at.x());
+        if (facing != Facing::camera)
+            facing = facing == Facing::left ? Facing::right : Facing::left;
+    }
     const QRectF source = bodyBox(points, QSizeF(take.width, take.height), box.width() / box.height());
-    drawStill(p, box, picture, source, points, take.facing, colour);
+    drawStill(p, box, picture, source, points, facing, colour);
     if (!wedge || picture.isNull())
         return;
     // The angle that deviates most is drawn on the figure.

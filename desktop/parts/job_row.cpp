@@ -23,15 +23,23 @@ JobRow::JobRow(const QString& what, QWidget* parent) : QFrame(parent), m_what(wh
     auto* grid = new QGridLayout(this);
     grid->setContentsMargins(8, 5, 8, 5);
     grid->setVerticalSpacing(3);
-    grid->addWidget(m_words, 0, 0);
-    grid->addWidget(m_bar, 1, 0);
-    grid->addWidget(m_cancel, 0, 1, 2, 1);
-    grid->setColumnStretch(0, 1);
+    m_picture = new QLabel;
+    m_picture->hide();
+    grid->addWidget(m_picture, 0, 0, 2, 1);
+    grid->addWidget(m_words, 0, 1);
+    grid->addWidget(m_bar, 1, 1);
+    grid->addWidget(m_cancel, 0, 2, 2, 1);
+    grid->setColumnStretch(1, 1);
     connect(m_cancel, &QPushButton::clicked, this, &JobRow::cancel);
 }
 
 JobRow::~JobRow() {
     *m_stop = true;
+}
+
+void JobRow::setPicture(const QImage& picture) {
+    m_picture->setPixmap(QPixmap::fromImage(picture.scaled(56, 40, Qt::KeepAspectRatio, Qt::SmoothTransformation)));
+    m_picture->show();
 }
 
 void JobRow::cancel() {

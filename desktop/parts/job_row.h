@@ -4,6 +4,7 @@
 
 #include <QElapsedTimer>
 #include <QFrame>
+#include <QImage>
 #include <QLabel>
 #include <QProgressBar>
 #include <QPushButton>
@@ -29,6 +30,8 @@ public:
 
     void start(JobWork work);
     [[nodiscard]] bool started() const { return m_clock.isValid(); }
+    /// A small picture of what is worked on.
+    void setPicture(const QImage& picture);
     /// Before start(): it will not start. While running: asks the work to end.
     void cancel();
 
@@ -39,6 +42,7 @@ private:
     void tell(const QString& doing, double share);
 
     QString m_what;
+    QLabel* m_picture;
     QLabel* m_words;
     QProgressBar* m_bar;
     QPushButton* m_cancel;

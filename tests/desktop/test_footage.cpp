@@ -135,7 +135,7 @@ private slots:
             setRate(120);
         }
         QCOMPARE(*data().takes.at(take("side")).captureRate, 120.0);
-        QVERIFY(words("where").contains("intervals from"));
+        QVERIFY(words("where").contains("decides from 6.7 ms"));
     }
     void aBrokenFilmIsSaidAndCancelWorks() {
         QFile bad(film("broken.mp4"));
