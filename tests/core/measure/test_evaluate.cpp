@@ -298,7 +298,8 @@ private slots:
             back(0, 2) = 8 * f;
             path.push_back(back);
         }
-        for (const auto& [frame, mark] : steadied(tracks, path).at("left_hip"))
+        const TrackSet steady = steadied(tracks, path);
+        for (const auto& [frame, mark] : steady.at("left_hip"))
             QVERIFY(std::abs(mark.at.x - 500) < 1e-9 && std::abs(mark.sigma - 1.5) < 1e-6);
         QVERIFY(steadied(tracks, {}) == tracks);
     }
