@@ -74,25 +74,46 @@ int interrupted(void* goOn) {
     return ask && !ask(-1.0);
 }
 
+// Looks into packets without decoding them. Inert where the codec has no parser.
+class Parser {
+public:
+    explicit Parser(const AVStream& stream)
+        : m_codec(avcodec_alloc_context3(avcodec_find_decoder(stream.codecpar->codec_id))) {
+        if (m_codec && avcodec_parameters_to_context(m_codec.get(), stream.codecpar) >= 0)
+            m_parser = av_parser_init(stream.codecpar->codec_id);
+        if (m_parser)
+            m_parser->flags |= PARSER_FLAG_COMPLETE_FRAMES;
+    }
+    ~Parser() {
+        if (m_parser)
+            av_parser_close(m_parser);
+    }
+    Parser(const Parser&) = delete;
+    Parser& operator=(const Parser&) = delete;
+
+    /// What it says of a packet, the next one in decoding order; null when it says nothing.
+    const AVCodecParserContext* read(const AVPacket& p) {
+        if (!m_parser)
+            return nullptr;
+        std::uint8_t* out = nullptr;
+        int size = 0;
+        av_parser_parse2(m_parser, m_codec.get(), &out, &size, p.data, p.size, p.pts, p.dts, p.pos);
+        return m_parser;
+    }
+
+private:
+    av::Codec m_codec;
+    AVCodecParserContext* m_parser = nullptr;
+};
+
 // Looks into the first packets for the order of fields that the container does not state.
 int fieldOrder(const AVStream& stream, const std::vector<av::Packet>& packets) {
     int order = stream.codecpar->field_order;
-    if (order == AV_FIELD_UNKNOWN && !packets.empty()) {
-        AVCodecParserContext* parser = av_parser_init(stream.codecpar->codec_id);
-        av::Codec codec(avcodec_alloc_context3(avcodec_find_decoder(stream.codecpar->codec_id)));
-        if (parser && codec && avcodec_parameters_to_context(codec.get(), stream.codecpar) >= 0) {
-            parser->flags |= PARSER_FLAG_COMPLETE_FRAMES;
-            for (const auto& p : packets) {
-                std::uint8_t* out = nullptr;
-                int size = 0;
-                av_parser_parse2(parser, codec.get(), &out, &size, p->data, p->size, p->pts, p->dts, p->pos);
-                order = parser->field_order;
-                if (order != AV_FIELD_UNKNOWN)
-                    break;
-            }
-        }
-        if (parser)
-            av_parser_close(parser);
+    if (order == AV_FIELD_UNKNOWN) {
+        Parser parser(stream);
+        for (std::size_t i = 0; i < packets.size() && order == AV_FIELD_UNKNOWN; ++i)
+            if (const auto* said = parser.read(*packets[i]))
+                order = said->field_order;
     }
     switch (order) {
     case AV_FIELD_TT:
@@ -108,48 +129,23 @@ int fieldOrder(const AVStream& stream, const std::vector<av::Packet>& packets) {
 
 // Some writers put down decoding times as presentation times: nothing is reordered although there are B-pictures.
 bool hasBPictures(const AVStream& stream, const std::vector<av::Packet>& packets) {
-    AVCodecParserContext* parser = av_parser_init(stream.codecpar->codec_id);
-    av::Codec codec(avcodec_alloc_context3(avcodec_find_decoder(stream.codecpar->codec_id)));
-    bool found = false;
-    if (parser && codec && avcodec_parameters_to_context(codec.get(), stream.codecpar) >= 0) {
-        parser->flags |= PARSER_FLAG_COMPLETE_FRAMES;
-        for (const auto& p : packets) {
-            std::uint8_t* out = nullptr;
-            int size = 0;
-            av_parser_parse2(parser, codec.get(), &out, &size, p->data, p->size, p->pts, p->dts, p->pos);
-            found = found || parser->pict_type == AV_PICTURE_TYPE_B;
-        }
-    }
-    if (parser)
-        av_parser_close(parser);
-    return found;
+    Parser parser(stream);
+    return std::any_of(packets.begin(), packets.end(), [&](const av::Packet& p) {
+        const auto* said = parser.read(*p);
+        return said && said->pict_type == AV_PICTURE_TYPE_B;
+    });
 }
 
 // Which packets hold a second field only, so that two of them make one picture. Camcorders write such streams.
 class FieldPairs {
 public:
-    explicit FieldPairs(const AVStream& stream) {
-        if (stream.codecpar->codec_id != AV_CODEC_ID_H264)
-            return;
-        m_codec.reset(avcodec_alloc_context3(avcodec_find_decoder(AV_CODEC_ID_H264)));
-        if (m_codec && avcodec_parameters_to_context(m_codec.get(), stream.codecpar) >= 0)
-            m_parser = av_parser_init(AV_CODEC_ID_H264);
-        if (m_parser)
-            m_parser->flags |= PARSER_FLAG_COMPLETE_FRAMES;
-    }
-    ~FieldPairs() {
-        if (m_parser)
-            av_parser_close(m_parser);
-    }
-    FieldPairs(const FieldPairs&) = delete;
-    FieldPairs& operator=(const FieldPairs&) = delete;
+    explicit FieldPairs(const AVStream& stream)
+        : m_parser(stream), m_possible(stream.codecpar->codec_id == AV_CODEC_ID_H264) {}
     bool isSecond(const AVPacket& p) {
-        if (!m_parser)
+        const auto* said = m_possible ? m_parser.read(p) : nullptr;
+        if (!said)
             return false;
-        std::uint8_t* out = nullptr;
-        int size = 0;
-        av_parser_parse2(m_parser, m_codec.get(), &out, &size, p.data, p.size, p.pts, p.dts, p.pos);
-        const auto structure = m_parser->picture_structure;
+        const auto structure = said->picture_structure;
         const bool field =
             structure == AV_PICTURE_STRUCTURE_TOP_FIELD || structure == AV_PICTURE_STRUCTURE_BOTTOM_FIELD;
         const bool second = field && m_open && structure != m_first;
@@ -159,8 +155,8 @@ public:
     }
 
 private:
-    av::Codec m_codec;
-    AVCodecParserContext* m_parser = nullptr;
+    Parser m_parser;
+    bool m_possible;
     bool m_open = false;
     AVPictureStructure m_first = AV_PICTURE_STRUCTURE_UNKNOWN;
 };

@@ -1,6 +1,7 @@
 #include "desktop/footage/camera_panel.h"
 
 #include "casebook/text.h"
+#include "desktop/parts/frame_service.h"
 #include "simulator/live_camera.h"
 
 #include <QDateTime>
@@ -10,15 +11,6 @@
 #include <QVBoxLayout>
 
 namespace riflesso {
-namespace {
-QImage imageOf(const std::shared_ptr<const Picture>& p) {
-    return p ? QImage(reinterpret_cast<const uchar*>(p->pixels.data()), p->width, p->height, p->width * 4,
-                      QImage::Format_RGB32)
-                   .copy()
-             : QImage();
-}
-} // namespace
-
 CameraPanel::CameraPanel(const QString& folder, Makers cameras, QWidget* parent)
     : QWidget(parent), m_folder(folder), m_makers(std::move(cameras)) {
     if (m_makers.empty()) {
@@ -167,10 +159,11 @@ void CameraPanel::repaintPictures() {
     m_pending = false;
     if (!m_live)
         return;
-    m_now->setPicture(imageOf(m_live->newest()));
+    if (const auto now = m_live->newest())
+        m_now->setPicture(imageOf(*now));
     const double delay = m_delay->value();
     if (const auto then = m_live->ago(delay)) {
-        m_then->setPicture(imageOf(then));
+        m_then->setPicture(imageOf(*then));
     } else {
         const double left = delay - m_live->running();
         m_then->setMessage(

@@ -300,9 +300,7 @@ void FootagePage::startNext() {
         ShowOptions tiny;
         tiny.longestSide = 160;
         if (const auto first = Film::firstPicture(film.toStdString(), tiny)) {
-            const QImage image = QImage(reinterpret_cast<const uchar*>(first->pixels.data()), first->width,
-                                        first->height, first->width * 4, QImage::Format_RGB32)
-                                     .copy();
+            const QImage image = imageOf(*first);
             QMetaObject::invokeMethod(
                 this,
                 [row, image] {

@@ -8,13 +8,6 @@ constexpr std::size_t kOpenFilms = 6;
 QString keyOf(const QString& film, int frame) {
     return film + '#' + QString::number(frame);
 }
-QImage imageOf(const Result<Picture>& picture) {
-    if (!picture)
-        return {};
-    return QImage(reinterpret_cast<const uchar*>(picture->pixels.data()), picture->width, picture->height,
-                  picture->width * 4, QImage::Format_RGB32)
-        .copy();
-}
 } // namespace
 
 FrameService::FrameService() : m_cache(std::make_shared<FrameCache>(0)) {
@@ -47,7 +40,8 @@ void FrameService::setShow(const QString& film, const ShowOptions& options) {
 
 QImage FrameService::painted(const QString& film, const DecodedFrame& picture) const {
     const auto options = m_show.find(film);
-    return imageOf(picture.toPicture(options == m_show.end() ? ShowOptions() : options->second));
+    const auto pixels = picture.toPicture(options == m_show.end() ? ShowOptions() : options->second);
+    return pixels ? imageOf(*pixels) : QImage();
 }
 
 Reel& FrameService::reelOf(const QString& film) {

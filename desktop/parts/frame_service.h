@@ -15,6 +15,12 @@
 
 namespace riflesso {
 
+/// A copy that Qt can paint.
+inline QImage imageOf(const Picture& p) {
+    return QImage(reinterpret_cast<const uchar*>(p.pixels.data()), p.width, p.height, p.width * 4, QImage::Format_RGB32)
+        .copy();
+}
+
 /// Asks from and answers to the interface thread. Each open film has a thread of its own that decodes and reads ahead;
 /// the last six films stay open. Memory: four fifths of the limit for decoded pictures, a fifth for painted ones.
 class FrameService : public QObject {

@@ -5,12 +5,11 @@
 #include "desktop/theme/theme.h"
 #include "simulator/live_camera.h"
 #include "tests/support/coded_films.h"
+#include "tests/support/drop.h"
 
 #include <QApplication>
 #include <QDoubleSpinBox>
-#include <QDropEvent>
 #include <QLineEdit>
-#include <QMimeData>
 #include <QSettings>
 #include <QSlider>
 #include <QStandardPaths>
@@ -56,17 +55,7 @@ class TestFootage : public QObject {
         view()->show(Workspace::footage);
         QVERIFY(settle(*m_window));
     }
-    void drop(const QStringList& files) const {
-        QMimeData mime;
-        QList<QUrl> urls;
-        for (const auto& f : files)
-            urls << QUrl::fromLocalFile(f);
-        mime.setUrls(urls);
-        QDragEnterEvent enter(QPoint(400, 400), Qt::CopyAction, &mime, Qt::LeftButton, Qt::NoModifier);
-        QApplication::sendEvent(m_window.get(), &enter);
-        QDropEvent event(QPointF(400, 400), Qt::CopyAction, &mime, Qt::LeftButton, Qt::NoModifier);
-        QApplication::sendEvent(m_window.get(), &event);
-    }
+    void drop(const QStringList& files) const { QVERIFY(test::drop(m_window.get(), files)); }
     Id take(const char* title) const {
         for (const auto& [id, t] : data().takes)
             if (t.title == title)

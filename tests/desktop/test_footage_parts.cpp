@@ -153,7 +153,8 @@ private slots:
         m_bench->selectTake(m_bench->book().addTake(other));
         QVERIFY(strip.proposals().empty());
     }
-    // Playing ----------------------------------------------------------------------------------------------------------
+    // Playing
+    // ----------------------------------------------------------------------------------------------------------
     void speedIsTheAthletes() {
         Transport transport(*m_bench);
         QCOMPARE(transport.speed(), 0.25);
@@ -265,7 +266,8 @@ private slots:
         s.view.setCrop({});
         QVERIFY(std::abs(s.at(640, 360).x() - 320) < 2);
     }
-    // Work in the background --------------------------------------------------------------------------------------------
+    // Work in the background
+    // --------------------------------------------------------------------------------------------
     void aJobSaysWhatItDoesAndEnds() {
         auto* row = new JobRow("Counting");
         row->show();

@@ -7,13 +7,12 @@
 #include "desktop/theme/theme.h"
 #include "tests/support/coded_films.h"
 #include "tests/support/demo_copy.h"
+#include "tests/support/drop.h"
 
 #include <QApplication>
 #include <QComboBox>
 #include <QDoubleSpinBox>
-#include <QDropEvent>
 #include <QLabel>
-#include <QMimeData>
 #include <QSettings>
 #include <QSignalSpy>
 #include <QStandardPaths>
@@ -68,18 +67,7 @@ class TestWindow : public QObject {
         QVERIFY(m_window->openLibrary(m_library));
         QVERIFY(settle(*m_window));
     }
-    void drop(const QStringList& files) {
-        QMimeData mime;
-        QList<QUrl> urls;
-        for (const auto& f : files)
-            urls << QUrl::fromLocalFile(f);
-        mime.setUrls(urls);
-        QDragEnterEvent enter(QPoint(400, 400), Qt::CopyAction, &mime, Qt::LeftButton, Qt::NoModifier);
-        QApplication::sendEvent(m_window.get(), &enter);
-        QVERIFY(enter.isAccepted());
-        QDropEvent event(QPointF(400, 400), Qt::CopyAction, &mime, Qt::LeftButton, Qt::NoModifier);
-        QApplication::sendEvent(m_window.get(), &event);
-    }
+    void drop(const QStringList& files) { QVERIFY(test::drop(m_window.get(), files)); }
 private slots:
     void initTestCase() {
         QStandardPaths::setTestModeEnabled(true);
