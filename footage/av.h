@@ -49,4 +49,16 @@ inline Codec decoderFor(const AVStream& stream, int threads) {
     return c;
 }
 
+/// Width of a pixel / its height where a rational states it believably, else 0.
+inline double believable(AVRational aspect) {
+    const double a = aspect.num > 0 && aspect.den > 0 ? av_q2d(aspect) : 0.0;
+    return a > 0.1 && a < 10.0 ? a : 0.0; // beyond: a damaged tag
+}
+
+/// What the container says of the shape of pixels; 0 when it says nothing.
+inline double statedAspect(const AVStream& stream) {
+    const double a = believable(stream.sample_aspect_ratio);
+    return a > 0.0 ? a : believable(stream.codecpar->sample_aspect_ratio);
+}
+
 } // namespace riflesso::av

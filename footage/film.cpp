@@ -28,14 +28,10 @@ int rotationOf(const AVStream& stream) {
     return ((quarter % 4) + 4) % 4 * 90;
 }
 
-double pixelAspectOf(const AVStream& stream) {
-    AVRational r = stream.sample_aspect_ratio;
-    if (r.num <= 0 || r.den <= 0)
-        r = stream.codecpar->sample_aspect_ratio;
-    if (r.num <= 0 || r.den <= 0)
-        return 1.0;
-    const double a = av_q2d(r);
-    return a > 0.1 && a < 10.0 ? a : 1.0; // a damaged tag
+// The container goes before the stream, as players have it; most films say nothing and mean squares.
+double pixelAspectOf(const AVStream& stream, double streamSays) {
+    const double stated = av::statedAspect(stream);
+    return stated > 0.0 ? stated : streamSays > 0.0 ? streamSays : 1.0;
 }
 
 // Tags by which telephones and cameras state how fast they really filmed. The first is Android's; the others are forms
@@ -110,7 +106,7 @@ struct Film::Impl {
         const AVStream& stream = source->stream();
         info.codec = avcodec_get_name(stream.codecpar->codec_id);
         info.rotation = rotationOf(stream);
-        info.pixelAspect = pixelAspectOf(stream);
+        info.pixelAspect = pixelAspectOf(stream, index.pixelAspect);
         const int w = std::max(1, static_cast<int>(std::lround(stream.codecpar->width * info.pixelAspect)));
         const int h = stream.codecpar->height;
         const bool turned = info.rotation % 180 != 0;
@@ -179,8 +175,9 @@ struct Film::Impl {
                 coded = -1;
                 if (number >= 0 && number < static_cast<std::int64_t>(index.packets.size())) {
                     coded = index.packets[static_cast<std::size_t>(number)].frame;
-                    if (coded < 0 && number > 0 && index.packets[static_cast<std::size_t>(number)].hidden)
-                        coded = pairedFrame(static_cast<int>(number));
+                    // A decoder may name the second field's packet for a pair.
+                    if (coded < 0 && number > 0 && index.packets[static_cast<std::size_t>(number)].hidden == 2)
+                        coded = index.packets[static_cast<std::size_t>(number) - 1].frame;
                 }
                 if (coded < validFrom || (frame->flags & AV_FRAME_FLAG_DISCARD)) {
                     av_frame_unref(frame.get());
@@ -190,7 +187,7 @@ struct Film::Impl {
             }
             if (r != AVERROR(EAGAIN) || drained || cancelled())
                 return nullptr;
-            const bool enough = until >= 0 && lastSent >= index.packetOf[static_cast<std::size_t>(until)];
+            const bool enough = until >= 0 && lastSent >= index.lastPacketOf(until);
             const int number = enough ? -1 : source->next(packet.get());
             if (number < 0) {
                 drained = true;
@@ -198,19 +195,13 @@ struct Film::Impl {
                 continue;
             }
             lastSent = number;
-            const int shows = index.packets[static_cast<std::size_t>(number)].frame;
+            const bool half = index.packets[static_cast<std::size_t>(number)].hidden == 2 && number > 0;
+            const int shows = index.packets[static_cast<std::size_t>(half ? number - 1 : number)].frame;
             codec->skip_frame = shows >= 0 && shows < keepFrom ? AVDISCARD_NONREF : AVDISCARD_DEFAULT;
             codec->reordered_opaque = number;
             avcodec_send_packet(codec.get(), packet.get()); // a damaged packet is passed over; its frame will be missed
             av_packet_unref(packet.get());
         }
-    }
-
-    // A decoder may name the second field's packet for a pair: the picture belongs to the packet before.
-    [[nodiscard]] int pairedFrame(int number) const {
-        const auto& second = index.packets[static_cast<std::size_t>(number)];
-        const auto& before = index.packets[static_cast<std::size_t>(number) - 1];
-        return second.pts == before.pts ? before.frame : -1;
     }
 
     void keep(int coded, av::Frame frame) {
@@ -372,13 +363,14 @@ Result<Picture> Film::firstPicture(const std::filesystem::path& path, const Show
     auto impl = std::make_unique<DecodedFrame::Impl>();
     impl->frame.reset(av_frame_alloc());
     impl->rotation = rotationOf(stream);
-    impl->pixelAspect = pixelAspectOf(stream);
     for (int tries = 0; tries < 200; ++tries) {
         const bool more = (*source)->read(packet.get());
         avcodec_send_packet(codec.get(), more ? packet.get() : nullptr);
         av_packet_unref(packet.get());
-        if (avcodec_receive_frame(codec.get(), impl->frame.get()) == 0)
+        if (avcodec_receive_frame(codec.get(), impl->frame.get()) == 0) {
+            impl->pixelAspect = pixelAspectOf(stream, av::believable(impl->frame->sample_aspect_ratio));
             return DecodedFrame(std::move(impl)).toPicture(show);
+        }
         if (!more)
             break;
     }

@@ -13,7 +13,7 @@ namespace {
 namespace fs = std::filesystem;
 constexpr std::int64_t kNone = std::numeric_limits<std::int64_t>::min();
 constexpr std::uint32_t kMagic = 0x58495252; // "RRIX"
-constexpr std::uint32_t kVersion = 1;        // grows with any change of what is kept
+constexpr std::uint32_t kVersion = 2;        // grows with any change of what is kept
 
 std::uint64_t hash(const void* data, std::size_t size, std::uint64_t h = 1469598103934665603ull) {
     const auto* p = static_cast<const unsigned char*>(data); // FNV-1a
@@ -44,6 +44,8 @@ int FilmIndex::keyPacketFor(int frame) const {
     const int own = packetOf[static_cast<std::size_t>(frame)];
     for (int p = own; p > 0; --p) {
         const auto& packet = packets[static_cast<std::size_t>(p)];
+        if (packet.hidden == 2)
+            continue; // half a picture
         // A key packet that is shown later than the frame (leading pictures of an open group) does not hold it.
         const bool earlier = packet.hidden ? packet.pts <= packets[static_cast<std::size_t>(own)].pts
                                            : packet.frame >= 0 && packet.frame <= frame;
@@ -51,6 +53,11 @@ int FilmIndex::keyPacketFor(int frame) const {
             return p;
     }
     return 0;
+}
+
+int FilmIndex::lastPacketOf(int frame) const {
+    const auto own = static_cast<std::size_t>(packetOf[static_cast<std::size_t>(frame)]);
+    return static_cast<int>(own + 1 < packets.size() && packets[own + 1].hidden == 2 ? own + 1 : own);
 }
 
 int FilmIndex::keyFrameFor(int frame) const {
@@ -170,6 +177,7 @@ void keepIndex(const fs::path& folder, const std::string& fingerprint, const Fil
     put(out, index.mended);
     put(out, index.interlaced);
     put(out, index.lastStep);
+    put(out, index.pixelAspect);
     for (const auto& p : index.packets) {
         put(out, p.pts);
         put(out, p.dts);
@@ -213,7 +221,7 @@ std::optional<FilmIndex> readIndex(const fs::path& folder, const std::string& fi
     if (!get(in, at, magic) || !get(in, at, version) || magic != kMagic || version != kVersion ||
         !get(in, at, packets) || !get(in, at, frames) || packets > in.size() || frames > in.size() ||
         !get(in, at, x.identity) || !get(in, at, x.reorder) || !get(in, at, x.lost) || !get(in, at, x.mended) ||
-        !get(in, at, x.interlaced) || !get(in, at, x.lastStep))
+        !get(in, at, x.interlaced) || !get(in, at, x.lastStep) || !get(in, at, x.pixelAspect))
         return std::nullopt;
     x.packets.resize(packets);
     for (auto& p : x.packets)

@@ -28,7 +28,8 @@ struct FilmIndex {
         std::int64_t position = 0; ///< byte in the file; −1 unknown
         std::int32_t frame = -1;   ///< its place in presentation order; −1 when it gives no picture of its own
         std::uint8_t key = 0;      ///< decoding may begin here
-        std::uint8_t hidden = 0;   ///< decoded for others' sake, never shown (before the cut of an edit list)
+        std::uint8_t hidden = 0;   ///< 1: decoded for others' sake, never shown (before the cut of an edit list);
+                                   ///< 2: the second field of the packet before, shown with it
     };
     std::vector<Packet> packets;
     std::vector<std::int32_t> packetOf; ///< by frame
@@ -39,10 +40,13 @@ struct FilmIndex {
     std::int32_t mended = 0;     ///< times that were missing, repeated or ran backwards and were put in order
     std::int32_t interlaced = 0; ///< 0 no, 1 top field first, 2 bottom field first
     double lastStep = 0.0;       ///< the last frame's own duration, s; 0 unknown
+    double pixelAspect = 0.0;    ///< what the first picture says of its pixels' shape; 0 when the container says it
 
     [[nodiscard]] int frames() const { return static_cast<int>(times.size()); }
     /// The key packet from which a frame is reached: the last one shown no later than it.
     [[nodiscard]] int keyPacketFor(int frame) const;
+    /// The last packet that holds a part of a frame: its own, or that of its second field.
+    [[nodiscard]] int lastPacketOf(int frame) const;
     /// The frame that this key packet shows, or the first after it that has one.
     [[nodiscard]] int keyFrameFor(int frame) const;
     friend bool operator==(const FilmIndex&, const FilmIndex&) = default;

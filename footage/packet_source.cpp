@@ -127,6 +127,26 @@ int fieldOrder(const AVStream& stream, const std::vector<av::Packet>& packets) {
     }
 }
 
+// The shape of pixels as the first picture itself states it, where the container is silent; else 0.
+double aspectInStream(const AVStream& stream, const std::vector<av::Packet>& packets) {
+    if (av::statedAspect(stream) > 0.0)
+        return 0.0;
+    av::Codec decoder = av::decoderFor(stream, 1);
+    if (!decoder || avcodec_open2(decoder.get(), decoder->codec, nullptr) < 0)
+        return 0.0;
+    decoder->skip_loop_filter = AVDISCARD_ALL; // nobody looks at it
+    av::Frame frame(av_frame_alloc());
+    for (std::size_t i = 0; i <= packets.size(); ++i) {
+        avcodec_send_packet(decoder.get(), i < packets.size() ? packets[i].get() : nullptr);
+        // Most decoders know as soon as the picture's header is read, long before the picture is handed out.
+        if (const double a = av::believable(decoder->sample_aspect_ratio); a > 0.0)
+            return a;
+        if (avcodec_receive_frame(decoder.get(), frame.get()) == 0)
+            return av::believable(frame->sample_aspect_ratio);
+    }
+    return 0.0;
+}
+
 // Some writers put down decoding times as presentation times: nothing is reordered although there are B-pictures.
 bool hasBPictures(const AVStream& stream, const std::vector<av::Packet>& packets) {
     Parser parser(stream);
@@ -310,7 +330,8 @@ Result<FilmIndex> PacketSource::makeIndex() {
             index.packets.push_back({p.pts, p.dts, p.pos, -1,
                                      static_cast<std::uint8_t>((p.flags & AV_PKT_FLAG_KEY) != 0),
                                      static_cast<std::uint8_t>(hidden)});
-            if (camcorder && pairs.isSecond(p))
+            // Camcorders may change their mind in the middle; other films are what they are from the start.
+            if ((camcorder || first.size() < 64 || !seconds.empty()) && pairs.isSecond(p))
                 seconds.push_back(number);
             lastDuration = p.duration;
             if (first.size() < 64)
@@ -324,8 +345,9 @@ Result<FilmIndex> PacketSource::makeIndex() {
         return cannotOpen(m_path, "not one frame in it can be read");
     const double tick = av_q2d(m_stream->time_base);
     index.interlaced = fieldOrder(*m_stream, first);
+    index.pixelAspect = aspectInStream(*m_stream, first);
     for (std::size_t s : seconds) // the second field of a pair is decoded with the first and shows nothing of its own
-        index.packets[s].hidden = 1;
+        index.packets[s].hidden = 2;
     for (std::size_t s : seconds)
         if (index.packets[s].pts == kNone)
             index.packets[s].pts = s > 0 ? index.packets[s - 1].pts : 0;

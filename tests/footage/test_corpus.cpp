@@ -13,6 +13,120 @@
 
 using namespace riflesso;
 
+namespace {
+
+// A bit stream as ITU-T H.264 (clause 7.2, 9.1) writes it.
+class Bits {
+public:
+    void u(int bits, unsigned value) {
+        for (int i = bits - 1; i >= 0; --i) {
+            if (m_free == 0) {
+                m_bytes.push_back(0);
+                m_free = 8;
+            }
+            m_bytes.back() = static_cast<char>(m_bytes.back() | static_cast<char>((value >> i & 1u) << --m_free));
+        }
+    }
+    void ue(unsigned value) { // Exp-Golomb
+        int length = 0;
+        while ((value + 1) >> (length + 1))
+            ++length;
+        u(length, 0);
+        u(length + 1, value + 1);
+    }
+    void align() { m_free = 0; }
+    void end() {
+        u(1, 1);
+        align();
+    }
+    // With start code and emulation prevention (7.4.1).
+    [[nodiscard]] QByteArray nal(char header) const {
+        QByteArray out("\0\0\0\1", 4);
+        out += header;
+        int zeros = 0;
+        for (char c : m_bytes) {
+            if (zeros >= 2 && static_cast<unsigned char>(c) <= 3) {
+                out += '\3';
+                zeros = 0;
+            }
+            zeros = c == 0 ? zeros + 1 : 0;
+            out += c;
+        }
+        return out;
+    }
+
+private:
+    std::string m_bytes;
+    int m_free = 0;
+};
+
+// An H.264 stream in which each field is a picture of its own: no encoder at hand writes one. Every macroblock is PCM,
+// so that no more than the syntax of clause 7.3 is needed. Field k carries number k.
+QByteArray fieldPictures(int pairs) {
+    constexpr int kWide = 20, kHigh = 6; // macroblocks of a field
+    constexpr int kGroup = 6;
+    Bits sps;
+    for (unsigned v : {77u, 0u, 30u})
+        sps.u(8, v);
+    for (unsigned v : {0u, 0u, 0u, 4u, 1u}) // id, 4 bits of frame_num, order by count, in 8 bits, one reference
+        sps.ue(v);
+    sps.u(1, 0);
+    sps.ue(kWide - 1);
+    sps.ue(kHigh - 1);
+    for (unsigned v : {0u, 0u, 1u, 0u, 0u}) // fields allowed, not mixed in a frame, direct 8x8, no crop, nothing more
+        sps.u(1, v);
+    sps.end();
+    Bits pps;
+    pps.ue(0);
+    pps.ue(0);
+    pps.u(2, 0);
+    for (int i = 0; i < 3; ++i)
+        pps.ue(0);
+    pps.u(3, 0);
+    for (int i = 0; i < 3; ++i)
+        pps.ue(0);
+    pps.u(3, 4); // slices say how edges are smoothed
+    pps.end();
+    QByteArray out;
+    for (int pair = 0; pair < pairs; ++pair) {
+        const auto inGroup = static_cast<unsigned>(pair % kGroup);
+        if (inGroup == 0)
+            out += sps.nal(0x67) + pps.nal(0x68);
+        for (int field : {0, 1}) {
+            const Picture p = coded(2 * pair + field);
+            Bits s;
+            s.ue(0);
+            s.ue(7);
+            s.ue(0);
+            const bool restart = inGroup == 0 && field == 0;
+            s.u(4, inGroup);
+            s.u(1, 1);
+            s.u(1, static_cast<unsigned>(field));
+            if (restart)
+                s.ue(static_cast<unsigned>(pair / kGroup % 2));
+            s.u(8, 2 * inGroup + static_cast<unsigned>(field));
+            s.u(restart ? 2 : 1, 0);
+            s.ue(0);
+            s.ue(1); // edges stay as they are
+            for (int mb = 0; mb < kWide * kHigh; ++mb) {
+                s.ue(25); // PCM
+                s.align();
+                for (int i = 0; i < 256; ++i) {
+                    const int x = mb % kWide * 16 + i % 16, y = 2 * (mb / kWide * 16 + i / 16) + field;
+                    s.u(8, 16 + (p.at(x, y) & 0xff) * 219 / 255);
+                }
+                for (int i = 0; i < 128; ++i)
+                    s.u(8, 128);
+            }
+            s.end();
+            out += s.nal(restart ? 0x65 : 0x61);
+        }
+    }
+    return out;
+}
+
+} // namespace
+
 class TestCorpus : public QObject {
     Q_OBJECT
     QTemporaryDir m_dir;
@@ -77,11 +191,45 @@ private slots:
         const auto& t = film->times();
         QVERIFY(std::abs(t[1] - t[0] - (t[2] - t[0]) / 2) < 1e-6);
     }
+    // Camcorders write each field as a picture of its own, and give only the first of a pair a time.
+    void aPacketForEachField() {
+        write("paff.264", fieldPictures(24));
+        for (const char* name : {"paff.mts", "paff.mkv", "paff.mp4"}) {
+            auto film = open(made(name, {"-r", "50", "-f", "h264", "-i", path("paff.264"), "-c", "copy"}));
+            QVERIFY2(film && film->info().interlaced, name);
+            QCOMPARE(film->info().frames, 48);
+            QCOMPARE(film->info().height, 192);
+            for (int i : {0, 1, 47, 20, 21, 3, 46})
+                QVERIFY2(number(*film, i) == i, qPrintable(QString("%1 %2").arg(name).arg(i)));
+            for (int i = 47; i >= 0; --i)
+                QVERIFY2(number(*film, i) == i, name);
+            const auto& t = film->times();
+            QVERIFY2(std::abs(t[40] - 0.8) < 1e-3 && std::abs(t[41] - 0.82) < 1e-3, name);
+        }
+    }
     void pixelsThatAreNotSquare() {
         auto film = open(made("wide.mp4", {"-i", m_source, "-vf", "setsar=4/3", "-c:v", "libx264"}));
         QVERIFY(film);
         QCOMPARE(film->info().width, 427);
         QCOMPARE(film->info().height, 192);
+        const auto p = film->frame(FrameIndex(9));
+        QVERIFY(p && p->width == 427);
+        QCOMPARE(decodeNumber(*p), 9);
+    }
+    // Where the container is silent only the stream itself says it.
+    void pixelsThatOnlyTheStreamKnows() {
+        const QString stream =
+            made("wide.264", {"-i", m_source, "-vf", "setsar=4/3", "-c:v", "libx264", "-bf", "0", "-g", "12"});
+        // The same pictures under a header that says nothing of it: the tag is taken out after the stream was copied in.
+        // Matroska's element of the shown width becomes an empty space of the same length.
+        QByteArray b = bytes(made("said.mkv", {"-r", "30", "-f", "h264", "-i", stream, "-c", "copy"}));
+        const auto shown = b.indexOf(QByteArray::fromHex("54B0"));
+        QVERIFY(shown >= 0);
+        b[shown + 1] = static_cast<char>(0x80 | (1 + (static_cast<unsigned char>(b[shown + 2]) & 0x7f)));
+        b[shown] = static_cast<char>(0xEC);
+        auto film = open(write("said.mkv", b));
+        QVERIFY(film);
+        QCOMPARE(film->info().width, 427);
         const auto p = film->frame(FrameIndex(9));
         QVERIFY(p && p->width == 427);
         QCOMPARE(decodeNumber(*p), 9);
