@@ -127,24 +127,51 @@ int fieldOrder(const AVStream& stream, const std::vector<av::Packet>& packets) {
     }
 }
 
-// The shape of pixels as the first picture itself states it, where the container is silent; else 0.
+// A packet of H.264 or HEVC as MP4 and Matroska hold it, cut off soon after its first slice has begun: a decoder reads
+// all headers from it and has no picture to work on, which would cost more than reading the whole table of frames.
+std::vector<std::uint8_t> headOf(const AVPacket& packet, const AVCodecParameters& p) {
+    constexpr std::size_t kEnough = 256; // bytes of a slice: its header and a little more
+    const auto* extra = p.extradata;
+    const bool hevc = p.codec_id == AV_CODEC_ID_HEVC;
+    const int at = hevc ? 21 : 4; // where the number of bytes of a length is stated
+    std::vector<std::uint8_t> out(packet.data, packet.data + packet.size);
+    if ((!hevc && p.codec_id != AV_CODEC_ID_H264) || p.extradata_size <= at || extra[0] != 1)
+        return out;
+    const auto wide = static_cast<std::size_t>(extra[at] & 3) + 1;
+    for (std::size_t i = 0; i + wide < out.size();) {
+        std::size_t length = 0;
+        for (std::size_t k = 0; k < wide; ++k)
+            length = length << 8 | out[i + k];
+        const int type = hevc ? out[i + wide] >> 1 & 63 : out[i + wide] & 31;
+        if (hevc ? type < 32 : type >= 1 && type <= 5) {
+            const std::size_t kept = std::min({length, kEnough, out.size() - i - wide});
+            for (std::size_t k = 0; k < wide; ++k)
+                out[i + k] = static_cast<std::uint8_t>(kept >> 8 * (wide - 1 - k));
+            out.resize(i + wide + kept);
+            return out;
+        }
+        i += wide + length;
+    }
+    return out;
+}
+
+// The shape of pixels as the stream itself states it, where the container is silent; else 0.
 double aspectInStream(const AVStream& stream, const std::vector<av::Packet>& packets) {
-    if (av::statedAspect(stream) > 0.0)
+    if (av::statedAspect(stream) > 0.0 || packets.empty())
         return 0.0;
     av::Codec decoder = av::decoderFor(stream, 1);
-    if (!decoder || avcodec_open2(decoder.get(), decoder->codec, nullptr) < 0)
+    if (!decoder)
         return 0.0;
-    decoder->skip_loop_filter = AVDISCARD_ALL; // nobody looks at it
-    av::Frame frame(av_frame_alloc());
-    for (std::size_t i = 0; i <= packets.size(); ++i) {
-        avcodec_send_packet(decoder.get(), i < packets.size() ? packets[i].get() : nullptr);
-        // Most decoders know as soon as the picture's header is read, long before the picture is handed out.
-        if (const double a = av::believable(decoder->sample_aspect_ratio); a > 0.0)
-            return a;
-        if (avcodec_receive_frame(decoder.get(), frame.get()) == 0)
-            return av::believable(frame->sample_aspect_ratio);
-    }
-    return 0.0;
+    decoder->error_concealment = 0;
+    if (avcodec_open2(decoder.get(), decoder->codec, nullptr) < 0)
+        return 0.0;
+    const auto head = headOf(*packets.front(), *stream.codecpar);
+    av::Packet packet(av_packet_alloc());
+    if (av_new_packet(packet.get(), static_cast<int>(head.size())) < 0)
+        return 0.0;
+    std::copy(head.begin(), head.end(), packet->data);
+    avcodec_send_packet(decoder.get(), packet.get());
+    return av::believable(decoder->sample_aspect_ratio);
 }
 
 // Some writers put down decoding times as presentation times: nothing is reordered although there are B-pictures.

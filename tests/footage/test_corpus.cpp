@@ -220,8 +220,8 @@ private slots:
     void pixelsThatOnlyTheStreamKnows() {
         const QString stream =
             made("wide.264", {"-i", m_source, "-vf", "setsar=4/3", "-c:v", "libx264", "-bf", "0", "-g", "12"});
-        // The same pictures under a header that says nothing of it: the tag is taken out after the stream was copied in.
-        // Matroska's element of the shown width becomes an empty space of the same length.
+        // The same pictures under a header that says nothing of it: the tag is taken out after the stream was copied
+        // in. Matroska's element of the shown width becomes an empty space of the same length.
         QByteArray b = bytes(made("said.mkv", {"-r", "30", "-f", "h264", "-i", stream, "-c", "copy"}));
         const auto shown = b.indexOf(QByteArray::fromHex("54B0"));
         QVERIFY(shown >= 0);
