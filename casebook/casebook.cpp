@@ -94,6 +94,8 @@ bool Casebook::commit(const std::vector<Edit>& edits) {
             changes.blocks = true;
         } else if (std::holds_alternative<LinkEdit>(edit)) {
             changes.links = true;
+        } else if (std::holds_alternative<RepeatEdit>(edit)) {
+            changes.repeats = true;
         } else if (const auto* mark = std::get_if<MarkEdit>(&edit)) {
             note(changes.marks, mark->key.take);
             ++m_revision[mark->key.take];

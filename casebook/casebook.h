@@ -22,6 +22,7 @@ struct ChangeSet {
     bool brief = false;
     bool blocks = false;
     bool links = false;
+    bool repeats = false;
     std::vector<Id> takes; ///< the take itself, made or removed too
     std::vector<Id> reps;  ///< takes whose reps or key positions changed
     std::vector<Id> marks; ///< takes whose marks changed

@@ -24,6 +24,13 @@ Status frame(const FilmArguments& a);
 Status series(const FilmArguments& a);
 Status reps(const FilmArguments& a);
 
+struct CarryArguments {
+    std::string film, marks, out, landmarks;
+    std::optional<int> from, to;
+    std::optional<double> captureRate;
+};
+Status carry(const CarryArguments& a);
+
 struct SyncArguments {
     std::string filmA, filmB;
     std::vector<std::string> at; ///< "frame of a:frame of b"

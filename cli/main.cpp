@@ -71,6 +71,17 @@ int main(int argc, char** argv) {
     reps->add_flag("--json", f.json, "as JSON");
     reps->callback([&] { chosen = [&] { return cli::reps(f); }; });
 
+    cli::CarryArguments ca;
+    auto* carry = app.add_subcommand("carry", "Follow hand marks from frame to frame through a film");
+    carry->add_option("FILM", ca.film, "the film")->required();
+    carry->add_option("--marks", ca.marks, "tracks CSV with the marks made by hand")->required();
+    carry->add_option("--out", ca.out, "tracks CSV to write: the hand marks and the carried ones")->required();
+    carry->add_option("--from", ca.from, "first frame (the first marked one when left out)");
+    carry->add_option("--to", ca.to, "last frame (the film's last when left out)");
+    carry->add_option("--landmarks", ca.landmarks, "only these, with commas between");
+    carry->add_option("--capture-rate", ca.captureRate, "Hz; without it the film's tag, or its own times");
+    carry->callback([&] { chosen = [&] { return cli::carry(ca); }; });
+
     cli::SyncArguments s;
     auto* sync = app.add_subcommand("sync", "Two films of the same movement on one clock");
     sync->add_option("FILM_A", s.filmA, "the first film")->required();

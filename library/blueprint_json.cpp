@@ -62,6 +62,30 @@ Drill readDrill(const JsonReader& j) {
     return d;
 }
 
+PointSpec readPoint(const JsonReader& j) {
+    const auto point = pointFromText(j.text());
+    if (!point)
+        j.fail("\"" + j.text() + "\" is no landmark or pair of landmarks");
+    return *point;
+}
+
+PositionRule readRule(const JsonReader& j) {
+    PositionRule r;
+    r.kind = j["when"].word<RuleKind>(kRuleKindNames);
+    const auto of = j["of"];
+    r.series.kind = of["kind"].word<SeriesKind>(kSeriesKindNames);
+    for (const auto& p : of["points"].items())
+        r.series.points.push_back(readPoint(p));
+    if (of.has("direction"))
+        r.series.direction = of["direction"].word<Direction>(kDirectionNames);
+    r.falling = j.truthOr("falling", false);
+    r.level = j.numberOr("level", 0.5);
+    r.after = j.textOr("after");
+    r.before = j.textOr("before");
+    r.frames = static_cast<int>(j.numberOr("frames", 0.0));
+    return r;
+}
+
 Blueprint readAll(const JsonReader& j) {
     Blueprint b;
     if (const int format = j["format"].integer(); format != 1)
@@ -71,8 +95,15 @@ Blueprint readAll(const JsonReader& j) {
     b.version = j["version"].integer();
     for (const auto& c : j.itemsOr("cautions"))
         b.cautions.push_back(c.text());
-    for (const auto& p : j["positions"].items())
+    for (const auto& p : j["positions"].items()) {
         b.positions.push_back({p["id"].text(), p["name"].text(), p["words"].text()});
+        if (p.has("rule"))
+            b.positions.back().rule = readRule(p["rule"]);
+    }
+    for (const auto& c : j.itemsOr("checkpoints"))
+        b.checkpoints.push_back({c["id"].text(), c["name"].text(), c["question"].text(), c["at"].text()});
+    for (const auto& p : j.itemsOr("proxies"))
+        b.proxies.push_back({p["landmark"].text(), p["from"].text(), p["to"].text()});
     for (const auto& l : j["landmarks"].items()) {
         if (!isLandmarkName(resolveRole(l.text(), Side::right)))
             l.fail("\"" + l.text() + "\" is no landmark");

@@ -83,8 +83,21 @@ struct Take {
     PictureSettings picture;
     bool steady = false;       ///< marks are carried to the reference frame by `camera`
     CameraPath camera;         ///< of a moving camera, one map a frame; empty = not looked for
+    /// Cut-offs that the analyst set against the residual analysis, Hz, by landmark.
+    std::map<LandmarkName, double> cutoffs{};
     std::vector<double> times; ///< presentation times, s
     friend bool operator==(const Take&, const Take&) = default;
+};
+
+/// A checkpoint judged by eye.
+enum class SeenVerdict { yes, partly, no };
+inline constexpr std::array<std::string_view, 3> kSeenVerdictNames = {"yes", "partly", "no"};
+struct Seen {
+    SeenVerdict verdict = SeenVerdict::yes;
+    FrameIndex frame{};         ///< on which it was judged
+    std::string note{};         ///< may be empty
+    std::optional<Pixel> pin{}; ///< the place of the picture that the note is about
+    friend bool operator==(const Seen&, const Seen&) = default;
 };
 
 /// One execution in a take.
@@ -98,6 +111,7 @@ struct Rep {
     std::string choice{};                      ///< the technique chosen
     std::optional<bool> worked{};              ///< the effect: did it work
     std::optional<Stage> stage{};              ///< when it differs from the take's
+    std::map<std::string, Seen> seen{};        ///< by checkpoint
     friend bool operator==(const Rep&, const Rep&) = default;
 };
 
@@ -133,6 +147,24 @@ struct Block {
     friend bool operator==(const Block&, const Block&) = default;
 };
 
+/// Frames of a take marked once more, without a look at the first marks: how good are these marks?
+struct RepeatMarking {
+    struct Placed {
+        FrameIndex frame{};
+        LandmarkName landmark;
+        Pixel at;
+        friend bool operator==(const Placed&, const Placed&) = default;
+    };
+    Id id = 0;
+    Id take = 0;
+    Day day{};
+    std::string analyst{};            ///< who marked; the first marks are nobody's in particular
+    std::vector<FrameIndex> frames{}; ///< in the order in which they are shown, those that do not count among them
+    std::vector<LandmarkName> landmarks{};
+    std::vector<Placed> marks{};
+    friend bool operator==(const RepeatMarking&, const RepeatMarking&) = default;
+};
+
 /// Names one mark.
 struct MarkKey {
     Id take = 0;
@@ -151,6 +183,7 @@ struct CaseData {
     std::map<Id, Block> blocks;
     std::map<Id, Link> links;
     std::map<Id, TrackSet> marks; ///< by take
+    std::map<Id, RepeatMarking> repeats{};
     friend bool operator==(const CaseData&, const CaseData&) = default;
 };
 
@@ -166,8 +199,9 @@ using RepEdit = EditOf<Id, Rep>;
 using BlockEdit = EditOf<Id, Block>;
 using LinkEdit = EditOf<Id, Link>;
 using MarkEdit = EditOf<MarkKey, Mark>;
+using RepeatEdit = EditOf<Id, RepeatMarking>;
 /// What the library writes and the casebook undoes.
-using Edit = std::variant<BriefEdit, TakeEdit, RepEdit, BlockEdit, MarkEdit, LinkEdit>;
+using Edit = std::variant<BriefEdit, TakeEdit, RepEdit, BlockEdit, MarkEdit, LinkEdit, RepeatEdit>;
 
 /// Carries an edit out on plain data (its `after`). Removing a take leaves its reps and marks to edits of their own.
 void applyTo(CaseData& data, const Edit& edit);

@@ -165,6 +165,8 @@ std::string toJson(const Take& t) {
                         {"crop", t.picture.crop}};
     if (t.steady)
         j["steady"] = true;
+    for (const auto& [landmark, hz] : t.cutoffs)
+        j["cutoffs_hz"][landmark] = hz;
     return j.dump(-1, ' ', false, json::error_handler_t::replace);
 }
 
@@ -198,6 +200,9 @@ Result<Take> takeFromJson(const std::string& text) {
                 t.picture.crop[i] = crop[i].integer();
         }
         t.steady = j.truthOr("steady", false);
+        if (j.has("cutoffs_hz"))
+            for (const auto& [landmark, hz] : j["cutoffs_hz"].fields())
+                t.cutoffs[landmark] = hz.number();
         return t;
     });
 }
@@ -208,6 +213,10 @@ std::string toJson(const Rep& r) {
         positions[id] = {{"frame", p.frame.value}};
         if (p.sigma)
             positions[id]["sigma_s"] = *p.sigma;
+        if (p.shift != 0.0)
+            positions[id]["shift_s"] = p.shift;
+        if (p.proposed)
+            positions[id]["proposed"] = true;
     }
     json j = {{"number", r.number}, {"positions", positions}};
     if (r.first && r.last)
@@ -220,6 +229,14 @@ std::string toJson(const Rep& r) {
         j["worked"] = *r.worked;
     if (r.stage)
         j["stage"] = enumName(kStageNames, *r.stage);
+    for (const auto& [id, s] : r.seen) {
+        auto& to = j["seen"][id];
+        to = {{"verdict", enumName(kSeenVerdictNames, s.verdict)}, {"frame", s.frame.value}};
+        if (!s.note.empty())
+            to["note"] = s.note;
+        if (s.pin)
+            to["pin_px"] = pixel(*s.pin);
+    }
     return j.dump(-1, ' ', false, json::error_handler_t::replace);
 }
 
@@ -234,6 +251,8 @@ Result<Rep> repFromJson(const std::string& text) {
             PlacedPosition placed{FrameIndex(p["frame"].integer()), std::nullopt};
             if (p.has("sigma_s"))
                 placed.sigma = p["sigma_s"].number();
+            placed.shift = p.numberOr("shift_s", 0.0);
+            placed.proposed = p.truthOr("proposed", false);
             r.positions[id] = placed;
         }
         if (const auto span = j.itemsOr("span"); span.size() == 2) {
@@ -246,6 +265,14 @@ Result<Rep> repFromJson(const std::string& text) {
             r.worked = j["worked"].truth();
         if (j.has("stage"))
             r.stage = j["stage"].word<Stage>(kStageNames);
+        if (j.has("seen"))
+            for (const auto& [id, s] : j["seen"].fields()) {
+                Seen seen{s["verdict"].word<SeenVerdict>(kSeenVerdictNames), FrameIndex(s["frame"].integer()),
+                          s.textOr("note"), {}};
+                if (s.has("pin_px"))
+                    seen.pin = readPixel(s["pin_px"]);
+                r.seen[id] = seen;
+            }
         return r;
     } catch (const JsonProblem& p) {
         return Error{p.place + " " + p.what, "rep", "the library was not changed", {}};
@@ -290,6 +317,33 @@ Result<Link> linkFromJson(const std::string& text) {
             l.sound = SoundMatch{s["offset_s"].number(), s["u_s"].number(), s["quality"].number(), s["peak"].number()};
         }
         return l;
+    });
+}
+
+std::string toJson(const RepeatMarking& r) {
+    json frames = json::array(), marks = json::array();
+    for (FrameIndex f : r.frames)
+        frames.push_back(f.value);
+    for (const auto& m : r.marks)
+        marks.push_back({{"frame", m.frame.value}, {"landmark", m.landmark}, {"px", pixel(m.at)}});
+    return json{{"take", r.take},     {"day", isoDate(r.day)},       {"analyst", r.analyst},
+                {"frames", frames}, {"landmarks", r.landmarks}, {"marks", marks}}
+        .dump(-1, ' ', false, json::error_handler_t::replace);
+}
+
+Result<RepeatMarking> repeatFromJson(const std::string& text) {
+    return guarded<RepeatMarking>(text, "repeat marking", [](const JsonReader& j) {
+        RepeatMarking r;
+        r.take = j["take"].integer();
+        r.day = readDay(j["day"]);
+        r.analyst = j.textOr("analyst");
+        for (const auto& f : j["frames"].items())
+            r.frames.emplace_back(f.integer());
+        for (const auto& l : j["landmarks"].items())
+            r.landmarks.push_back(l.text());
+        for (const auto& m : j["marks"].items())
+            r.marks.push_back({FrameIndex(m["frame"].integer()), m["landmark"].text(), readPixel(m["px"])});
+        return r;
     });
 }
 

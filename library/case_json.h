@@ -14,6 +14,7 @@ std::string toJson(const Take& take); ///< without its frame times, which are ke
 std::string toJson(const Rep& rep);
 std::string toJson(const Block& block);
 std::string toJson(const Link& link);
+std::string toJson(const RepeatMarking& repeat);
 /// Drawn lines, known lengths and points as they stand in a take; also a file format of its own (`riflesso-cli
 /// calibrate`).
 std::string toJson(const CalibrationInput& calibration);
@@ -24,6 +25,7 @@ Result<Take> takeFromJson(const std::string& text);
 Result<Rep> repFromJson(const std::string& text);
 Result<Block> blockFromJson(const std::string& text);
 Result<Link> linkFromJson(const std::string& text);
+Result<RepeatMarking> repeatFromJson(const std::string& text);
 Result<CalibrationInput> calibrationFromJson(const std::string& text);
 
 } // namespace riflesso

@@ -33,6 +33,15 @@ public:
             throw JsonProblem{path(field), "is missing"};
         return {(*m_json)[field], path(field)};
     }
+    /// The fields of an object, by name.
+    [[nodiscard]] std::vector<std::pair<std::string, JsonReader>> fields() const {
+        if (!m_json->is_object())
+            fail("must be an object in braces");
+        std::vector<std::pair<std::string, JsonReader>> out;
+        for (const auto& [name, value] : m_json->items())
+            out.emplace_back(name, JsonReader(value, path(name)));
+        return out;
+    }
     [[nodiscard]] std::vector<JsonReader> items() const {
         if (!m_json->is_array())
             fail("must be a list in brackets");

@@ -58,6 +58,11 @@ const char* const kFromFormat1[] = {
     "ALTER TABLE takes ADD COLUMN camera BLOB",
 };
 
+// What format 2 lacked.
+const char* const kFromFormat2[] = {
+    "CREATE TABLE repeats (id INTEGER PRIMARY KEY, case_id INTEGER NOT NULL REFERENCES cases(id), body TEXT NOT NULL)",
+};
+
 const char* const kSchema[] = {
     "CREATE TABLE cases (id INTEGER PRIMARY KEY, blueprint TEXT NOT NULL, brief TEXT NOT NULL)",
     "CREATE TABLE takes (id INTEGER PRIMARY KEY, case_id INTEGER NOT NULL REFERENCES cases(id), body TEXT NOT NULL, "
@@ -70,10 +75,15 @@ const char* const kSchema[] = {
     "x REAL NOT NULL, y REAL NOT NULL, sigma REAL NOT NULL, how TEXT NOT NULL, PRIMARY KEY (take_id, frame, landmark)) "
     "WITHOUT ROWID",
     "CREATE TABLE links (id INTEGER PRIMARY KEY, case_id INTEGER NOT NULL REFERENCES cases(id), body TEXT NOT NULL)",
+    "CREATE TABLE repeats (id INTEGER PRIMARY KEY, case_id INTEGER NOT NULL REFERENCES cases(id), body TEXT NOT NULL)",
     "CREATE INDEX takes_of_case ON takes(case_id)",
     "CREATE INDEX reps_of_take ON reps(take_id)",
     "CREATE INDEX blocks_of_case ON blocks(case_id)",
 };
+
+template <typename T> std::optional<std::string> bodyOf(const std::optional<T>& value) {
+    return value ? std::optional(toJson(*value)) : std::nullopt;
+}
 
 } // namespace
 
@@ -95,6 +105,7 @@ void applyTo(CaseData& data, const Edit& edit) {
         void operator()(const RepEdit& e) const { p(d.reps, e); }
         void operator()(const BlockEdit& e) const { p(d.blocks, e); }
         void operator()(const LinkEdit& e) const { p(d.links, e); }
+        void operator()(const RepeatEdit& e) const { p(d.repeats, e); }
         void operator()(const MarkEdit& e) const {
             auto& tracks = d.marks[e.key.take];
             auto& track = tracks[e.key.landmark];
@@ -229,24 +240,19 @@ struct Library::Impl {
                 query.addBindValue(q(toJson(*e.after)));
                 return query.exec();
             }
-            bool operator()(const BlockEdit& e) const {
-                if (!e.after)
-                    return remove("blocks", e.key);
-                query.prepare("INSERT OR REPLACE INTO blocks (id, case_id, body) VALUES (?, ?, ?)");
-                query.addBindValue(id(e.key));
+            // Rows of a case that are a number and a body.
+            bool row(const char* table, Id key, const std::optional<std::string>& body) const {
+                if (!body)
+                    return remove(table, key);
+                query.prepare(QString("INSERT OR REPLACE INTO %1 (id, case_id, body) VALUES (?, ?, ?)").arg(table));
+                query.addBindValue(id(key));
                 query.addBindValue(id(caseId));
-                query.addBindValue(q(toJson(*e.after)));
+                query.addBindValue(q(*body));
                 return query.exec();
             }
-            bool operator()(const LinkEdit& e) const {
-                if (!e.after)
-                    return remove("links", e.key);
-                query.prepare("INSERT OR REPLACE INTO links (id, case_id, body) VALUES (?, ?, ?)");
-                query.addBindValue(id(e.key));
-                query.addBindValue(id(caseId));
-                query.addBindValue(q(toJson(*e.after)));
-                return query.exec();
-            }
+            bool operator()(const BlockEdit& e) const { return row("blocks", e.key, bodyOf(e.after)); }
+            bool operator()(const LinkEdit& e) const { return row("links", e.key, bodyOf(e.after)); }
+            bool operator()(const RepeatEdit& e) const { return row("repeats", e.key, bodyOf(e.after)); }
             bool operator()(const MarkEdit& e) const {
                 if (!e.after) {
                     query.prepare("DELETE FROM marks WHERE take_id = ? AND frame = ? AND landmark = ?");
@@ -337,10 +343,14 @@ Result<std::unique_ptr<Library>> Library::open(const fs::path& folder) {
                          ", this one knows up to " + std::to_string(kFormat) + ")",
                      folder.filename().string(), "nothing was changed", "open it with the newer program"};
     fs::create_directories(folder / "media", ec);
-    if (*format < 2) {
+    if (*format < kFormat) {
         if (!impl->db().transaction())
             return impl->failed(impl->db().lastError(), "bringing the library up to date");
-        for (const char* sql : kFromFormat1)
+        std::vector<const char*> steps;
+        if (*format < 2)
+            steps.insert(steps.end(), std::begin(kFromFormat1), std::end(kFromFormat1));
+        steps.insert(steps.end(), std::begin(kFromFormat2), std::end(kFromFormat2));
+        for (const char* sql : steps)
             if (auto s = impl->run(sql); !s) {
                 impl->db().rollback();
                 return s.error();
@@ -354,7 +364,8 @@ Result<std::unique_ptr<Library>> Library::open(const fs::path& folder) {
     }
     const auto last =
         impl->number("SELECT max(coalesce((SELECT max(id) FROM takes), 0), coalesce((SELECT max(id) FROM reps), 0), "
-                     "coalesce((SELECT max(id) FROM blocks), 0), coalesce((SELECT max(id) FROM links), 0))");
+                     "coalesce((SELECT max(id) FROM blocks), 0), coalesce((SELECT max(id) FROM links), 0), "
+                     "coalesce((SELECT max(id) FROM repeats), 0))");
     if (!last)
         return last.error();
     impl->nextId = *last + 1;
@@ -429,24 +440,28 @@ Result<CaseData> Library::load(Id caseId) {
         rep->take = query.value(1).toLongLong();
         data.reps[rep->id] = *rep;
     }
-    if (!select("SELECT id, body FROM blocks WHERE case_id = ?"))
-        return failed();
-    while (query.next()) {
-        auto block = blockFromJson(query.value(1).toString().toStdString());
-        if (!block)
-            return block.error();
-        block->id = query.value(0).toLongLong();
-        data.blocks[block->id] = *block;
-    }
-    if (!select("SELECT id, body FROM links WHERE case_id = ?"))
-        return failed();
-    while (query.next()) {
-        auto link = linkFromJson(query.value(1).toString().toStdString());
-        if (!link)
-            return link.error();
-        link->id = query.value(0).toLongLong();
-        data.links[link->id] = *link;
-    }
+    // Rows that are a number and a body.
+    std::optional<Error> problem;
+    const auto rows = [&](const char* sql, auto parse, auto& into) {
+        if (problem || !select(sql)) {
+            problem = problem ? problem : failed();
+            return;
+        }
+        while (query.next()) {
+            auto value = parse(query.value(1).toString().toStdString());
+            if (!value) {
+                problem = value.error();
+                return;
+            }
+            value->id = query.value(0).toLongLong();
+            into[value->id] = *value;
+        }
+    };
+    rows("SELECT id, body FROM blocks WHERE case_id = ?", blockFromJson, data.blocks);
+    rows("SELECT id, body FROM links WHERE case_id = ?", linkFromJson, data.links);
+    rows("SELECT id, body FROM repeats WHERE case_id = ?", repeatFromJson, data.repeats);
+    if (problem)
+        return *problem;
     if (!select("SELECT take_id, frame, landmark, x, y, sigma, how FROM marks JOIN takes ON takes.id = take_id WHERE "
                 "case_id = ?"))
         return failed();

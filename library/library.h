@@ -35,7 +35,7 @@ Result<std::string> checksumOf(const std::filesystem::path& film, const FileProg
 class Library {
 public:
     /// The format this program reads and writes; a library of a newer one is refused.
-    static constexpr int kFormat = 2;
+    static constexpr int kFormat = 3;
 
     /// Makes a new, empty library; the folder may exist if it holds no library.
     static Result<std::unique_ptr<Library>> create(const std::filesystem::path& folder);

@@ -21,7 +21,7 @@ using nlohmann::json;
 namespace fs = std::filesystem;
 
 // Grows when the renderer changes, so that old films are not taken for new ones.
-constexpr int kRendererVersion = 2;
+constexpr int kRendererVersion = 3;
 
 json describe(const FilmRecipe& r) {
     const auto& f = r.faults;
@@ -41,6 +41,7 @@ json describe(const FilmRecipe& r) {
             {"storedRate", r.storedRate},
             {"begins", r.begins},
             {"sound", r.sound},
+            {"posts", r.posts},
             {"markNoise", r.markNoise}};
 }
 
@@ -190,7 +191,7 @@ Result<SimulatedFilm> makeFilm(const FilmRecipe& recipe, const fs::path& folder,
             return s.error();
     }
 
-    const Renderer renderer(recipe.camera, recipe.outfit);
+    const Renderer renderer(recipe.camera, recipe.outfit, recipe.posts);
     const auto bodyAt = [&](double t) { return take.bodyAt(t); };
 
     // Workers draw frames in turn; this thread writes them in order. At most a few wait.

@@ -13,6 +13,8 @@ double step(double t, double from, double to) {
     return u * u * u * (10.0 - 15.0 * u + 6.0 * u * u);
 }
 
+constexpr double kPushLead = 0.06; // s by which the rear leg pushes before the front foot leaves
+
 double mix(double a, double b, double s) {
     return a + (b - a) * s;
 }
@@ -37,13 +39,14 @@ LungeRep::LungeRep(const SimulatedAthlete& athlete, const LungeFaults& faults, d
     const double hipForward = std::sqrt(reach * reach - m_lungeHip * m_lungeHip);
     m_step = hipForward + 0.52 * h - faults.kneeBeyondToe + 0.010 * normal(random);
 
-    const double t0 = 0.15;
     const double arm = 0.30 + 0.008 * normal(random) + faults.handLate;
     const double foot = 0.58 + 0.008 * normal(random);
     const double land = foot + 0.28 + 0.006 * normal(random);
     const double held = land + 0.17;
     const double back = held + 0.07 + 0.40 + 0.012 * normal(random) + faults.slowRecovery;
-    m_keys = {{"on_guard", t0},     {"arm_starts", arm},  {"arm_straight", arm + 0.23}, {"foot_leaves", foot},
+    // The last quiet instant: 10 ms before the hand starts or the rear leg begins to push.
+    const double quiet = std::min(arm, foot - kPushLead) - 0.010;
+    m_keys = {{"on_guard", quiet},     {"arm_starts", arm},  {"arm_straight", arm + 0.23}, {"foot_leaves", foot},
               {"heel_lands", land}, {"lunge_held", held}, {"back_on_guard", back}};
     m_end = back + 0.15;
 }
@@ -75,7 +78,7 @@ Pose LungeRep::pose(double t) const {
     p.rearHipHeight = mix(m_guardHip, m_lungeHip, sink);
     const double guardForward = m_guard * 0.30;
     const double guardReach = std::hypot(guardForward, m_guardHip) / m_athlete->legLength();
-    const double push = step(t, foot - 0.06, land - 0.02) * (1.0 - home);
+    const double push = step(t, foot - kPushLead, land - 0.02) * (1.0 - home);
     p.rearLegReach = std::max(mix(guardReach, m_reach, push), p.rearHipHeight / m_athlete->legLength() + 0.001);
 
     const double out = step(t, foot, land) * (1.0 - home);

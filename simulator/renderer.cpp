@@ -104,12 +104,13 @@ struct Box {
 struct Renderer::Impl {
     SimulatedCamera camera;
     Outfit outfit;
+    std::vector<double> posts;
     Eigen::Matrix3f axes;
     V eye;
     std::vector<V> hall; // linear-ish colour, one a pixel
 
-    Impl(SimulatedCamera c, Outfit o)
-        : camera(c), outfit(o), axes(c.axes().cast<float>()), eye(c.position.cast<float>()) {
+    Impl(SimulatedCamera c, Outfit o, std::vector<double> p)
+        : camera(c), outfit(o), posts(std::move(p)), axes(c.axes().cast<float>()), eye(c.position.cast<float>()) {
         hall.resize(static_cast<std::size_t>(camera.width * camera.height));
         for (int y = 0; y < camera.height; ++y)
             for (int x = 0; x < camera.width; ++x) {
@@ -299,6 +300,10 @@ struct Renderer::Impl {
             add(head - crown * 0.045 - look * 0.165, head - crown * 0.17 - look * 0.150, 0.042, 0.016, Cloth::hair,
                 look);
         }
+        for (double x : posts)
+            add({x, -0.1, -0.75}, {x, 1.62, -0.75}, 0.030, 0.030, Cloth::guard, Eigen::Vector3d::UnitX());
+        if (!j.at.contains("foil_tip"))
+            return cones;
         // Foil: grip, bell, blade.
         const Eigen::Vector3d blade = (at("foil_tip") - at("right_hand")).normalized();
         add(at("right_hand") + blade * 0.075, at("right_hand") + blade * 0.088, 0.056, 0.030, Cloth::guard, up);
@@ -473,7 +478,8 @@ struct Renderer::Impl {
     }
 };
 
-Renderer::Renderer(SimulatedCamera camera, Outfit outfit) : m_impl(std::make_unique<Impl>(camera, outfit)) {}
+Renderer::Renderer(SimulatedCamera camera, Outfit outfit, std::vector<double> posts)
+    : m_impl(std::make_unique<Impl>(camera, outfit, std::move(posts))) {}
 Renderer::~Renderer() = default;
 
 Picture Renderer::frame(double time, const std::function<Joints(double)>& bodyAt, unsigned seed) const {

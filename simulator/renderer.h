@@ -25,7 +25,8 @@ struct Outfit {
 /// Renders frames for one camera. The hall is drawn once; frame() is const and may run on several threads.
 class Renderer {
 public:
-    Renderer(SimulatedCamera camera, Outfit outfit);
+    /// \p posts: places along the line of movement (m) of round posts that stand between camera and athlete.
+    Renderer(SimulatedCamera camera, Outfit outfit, std::vector<double> posts = {});
     ~Renderer();
 
     /// The picture gathered over the exposure that begins at \p time. \p bodyAt gives the joints at an instant.

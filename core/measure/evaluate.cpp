@@ -134,7 +134,7 @@ MeasureValue evaluateInterval(const MeasureDefinition& d, const Motion& motion, 
         return refuse(d, "the capture rate of this take is not set, so no time can be read");
     MeasureValue v;
     v.measure = d.id;
-    v.value = time.real(until.frame).value - time.real(from.frame).value;
+    v.value = time.real(until.frame).value + until.shift - time.real(from.frame).value - from.shift;
     v.uTime = std::hypot(instantError(from, time), instantError(until, time));
     v.u = v.uTime;
     v.frames = {from.frame, until.frame};

@@ -20,6 +20,10 @@ namespace riflesso {
 struct PlacedPosition {
     FrameIndex frame;
     std::optional<double> sigma;
+    /// s of real time by which the instant lies after the frame's own, where a curve tells it finer than a frame.
+    double shift = 0.0;
+    /// Set by the program and not yet accepted: a hollow peg.
+    bool proposed = false;
     friend bool operator==(const PlacedPosition&, const PlacedPosition&) = default;
 };
 using Positions = std::map<PositionId, PlacedPosition>;

@@ -17,7 +17,7 @@ struct Run {
 std::vector<Run> splitRuns(const Track& track, const Timebase& time, double longestGap) {
     std::vector<Run> runs;
     for (const auto& [frame, mark] : track) {
-        if (frame.value < 0 || frame.value >= time.frames())
+        if (frame.value < 0 || frame.value >= time.frames() || mark.how == How::hidden)
             continue;
         const bool joins =
             !runs.empty() && ((frame - runs.back().frames.back()) == 1 ||
@@ -42,6 +42,8 @@ std::vector<double> resample(const std::vector<double>& t, const std::vector<dou
 
 // Half-width of the window in which the filter's bias is looked for, in samples.
 constexpr int kBiasWindow = 4;
+// Carried marks share the error of the mark they were carried from; only their jitter is noise to the filter. px.
+constexpr double kJitter = 0.4;
 
 void smoothRun(const Run& run, const Timebase& time, const MotionOptions& options, MotionTrack& out) {
     const bool wanted = !std::holds_alternative<CutoffNone>(options.cutoff);
@@ -87,9 +89,22 @@ void smoothRun(const Run& run, const Timebase& time, const MotionOptions& option
         const auto k = static_cast<std::size_t>(i);
         residuals += ((gx[k] - sx[k]) * (gx[k] - sx[k]) + (gy[k] - sy[k]) * (gy[k] - sy[k])) / (2.0 * n);
     }
-    for (const Mark& m : run.marks)
-        noise += m.sigma * m.sigma / static_cast<double>(run.marks.size());
+    for (const Mark& m : run.marks) {
+        const double white = m.how == How::hand ? m.sigma : std::min(m.sigma, kJitter);
+        noise += white * white / static_cast<double>(run.marks.size());
+    }
     const double usualBias = std::clamp(residuals - noise * gain.residual, 0.0, noise * gain.passed);
+
+    // Averaging neighbours does not make carried marks better.
+    std::vector<char> apart;        // around this sample all marks were made one by one
+    for (std::size_t i = 0; i < run.marks.size(); ++i)
+        apart.push_back(run.marks[i].how == How::hand);
+    const auto allApart = [&](std::size_t at) {
+        const std::size_t from = at < kBiasWindow ? 0 : at - kBiasWindow;
+        return std::all_of(apart.begin() + static_cast<std::ptrdiff_t>(from),
+                           apart.begin() + static_cast<std::ptrdiff_t>(std::min(apart.size(), at + kBiasWindow + 1)),
+                           [](char a) { return a != 0; });
+    };
 
     std::size_t mark = 0;
     for (int i = 0; i < n; ++i) {
@@ -100,7 +115,9 @@ void smoothRun(const Run& run, const Timebase& time, const MotionOptions& option
         double sigma = run.marks[mark].sigma;
         if (!seen) // between two marks: the larger of both, and the filter may not take credit for averaging
             sigma = std::max(sigma, run.marks[mark + 1].sigma);
-        double variance = sigma * sigma * gain.passed;
+        const bool single = allApart(mark);
+        const double white = single ? sigma : std::min(sigma, kJitter);
+        double variance = sigma * sigma - white * white * (1.0 - gain.passed);
         // What is left over beyond noise is movement that the filter cut off.
         double sum = 0.0;
         int count = 0;
@@ -109,7 +126,7 @@ void smoothRun(const Run& run, const Timebase& time, const MotionOptions& option
             sum += (gx[kk] - sx[kk]) * (gx[kk] - sx[kk]) + (gy[kk] - sy[kk]) * (gy[kk] - sy[kk]);
             count += 2;
         }
-        const double expected = sigma * sigma * gain.residual;
+        const double expected = white * white * gain.residual;
         const double chance = 0.5 * expected * std::sqrt(2.0 / count); // half a standard deviation of that mean square
         variance += std::max(usualBias, sum / count - expected - chance);
         // At the very ends the filter leans on its padding and averages little.
@@ -160,9 +177,13 @@ TrackSet steadied(const TrackSet& tracks, const CameraPath& path) {
 
 Motion toMotion(const TrackSet& tracks, const Timebase& time, const MotionOptions& options) {
     std::map<LandmarkName, MotionTrack> out;
-    for (const auto& [landmark, track] : tracks)
+    for (const auto& [landmark, track] : tracks) {
+        MotionOptions mine = options;
+        if (const auto own = options.own.find(landmark); own != options.own.end())
+            mine.cutoff = own->second;
         for (const Run& run : splitRuns(track, time, options.longestGap))
-            smoothRun(run, time, options, out[landmark]);
+            smoothRun(run, time, mine, out[landmark]);
+    }
     return {std::move(out), time};
 }
 

@@ -20,6 +20,8 @@ using Cutoff = std::variant<CutoffAuto, CutoffNone, Hertz>;
 
 struct MotionOptions {
     Cutoff cutoff = CutoffAuto{};
+    /// Set by hand for single landmarks, against the above.
+    std::map<LandmarkName, Hertz> own{};
     /// Gaps up to this real time are filled by a spline; longer ones stay gaps. s.
     double longestGap = 0.1;
     /// Shortest run of samples that is smoothed; shorter ones (a few hand-marked key positions) are used as marked.

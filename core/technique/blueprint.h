@@ -13,11 +13,63 @@
 
 namespace riflesso {
 
+/// A quantity over time by which a key position is recognised.
+enum class SeriesKind { place, speed, angle, distance };
+inline constexpr std::array<std::string_view, 4> kSeriesKindNames = {"place", "speed", "angle", "distance"};
+
+/// place: of a point along `direction`, px; speed: of a point, along `direction` or in all, px/s; angle: at the second
+/// of three points, degrees; distance: of two points, px.
+struct SeriesSpec {
+    SeriesKind kind = SeriesKind::place;
+    std::vector<PointSpec> points;
+    std::optional<Direction> direction;
+};
+
+/// What the series does at the key position.
+enum class RuleKind {
+    begins,   ///< starts to change after rest, smoothly, as limbs do
+    ends,     ///< comes to rest, smoothly
+    leaves,   ///< breaks away at once, as a foot from the floor
+    lands,    ///< stops at once
+    highest,  ///< is greatest
+    lowest,   ///< is least
+    crosses,  ///< passes a level
+    strike    ///< is heard; the series says where to listen: round its highest value
+};
+inline constexpr std::array<std::string_view, 8> kRuleKindNames = {"begins",  "ends",   "leaves",  "lands",
+                                                                   "highest", "lowest", "crosses", "strike"};
+
+/// How the program proposes a key position. Looked for between two other key positions, or the ends of the rep.
+struct PositionRule {
+    RuleKind kind = RuleKind::highest;
+    SeriesSpec series;
+    bool falling = false;  ///< begins, ends, leaves, lands, crosses: the series goes down instead of up
+    double level = 0.5;    ///< crosses: share of the way from the series' start to its end in the window
+    std::string after;     ///< id of the position before which it cannot be; empty = the rep's start
+    std::string before;    ///< id of the position after which it cannot be; empty = the rep's end
+    int frames = 0;        ///< added to the frame found: "the last quiet frame" is one before the first that moves
+};
+
+/// Something that is judged by eye on the frame of a key position.
+struct Checkpoint {
+    std::string id;
+    std::string name;     ///< "Eyes on the target"
+    std::string question; ///< "Do the eyes stay on the target until the hit?"
+    std::string at;       ///< key position
+};
+
+/// Where a hidden landmark can be read from two others, by a geometry that is learnt from frames on which all three
+/// are seen. Roles.
+struct ProxyRule {
+    std::string landmark, from, to;
+};
+
 /// A defined instant of a rep. Its place in the blueprint's list is its order and its key (1 to 9).
 struct KeyPosition {
     PositionId id;
     std::string name;  ///< "Front foot leaves"
     std::string words; ///< how to recognise the frame
+    std::optional<PositionRule> rule{};
 };
 
 /// Where a target comes from.
@@ -117,6 +169,8 @@ struct Blueprint {
     std::vector<Fault> faults;
     std::vector<Drill> drills;
     std::vector<School> schools;
+    std::vector<Checkpoint> checkpoints;
+    std::vector<ProxyRule> proxies;
 
     [[nodiscard]] const BlueprintMeasure* measure(std::string_view id) const;
     [[nodiscard]] const Fault* fault(std::string_view id) const;

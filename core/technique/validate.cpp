@@ -29,6 +29,20 @@ public:
         for (std::size_t i = 0; i < m_b.drills.size(); ++i)
             if (const auto& d = m_b.drills[i].dose; d.sets < 1 || d.reps < 1 || !(d.minutes > 0))
                 say(at("drills", i) + ".dose", "sets, reps and minutes must be positive");
+        for (std::size_t i = 0; i < m_b.positions.size(); ++i)
+            if (m_b.positions[i].rule)
+                rule(at("positions", i) + ".rule", m_b.positions[i]);
+        unique("checkpoints", m_b.checkpoints, [](const auto& c) { return c.id; });
+        for (std::size_t i = 0; i < m_b.checkpoints.size(); ++i)
+            if (!m_b.position(m_b.checkpoints[i].at))
+                say(at("checkpoints", i) + ".at", "no key position \"" + m_b.checkpoints[i].at + "\"");
+        for (std::size_t i = 0; i < m_b.proxies.size(); ++i) {
+            const auto& p = m_b.proxies[i];
+            for (const auto& role : {p.landmark, p.from, p.to})
+                landmark(at("proxies", i), role);
+            if (p.from == p.to || p.landmark == p.from || p.landmark == p.to)
+                say(at("proxies", i), "needs three different landmarks");
+        }
         loops();
         return std::move(m_problems);
     }
@@ -44,6 +58,30 @@ private:
                 say(at(list, i) + ".id", "\"" + id(items[i]) + "\" is used twice");
     }
 
+    void landmark(const std::string& place, const std::string& role) {
+        if (std::find(m_b.landmarks.begin(), m_b.landmarks.end(), role) == m_b.landmarks.end())
+            say(place, "landmark \"" + role + "\" is not in the list of landmarks");
+    }
+
+    void rule(const std::string& place, const KeyPosition& position) {
+        const auto& r = *position.rule;
+        const std::size_t wanted = r.series.kind == SeriesKind::angle      ? 3
+                                   : r.series.kind == SeriesKind::distance ? 2
+                                                                           : 1;
+        if (r.series.points.size() != wanted)
+            say(place + ".of.points", "this series needs " + std::to_string(wanted));
+        if (r.series.kind == SeriesKind::place && !r.series.direction)
+            say(place + ".of.direction", "a place needs a direction");
+        for (const auto& spec : r.series.points)
+            for (const auto& role : spec.landmarks)
+                landmark(place + ".of", role);
+        for (const auto& other : {r.after, r.before})
+            if (!other.empty() && (!m_b.position(other) || other == position.id))
+                say(place, "no other key position \"" + other + "\"");
+        if (!(r.level > 0.0 && r.level < 1.0))
+            say(place + ".level", "must be between 0 and 1");
+    }
+
     void measure(const std::string& place, const BlueprintMeasure& m) {
         const auto& d = m.definition;
         if (const auto p = problemOf(d); !p.empty())
@@ -55,8 +93,7 @@ private:
         for (const auto* specs : {&d.points, &d.per})
             for (const auto& spec : *specs)
                 for (const auto& role : spec.landmarks)
-                    if (std::find(m_b.landmarks.begin(), m_b.landmarks.end(), role) == m_b.landmarks.end())
-                        say(place, "landmark \"" + role + "\" is not in the list of landmarks");
+                    landmark(place, role);
         if (m.targets.empty())
             say(place + ".targets", "a measure without a target cannot be judged");
         for (std::size_t i = 0; i < m.targets.size(); ++i) {

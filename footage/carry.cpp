@@ -1,0 +1,466 @@
+#include "footage/carry.h"
+
+#include "footage/decoded_frame_impl.h"
+#include "footage/film.h"
+#include "footage/patch.h"
+
+#include <opencv2/imgproc.hpp>
+#include <opencv2/video/tracking.hpp>
+
+#include <algorithm>
+#include <cmath>
+#include <set>
+
+namespace riflesso {
+namespace {
+
+constexpr int kLevels = 3;      // of the pyramids, above the picture itself
+constexpr double kLost = 2.5;   // px there and back at which a step is not believed
+constexpr double kAlike = 0.45; // likeness below which the place is taken for covered
+constexpr double kFound = 0.72; // likeness at which a covered place is believed to be back
+
+// One direction through the frames.
+class Sweep {
+public:
+    Sweep(Film& film, const TrackSet& marks, const CarryOptions& options, const std::vector<LandmarkName>& names,
+          const BoneSpread& bones, const std::vector<std::pair<LandmarkName, LandmarkName>>& lines, int direction)
+        : m_film(film), m_options(options), m_bones(bones), m_direction(direction) {
+        const double usual = bones.usual() > 0.0 ? bones.usual() : 0.11 * film.info().height;
+        m_usual = usual;
+        m_radius = std::clamp(static_cast<int>(std::lround(0.13 * usual)), 5, 18);
+        for (const auto& name : names) {
+            Followed f;
+            f.name = name;
+            f.marks = &marks.at(name);
+            for (const auto& [a, b] : lines)
+                if (a == name || b == name)
+                    f.neighbours.push_back(a == name ? b : a);
+            m_followed.push_back(std::move(f));
+        }
+        for (auto& f : m_followed)
+            for (const auto& n : f.neighbours)
+                for (std::size_t i = 0; i < m_followed.size(); ++i)
+                    if (m_followed[i].name == n)
+                        f.beside.push_back(i);
+        learnReach();
+    }
+
+    // What can be reached over two bones: a wrist is never farther from its shoulder than the arm is long.
+    void learnReach() {
+        for (auto& f : m_followed)
+            for (std::size_t i : f.beside)
+                for (std::size_t k : m_followed[i].beside) {
+                    const auto one = m_bones.longest(f.name, m_followed[i].name),
+                               two = m_bones.longest(m_followed[i].name, m_followed[k].name);
+                    if (&m_followed[k] != &f && one && two)
+                        f.reach.emplace_back(k, 1.15 * (*one + *two) + 4.0);
+                }
+    }
+
+    // From \p first to \p last (in the sweep's own direction, inclusive). False when cancelled.
+    bool run(int first, int last, const std::function<bool()>& goOn) {
+        DecodedPtr before;
+        for (int f = first;; f += m_direction) {
+            const auto decoded = m_film.decoded(FrameIndex(f));
+            if (!decoded) { // a damaged frame: everybody waits for the next
+                before.reset();
+                for (auto& one : m_followed)
+                    if (one.active)
+                        cover(one, f);
+            } else {
+                m_now = lumaOf(**decoded, m_film.info().width, m_film.info().height);
+                if (before)
+                    step(f);
+                start(f);
+                record(f);
+                m_before = m_now;
+                m_beforePyramid = std::move(m_pyramid);
+                m_pyramid.clear();
+                before = *decoded; // its memory must outlive the pyramid's source
+                m_held = before;
+            }
+            if (goOn && !goOn())
+                return false;
+            if (f == last)
+                return true;
+        }
+    }
+
+    std::map<LandmarkName, std::map<int, Carried>> places;
+    std::map<LandmarkName, std::vector<FrameIndex>> covered;
+
+private:
+    struct Followed {
+        LandmarkName name;
+        const Track* marks = nullptr;
+        std::vector<LandmarkName> neighbours;
+        std::vector<std::size_t> beside; // of m_followed
+        std::vector<std::pair<std::size_t, double>> reach; // of m_followed, and how far away it may be, px
+        bool active = false;
+        int away = 0; // frames for which it has been covered
+        int steps = 0; // since it was marked or found again
+        bool fresh = false;
+        Eigen::Vector2d at{0, 0}, step{0, 0};
+        Eigen::Vector2d proposed{0, 0}, left{0, 0}; // by the flow; where it was last seen
+        double missed = 0.0;                        // there and back
+        CarryError error;
+        double likeness = 1.0; // running mean
+        Patch patch;           // the marked place
+        std::vector<std::pair<std::size_t, Eigen::Vector2d>> limbs; // where its neighbours lay when it was marked
+    };
+
+    static cv::Mat lumaOf(const DecodedFrame& frame, int width, int height) {
+        const auto& impl = frame.impl();
+        const AVFrame& f = *impl.frame;
+        const bool plain = impl.field == Field::both && impl.rotation == 0 && impl.pixelAspect == 1.0 &&
+                           (f.format == AV_PIX_FMT_YUV420P || f.format == AV_PIX_FMT_YUVJ420P ||
+                            f.format == AV_PIX_FMT_YUV422P || f.format == AV_PIX_FMT_NV12);
+        if (plain)
+            return cv::Mat(f.height, f.width, CV_8UC1, f.data[0], static_cast<std::size_t>(f.linesize[0]));
+        const auto grey = frame.toGrey(width, height);
+        return cv::Mat(height, width, CV_8UC1, const_cast<std::uint8_t*>(grey.data())).clone();
+    }
+
+    // The part of the picture that holds all who are followed, with room for their next steps; of one size for as long as
+    // it serves, because both pyramids of a step must be alike.
+    void frameBody() {
+        const int margin = 8 * m_radius + 24;
+        double x0 = 1e9, y0 = 1e9, x1 = -1e9, y1 = -1e9;
+        for (const auto& f : m_followed)
+            if (f.active && f.away == 0)
+                for (const Eigen::Vector2d& p : {f.at, Eigen::Vector2d(f.at + 2.0 * f.step)}) {
+                    x0 = std::min(x0, p.x());
+                    y0 = std::min(y0, p.y());
+                    x1 = std::max(x1, p.x());
+                    y1 = std::max(y1, p.y());
+                }
+        if (x1 < x0)
+            return;
+        const cv::Rect whole(0, 0, m_now.cols, m_now.rows);
+        const cv::Rect need = cv::Rect(cv::Point(static_cast<int>(x0) - margin / 2, static_cast<int>(y0) - margin / 2),
+                                       cv::Point(static_cast<int>(x1) + margin / 2, static_cast<int>(y1) + margin / 2)) &
+                              whole;
+        if ((m_region & need) == need && m_region.area() > 0)
+            return;
+        m_region = cv::Rect(need.x - margin / 2, need.y - margin / 2, need.width + margin, need.height + margin) & whole;
+        m_beforePyramid.clear();
+    }
+
+    std::vector<cv::Mat> pyramid(const cv::Mat& picture) const {
+        std::vector<cv::Mat> out;
+        const int side = 2 * m_radius + 1;
+        cv::buildOpticalFlowPyramid(picture(m_region), out, cv::Size(side, side), kLevels, true, cv::BORDER_REFLECT_101,
+                                    cv::BORDER_CONSTANT, false);
+        return out;
+    }
+
+    void step(int frame) {
+        frameBody();
+        if (m_region.area() == 0)
+            return;
+        if (m_beforePyramid.empty())
+            m_beforePyramid = pyramid(m_before);
+        m_pyramid = pyramid(m_now);
+        std::vector<std::size_t> who;
+        std::vector<cv::Point2f> from, to, back;
+        const cv::Point2f origin(static_cast<float>(m_region.x), static_cast<float>(m_region.y));
+        const auto point = [](const Eigen::Vector2d& v) {
+            return cv::Point2f(static_cast<float>(v.x() - 0.5), static_cast<float>(v.y() - 0.5)); // OpenCV's pixel centres
+        };
+        for (std::size_t i = 0; i < m_followed.size(); ++i)
+            if (const auto& f = m_followed[i]; f.active && f.away == 0) {
+                who.push_back(i);
+                from.push_back(point(f.at) - origin);
+                to.push_back(point(f.at + f.step) - origin);
+            }
+        if (!who.empty()) {
+            const int side = 2 * m_radius + 1;
+            const cv::TermCriteria enough(cv::TermCriteria::COUNT | cv::TermCriteria::EPS, 20, 0.02);
+            std::vector<unsigned char> there, again;
+            std::vector<float> e;
+            back = from;
+            cv::calcOpticalFlowPyrLK(m_beforePyramid, m_pyramid, from, to, there, e, cv::Size(side, side), kLevels, enough,
+                                     cv::OPTFLOW_USE_INITIAL_FLOW);
+            cv::calcOpticalFlowPyrLK(m_pyramid, m_beforePyramid, to, back, again, e, cv::Size(side, side), kLevels, enough,
+                                     cv::OPTFLOW_USE_INITIAL_FLOW);
+            for (std::size_t k = 0; k < who.size(); ++k) {
+                Followed& f = m_followed[who[k]];
+                const cv::Point2f p = to[k] + origin, miss = back[k] - from[k];
+                const Eigen::Vector2d now(p.x + 0.5, p.y + 0.5);
+                f.proposed = now;
+                f.missed = there[k] && again[k] ? std::hypot(miss.x, miss.y) : 99.0;
+            }
+        }
+        for (std::size_t i : who)
+            settle(m_followed[i], frame);
+        for (auto& f : m_followed)
+            if (f.active && f.away > 0 && std::find(who.begin(), who.end(), &f - m_followed.data()) == who.end())
+                lookAgain(f, frame);
+        checkBody(frame);
+    }
+
+    // How the limb of a landmark has turned since it was marked: candidates, degrees of the picture's plane.
+    std::vector<double> turns(const Followed& f, const Eigen::Vector2d& at) const {
+        std::vector<double> out;
+        for (const auto& [index, then] : f.limbs) {
+            const Followed& n = m_followed[index];
+            if (!n.active || n.away > 0)
+                continue;
+            const Eigen::Vector2d now = n.at - at;
+            if (now.norm() < 8.0 || then.norm() < 8.0)
+                continue;
+            out.push_back(std::atan2(then.x() * now.y() - then.y() * now.x(), then.dot(now)));
+        }
+        if (out.empty())
+            out.push_back(0.0);
+        return out;
+    }
+
+    // Takes the step that the flow proposes, corrected by a look at the marked place.
+    void settle(Followed& f, int frame) {
+        const Eigen::Vector2d stepped = f.proposed - f.at;
+        const bool outside = f.proposed.x() < 1 || f.proposed.y() < 1 || f.proposed.x() > m_now.cols - 1 ||
+                             f.proposed.y() > m_now.rows - 1;
+        bool believed = f.missed < kLost && !outside;
+        if (believed && f.steps > 1 && !believableStep(f.step, stepped, m_usual))
+            believed = f.missed < 0.3;
+        const Eigen::Vector2d guess = believed ? f.proposed : Eigen::Vector2d(f.at + f.step);
+        const double reach = 2.0 + 1.5 * std::sqrt(f.error.way) + (believed ? 0.0 : 0.5 * stepped.norm() + 2.0);
+        const PatchMatch look = bestLook(f, guess, reach);
+        const double usually = f.likeness;
+        if (outside || (!believed && look.likeness < kFound) || look.likeness < std::min(kAlike, usually - 0.25) ||
+            (look.likeness < usually - 0.35)) {
+            cover(f, frame);
+            return;
+        }
+        f.error.step({believed ? f.missed : 2.0, stepped.norm(), look.likeness});
+        Eigen::Vector2d at = guess;
+        if (look.likeness > 0.5) {
+            const double share = f.error.look(lookVariance(look));
+            at += share * (look.at - guess);
+        }
+        f.step = at - f.at;
+        f.at = at;
+        ++f.steps;
+        f.likeness = 0.9 * f.likeness + 0.1 * look.likeness;
+        f.error.turned = turnedVariance(f);
+    }
+
+    double lookVariance(const PatchMatch& look) const {
+        const double unlike = std::clamp(1.0 - look.likeness, 0.0, 1.0);
+        const double rough = 0.7 + 0.12 * m_radius * unlike;
+        return rough * rough + look.variance;
+    }
+
+    // A joint's middle lies under the cloth that is followed: as the limb turns, or comes nearer to being seen from its
+    // end, the two part.
+    double turnedVariance(const Followed& f) const {
+        double most = 0.0;
+        for (const auto& [index, then] : f.limbs) {
+            const Followed& n = m_followed[index];
+            if (!n.active || n.away > 0)
+                continue;
+            const Eigen::Vector2d now = n.at - f.at;
+            const double turned = std::abs(std::atan2(then.x() * now.y() - then.y() * now.x(), then.dot(now)));
+            const double shorter = std::abs(now.norm() - then.norm()) / std::max(8.0, then.norm());
+            // A limb is a tenth of its length thick, the trunk as thick as half an upper arm is long.
+            const double thick = acrossTrunk(f.name, n.name) ? 0.60 : 0.06;
+            most = std::max(most, 0.018 * m_usual * turned + thick * m_usual * shorter);
+        }
+        return most * most;
+    }
+
+    PatchMatch bestLook(const Followed& f, const Eigen::Vector2d& guess, double reach) const {
+        PatchMatch best;
+        best.likeness = -1.0;
+        for (double turn : turns(f, guess)) {
+            const PatchMatch m = f.patch.find(m_now, guess, turn, reach);
+            if (m.likeness > best.likeness)
+                best = m;
+        }
+        return best;
+    }
+
+    void cover(Followed& f, int frame) {
+        if (f.away == 0)
+            f.left = f.at;
+        f.away++;
+        covered[f.name].emplace_back(frame);
+        f.at += f.step; // goes on as it went, for a while
+        f.step *= 0.9;
+        f.error.way += 4.0;
+        if (f.away * m_options.framePeriod > m_options.lookFor)
+            f.active = false;
+    }
+
+    void lookAgain(Followed& f, int frame) {
+        const PatchMatch look = bestLook(f, f.at + f.step, 3.0 + 1.2 * f.away + f.step.norm());
+        bool fits = true;
+        for (std::size_t i : f.beside)
+            if (const Followed& n = m_followed[i]; n.active && n.away == 0)
+                fits = fits && m_bones.beyond(f.name, n.name, (look.at - n.at).norm()) <= 0.0;
+        for (const auto& [i, most] : f.reach)
+            if (const Followed& n = m_followed[i]; n.active && n.away == 0)
+                fits = fits && (look.at - n.at).norm() <= most;
+        if (look.likeness > kFound && fits) {
+            f.step = (look.at - f.left) / (f.away + 1);
+            f.at = look.at;
+            f.error.way = lookVariance(look) + 1.0;
+            f.away = 0;
+            f.steps = 0;
+            f.error.turned = turnedVariance(f);
+        } else {
+            cover(f, frame);
+        }
+    }
+
+    // No bone may be longer than it can be: the end that is less sure is taken for lost.
+    void checkBody(int frame) {
+        for (auto& f : m_followed)
+            for (std::size_t i : f.beside) {
+                Followed& n = m_followed[i];
+                if (!f.active || f.away > 0 || !n.active || n.away > 0 || &n < &f)
+                    continue;
+                const double beyond = m_bones.beyond(f.name, n.name, (f.at - n.at).norm());
+                if (beyond <= 0.0)
+                    continue;
+                Followed& worse = f.error.variance() >= n.error.variance() ? f : n;
+                worse.error.way += beyond * beyond * m_usual * m_usual;
+                if (beyond > 0.35)
+                    cover(worse, frame);
+            }
+        for (auto& f : m_followed)
+            for (const auto& [i, most] : f.reach)
+                if (const Followed& n = m_followed[i]; f.active && f.away == 0 && n.active && n.away == 0 &&
+                                                       (f.at - n.at).norm() > most &&
+                                                       f.error.variance() >= n.error.variance())
+                    cover(f, frame);
+    }
+
+    // Hand marks of this frame take over; hidden ones end the following.
+    void start(int frame) {
+        bool any = false;
+        for (auto& f : m_followed) {
+            const auto mark = f.marks->find(FrameIndex(frame));
+            if (mark == f.marks->end())
+                continue;
+            if (mark->second.how == How::hidden)
+                f.active = false;
+            if (mark->second.how != How::hand)
+                continue;
+            f.active = any = true;
+            f.away = f.steps = 0;
+            const Eigen::Vector2d at = mark->second.at.vector();
+            f.at = at;
+            f.error = {mark->second.sigma * mark->second.sigma, 0.0, 0.0};
+            f.likeness = 1.0;
+            f.fresh = true;
+        }
+        if (!any)
+            return;
+        for (auto& f : m_followed) {
+            if (!std::exchange(f.fresh, false))
+                continue;
+            f.patch = Patch(m_now, f.at, m_radius);
+            f.limbs.clear();
+            for (std::size_t i : f.beside)
+                if (m_followed[i].active && m_followed[i].away == 0)
+                    f.limbs.emplace_back(i, m_followed[i].at - f.at);
+        }
+    }
+
+    void record(int frame) {
+        for (const auto& f : m_followed)
+            if (f.active && f.away == 0)
+                places[f.name][frame] = {{f.at.x(), f.at.y()}, f.error.variance()};
+    }
+
+    Film& m_film;
+    const CarryOptions& m_options;
+    const BoneSpread& m_bones;
+    int m_direction;
+    int m_radius;
+    double m_usual;
+    std::vector<Followed> m_followed;
+    cv::Mat m_now, m_before;
+    DecodedPtr m_held;
+    cv::Rect m_region;
+    std::vector<cv::Mat> m_pyramid, m_beforePyramid;
+};
+
+} // namespace
+
+Result<CarryResult> carry(const std::filesystem::path& path, const TrackSet& marks, const CarryOptions& options,
+                          const CarryProgress& goOn) {
+    Film::Options o;
+    o.indexFolder = options.indexFolder;
+    o.progress = [&](double) { return !goOn || goOn(0.0); };
+    auto opened = Film::open(path, o);
+    if (!opened)
+        return opened.error();
+    Film& film = **opened;
+    const int last = std::clamp(options.last.value, 0, film.info().frames - 1);
+    const int first = std::clamp(options.first.value, 0, last);
+    std::vector<LandmarkName> names;
+    for (const auto& [name, track] : marks) {
+        if (!options.landmarks.empty() &&
+            std::find(options.landmarks.begin(), options.landmarks.end(), name) == options.landmarks.end())
+            continue;
+        const bool anchored = std::any_of(track.begin(), track.end(), [&](const auto& m) {
+            return m.second.how == How::hand && m.first.value >= first && m.first.value <= last;
+        });
+        if (anchored)
+            names.push_back(name);
+    }
+    if (names.empty())
+        return Error{"there is no hand mark to carry from on frames " + std::to_string(first) + " to " +
+                         std::to_string(last),
+                     path.filename().string(), "nothing was changed", "mark a frame first"};
+    const auto lines = bonesFor(marks);
+    const BoneSpread bones(marks, lines);
+    CarryResult out;
+    const int sweeps = options.forwards + options.backwards;
+    const double all = std::max(1, (last - first + 1) * sweeps);
+    const auto tick = [&] {
+        ++out.frames;
+        return !goOn || goOn(std::min(1.0, out.frames / all));
+    };
+    std::map<LandmarkName, std::map<int, Carried>> ahead, behind;
+    std::map<LandmarkName, std::set<int>> covered;
+    const auto sweep = [&](int direction, auto& places) {
+        Sweep s(film, marks, options, names, bones, lines, direction);
+        const bool whole = direction > 0 ? s.run(first, last, tick) : s.run(last, first, tick);
+        places = std::move(s.places);
+        for (const auto& [name, frames] : s.covered)
+            for (FrameIndex f : frames)
+                covered[name].insert(f.value);
+        return whole;
+    };
+    if (options.forwards)
+        out.whole = sweep(1, ahead);
+    if (options.backwards && out.whole)
+        out.whole = sweep(-1, behind);
+    for (const auto& name : names) {
+        const Track& own = marks.at(name);
+        for (int f = first; f <= last; ++f) {
+            const auto existing = own.find(FrameIndex(f));
+            if (existing != own.end() && existing->second.how != How::tracked)
+                continue;
+            const auto a = ahead[name].find(f), b = behind[name].find(f);
+            std::optional<Carried> c;
+            if (a != ahead[name].end() && b != behind[name].end())
+                c = blend(a->second, b->second);
+            else if (a != ahead[name].end())
+                c = a->second;
+            else if (b != behind[name].end())
+                c = b->second;
+            if (c)
+                out.marks[name][FrameIndex(f)] = {c->at, std::sqrt(c->variance), How::tracked};
+            else if (covered[name].contains(f))
+                out.covered[name].emplace_back(f);
+        }
+    }
+    return out;
+}
+
+} // namespace riflesso
