@@ -1,6 +1,7 @@
 #include "casebook/analysis.h"
 
 #include <algorithm>
+#include <cmath>
 #include <set>
 
 namespace riflesso {
@@ -22,10 +23,13 @@ void measureReps(const CaseData& data, const Blueprint& blueprint, const KnownMo
             continue;
         }
         const auto marks = data.marks.find(id);
-        TrackSet tracks = marks == data.marks.end() ? TrackSet() : marks->second;
+        TrackSet tracks = marks == data.marks.end() ? TrackSet() : withMeasuredErrors(marks->second, a.handErrors);
         if (take.steady)
             tracks = steadied(tracks, take.camera);
-        a.motions[id] = std::make_shared<const Motion>(toMotion(tracks, timebaseOf(take)));
+        MotionOptions options;
+        for (const auto& [landmark, hz] : take.cutoffs)
+            options.own[landmark] = Hertz(hz);
+        a.motions[id] = std::make_shared<const Motion>(toMotion(tracks, timebaseOf(take), options));
     }
     std::map<Id, ViewSetup> setups; // solved once a take
     for (const auto& [id, take] : data.takes)
@@ -122,6 +126,37 @@ void followFocus(const CaseData& data, const Blueprint& blueprint, Analysis& a) 
     }
 }
 
+void attend(const CaseData& data, const Blueprint& blueprint, Analysis& a) {
+    std::map<std::string, Band> bands;
+    for (const auto& d : a.deviations)
+        if (d.judged)
+            bands[d.measure] = d.band;
+    static const TrackSet none;
+    for (const auto& [id, rep] : data.reps) {
+        const auto take = data.takes.find(rep.take);
+        if (take == data.takes.end() || rep.positions.empty())
+            continue;
+        const auto marks = data.marks.find(rep.take);
+        AttentionInput in{blueprint, *a.motions.at(rep.take), marks == data.marks.end() ? none : marks->second,
+                          rep.positions, setupOf(take->second)};
+        if (take->second.performer == Performer::athlete)
+            in.bands = bands;
+        in.handSigma = handSigmaOf(a.handErrors, {});
+        a.attention[id] = worstFirst(in);
+    }
+}
+
+bool hasCarried(const CaseData& data, const Rep& rep) {
+    const auto marks = data.marks.find(rep.take);
+    if (marks == data.marks.end())
+        return false;
+    for (const auto& [id, placed] : rep.positions)
+        for (const auto& [landmark, track] : marks->second)
+            if (const auto m = track.find(placed.frame); m != track.end() && m->second.how == How::tracked)
+                return true;
+    return false;
+}
+
 // What the athlete's newest session still needs, in working order. Only the first is shown on the case strip.
 NextStep nextStep(const CaseData& data, const Blueprint& blueprint, const Analysis& a) {
     std::optional<Day> newest;
@@ -157,12 +192,27 @@ NextStep nextStep(const CaseData& data, const Blueprint& blueprint, const Analys
                             id,
                             rep->id,
                             {}};
+            const auto hollow = std::count_if(rep->positions.begin(), rep->positions.end(),
+                                              [](const auto& p) { return p.second.proposed; });
+            if (hollow > 0)
+                return {"Accept or correct " +
+                            count(static_cast<std::size_t>(hollow), "key position", "key positions") + " of rep " +
+                            std::to_string(rep->number) + ", " + quoted(take.title),
+                        Workspace::marking, id, rep->id,
+                        std::find_if(rep->positions.begin(), rep->positions.end(), [](const auto& p) {
+                            return p.second.proposed;
+                        })->second.frame};
             for (const auto& position : wanted)
                 if (const auto missing = missingAt(data, blueprint, *rep, position); !missing.empty())
                     return {"Mark " + count(missing.size(), "point", "points") + " at " +
                                 quoted(blueprint.position(position)->name) + " of rep " + std::to_string(rep->number) +
                                 ", " + quoted(take.title),
                             Workspace::marking, id, rep->id, rep->positions.at(position).frame};
+            if (const auto ask = a.attention.find(rep->id);
+                ask != a.attention.end() && !ask->second.asks.empty() && hasCarried(data, *rep))
+                return {count(ask->second.asks.size(), "frame", "frames") + " of rep " + std::to_string(rep->number) +
+                            ", " + quoted(take.title) + ", until every measure can be decided",
+                        Workspace::marking, id, rep->id, ask->second.asks.front().frame};
         }
     }
     if (!model)
@@ -226,6 +276,94 @@ const Finding* Analysis::finding(std::string_view fault) const {
     const auto it = std::find_if(judgement.findings.begin(), judgement.findings.end(),
                                  [&](const Finding& f) { return f.fault == fault; });
     return it == judgement.findings.end() ? nullptr : &*it;
+}
+
+std::map<LandmarkName, MarkError> handErrorsOf(const CaseData& data) {
+    std::map<LandmarkName, MarkError> out;
+    for (const auto& [id, repeat] : data.repeats) {
+        const auto marks = data.marks.find(repeat.take);
+        if (marks == data.marks.end())
+            continue;
+        for (const auto& [name, e] : markErrors(marks->second, againOf(repeat))) {
+            auto& sum = out[name];
+            const double n = sum.n + e.n;
+            sum.sigma = std::sqrt((sum.sigma * sum.sigma * sum.n + e.sigma * e.sigma * e.n) / n);
+            sum.dx = (sum.dx * sum.n + e.dx * e.n) / n;
+            sum.dy = (sum.dy * sum.n + e.dy * e.n) / n;
+            sum.n += e.n;
+        }
+    }
+    return out;
+}
+
+TrackSet againOf(const RepeatMarking& repeat) {
+    TrackSet again;
+    for (const auto& m : repeat.marks)
+        again[m.landmark][m.frame] = {m.at, kAssumedHandSigma, How::hand};
+    return again;
+}
+
+double handSigmaOf(const std::map<LandmarkName, MarkError>& errors, const LandmarkName& landmark) {
+    constexpr double kLeast = 0.2; // px: nobody clicks better, whatever chance says
+    if (const auto own = errors.find(landmark); !landmark.empty() && own != errors.end() && own->second.n >= 6)
+        return std::max(kLeast, own->second.sigma);
+    if (const auto all = errors.find({}); all != errors.end() && all->second.n >= 12)
+        return std::max(kLeast, all->second.sigma);
+    return kAssumedHandSigma;
+}
+
+TrackSet withMeasuredErrors(TrackSet tracks, const std::map<LandmarkName, MarkError>& errors) {
+    if (!errors.empty())
+        for (auto& [landmark, track] : tracks) {
+            const double sigma = handSigmaOf(errors, landmark);
+            for (auto& [frame, mark] : track)
+                if (mark.how == How::hand && mark.sigma == kAssumedHandSigma)
+                    mark.sigma = sigma;
+        }
+    return tracks;
+}
+
+std::pair<FrameIndex, FrameIndex> spanOf(const CaseData& data, const Rep& rep) {
+    const auto take = data.takes.find(rep.take);
+    const int last = take == data.takes.end() ? 0 : std::max(0, static_cast<int>(take->second.times.size()) - 1);
+    if (rep.first && rep.last)
+        return {FrameIndex(std::clamp(rep.first->value, 0, last)), FrameIndex(std::clamp(rep.last->value, 0, last))};
+    int a = last, b = 0, placed = 0;
+    for (const auto& [id, p] : rep.positions)
+        if (!p.proposed) {
+            a = std::min(a, p.frame.value);
+            b = std::max(b, p.frame.value);
+            ++placed;
+        }
+    // One position alone says where the rep is, not how long it lasts.
+    if (placed < 2)
+        return {FrameIndex(0), FrameIndex(last)};
+    const int air = std::max(6, (b - a) / 10);
+    return {FrameIndex(std::max(0, a - air)), FrameIndex(std::min(last, b + air))};
+}
+
+std::map<PositionId, PositionProposal> proposalsFor(const CaseData& data, const Blueprint& blueprint, const Rep& rep,
+                                                    const std::vector<double>& strikes,
+                                                    std::map<PositionId, std::string>* reasons) {
+    const auto take = data.takes.find(rep.take);
+    const auto marks = data.marks.find(rep.take);
+    if (take == data.takes.end() || marks == data.marks.end())
+        return {};
+    MotionOptions raw;
+    raw.cutoff = CutoffNone{};
+    const Motion motion = toMotion(take->second.steady ? steadied(marks->second, take->second.camera) : marks->second,
+                                   timebaseOf(take->second), raw);
+    const ViewSetup setup = setupOf(take->second);
+    std::vector<std::map<PositionId, double>> misses;
+    for (const Rep* other : repsOf(data, rep.take)) {
+        if (other->id == rep.id || other->positions.empty())
+            continue;
+        const auto [a, b] = spanOf(data, *other);
+        misses.push_back(missesOf(other->positions, proposePositions(blueprint, motion, setup, a, b, strikes),
+                                  motion.time()));
+    }
+    const auto [first, last] = spanOf(data, rep);
+    return proposePositions(blueprint, motion, setup, first, last, strikes, lessonsFrom(misses), reasons);
 }
 
 Result<std::shared_ptr<const Calibration>> calibrationOf(const Take& take) {
@@ -384,12 +522,14 @@ Stage stageReached(const Blueprint& blueprint, const std::string& fault, const s
 
 Analysis analyse(const CaseData& data, const Blueprint& blueprint, Day today, const KnownMotions& known) {
     Analysis a;
+    a.handErrors = handErrorsOf(data);
     measureReps(data, blueprint, known, a);
     chooseReps(data, a);
     CompareOptions options;
     options.school = data.brief.school;
     a.deviations = compare(blueprint, pick(a, a.athleteReps), pick(a, a.modelReps), options);
     a.judgement = judge(blueprint, a.deviations);
+    attend(data, blueprint, a);
     readPractice(data, blueprint, a);
 
     CalendarInput calendar;

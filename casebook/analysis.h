@@ -4,10 +4,13 @@
 /// the desktop and the command line call the same one.
 
 #include "core/judge/judge.h"
+#include "core/mirror/attention.h"
 #include "core/motion/motion.h"
 #include "core/programme/calendar.h"
 #include "core/progress/gate.h"
+#include "core/progress/reliability.h"
 #include "core/progress/trend.h"
+#include "core/technique/position_finder.h"
 #include "library/case_data.h"
 
 #include <map>
@@ -66,6 +69,8 @@ struct Analysis {
     std::vector<DrillGate> gates; ///< newest practice first
     std::vector<FocusTrend> trends;
     std::vector<GuessCheck> guesses;
+    std::map<LandmarkName, MarkError> handErrors; ///< from repeat marking; the empty name is all together
+    std::map<Id, Attention> attention;            ///< by rep: which frames are worth a look
     NextStep next;
     std::array<std::string, kWorkspaces> lacking; ///< what each workspace still lacks; empty = nothing
 
@@ -78,6 +83,25 @@ using KnownMotions = std::map<Id, std::shared_ptr<const Motion>>;
 
 /// \p today decides from which day the plan runs.
 Analysis analyse(const CaseData& data, const Blueprint& blueprint, Day today, const KnownMotions& known = {});
+
+/// How sure hand marks are, from all repeat markings of the case. Empty before there is one.
+std::map<LandmarkName, MarkError> handErrorsOf(const CaseData& data);
+/// Readings of a repeat marking beside the first ones: the marks of the frames that both have.
+TrackSet againOf(const RepeatMarking& repeat);
+/// The standard error of a landmark's hand marks: its own when it was repeated six times, else that of all together when
+/// there are twelve, else the assumed one.
+double handSigmaOf(const std::map<LandmarkName, MarkError>& errors, const LandmarkName& landmark);
+/// Hand marks with their measured error instead of the assumed one.
+TrackSet withMeasuredErrors(TrackSet tracks, const std::map<LandmarkName, MarkError>& errors);
+
+/// The frames of a take that belong to a rep: as it was cut, else round its key positions, else the whole film.
+std::pair<FrameIndex, FrameIndex> spanOf(const CaseData& data, const Rep& rep);
+
+/// What the blueprint's rules say of a rep's key positions, taught by the reps of the same take on which they were placed by
+/// hand. \p strikes: s of real time. \p reasons is told why a position could not be found.
+std::map<PositionId, PositionProposal> proposalsFor(const CaseData& data, const Blueprint& blueprint, const Rep& rep,
+                                                    const std::vector<double>& strikes = {},
+                                                    std::map<PositionId, std::string>* reasons = nullptr);
 
 /// How a take shows the athlete, with its calibration when one can be made of what was drawn.
 ViewSetup setupOf(const Take& take);

@@ -96,6 +96,7 @@ bool Casebook::commit(const std::vector<Edit>& edits) {
             changes.links = true;
         } else if (std::holds_alternative<RepeatEdit>(edit)) {
             changes.repeats = true;
+            m_motions.clear(); // how sure hand marks are has changed
         } else if (const auto* mark = std::get_if<MarkEdit>(&edit)) {
             note(changes.marks, mark->key.take);
             ++m_revision[mark->key.take];
@@ -120,7 +121,7 @@ void Casebook::startAnalysis() {
     m_runningRevision = m_revision;
     // The worker needs marks only of takes whose motion is not known; leaving the rest out keeps the copy small.
     CaseData copy{m_data.id,   m_data.blueprintId, m_data.brief, m_data.takes,
-                  m_data.reps, m_data.blocks,      m_data.links, {}};
+                  m_data.reps, m_data.blocks,      m_data.links, {},           m_data.repeats};
     for (const auto& [id, tracks] : m_data.marks)
         if (!m_motions.contains(id))
             copy.marks[id] = tracks;
@@ -132,6 +133,15 @@ void Casebook::startAnalysis() {
             for (const auto& [position, placed] : rep.positions)
                 if (const auto mark = track.find(placed.frame); mark != track.end())
                     copy.marks[rep.take][landmark][placed.frame] = mark->second;
+    }
+    for (const auto& [id, repeat] : m_data.repeats) {
+        if (!m_motions.contains(repeat.take) || !m_data.marks.contains(repeat.take))
+            continue;
+        for (const auto& placed : repeat.marks)
+            if (const auto track = m_data.marks.at(repeat.take).find(placed.landmark);
+                track != m_data.marks.at(repeat.take).end())
+                if (const auto mark = track->second.find(placed.frame); mark != track->second.end())
+                    copy.marks[repeat.take][placed.landmark][placed.frame] = mark->second;
     }
     m_watcher.setFuture(
         QtConcurrent::run([copy = std::move(copy), blueprint = m_blueprint, today = m_today, known = m_motions] {
@@ -200,6 +210,9 @@ bool Casebook::removeTake(Id take) {
     for (const auto& [id, link] : m_data.links)
         if (link.a == take || link.b == take)
             edits.push_back(LinkEdit{id, link, std::nullopt});
+    for (const auto& [id, repeat] : m_data.repeats)
+        if (repeat.take == take)
+            edits.push_back(RepeatEdit{id, repeat, std::nullopt});
     edits.push_back(TakeEdit{take, it->second, std::nullopt});
     return perform(tr("remove the film %1").arg(QString::fromStdString(it->second.title)), std::move(edits));
 }
@@ -246,6 +259,97 @@ bool Casebook::placePosition(Id rep, const PositionId& position, FrameIndex fram
         edits.push_back(RepEdit{other.id, before, other});
     }
     return perform(tr("place %1").arg(QString::fromStdString(p->name)), std::move(edits));
+}
+
+bool Casebook::proposePositions(Id rep, const std::map<PositionId, PositionProposal>& proposals) {
+    const auto it = m_data.reps.find(rep);
+    if (it == m_data.reps.end())
+        return false;
+    Rep after = it->second;
+    const Timebase time = timebaseOf(m_data.takes.at(after.take));
+    for (const auto& [id, p] : proposals) {
+        const auto placed = after.positions.find(id);
+        if (placed != after.positions.end() && !placed->second.proposed)
+            continue;
+        after.positions[id] = {p.frame, p.sigma, p.time - time.real(p.frame).value, true};
+    }
+    if (after == it->second)
+        return false;
+    return perform(tr("propose key positions"), {RepEdit{rep, it->second, after}});
+}
+
+bool Casebook::acceptPosition(Id rep, const PositionId& position) {
+    const auto it = m_data.reps.find(rep);
+    if (it == m_data.reps.end())
+        return false;
+    Rep after = it->second;
+    const auto placed = after.positions.find(position);
+    if (placed == after.positions.end() || !placed->second.proposed)
+        return false;
+    placed->second.proposed = false;
+    return perform(tr("accept %1").arg(QString::fromStdString(m_blueprint.position(position)->name)),
+                   {RepEdit{rep, it->second, after}});
+}
+
+bool Casebook::putMarks(Id take, const TrackSet& marks, const QString& what, int gesture, bool over) {
+    std::vector<Edit> edits;
+    const auto tracks = m_data.marks.find(take);
+    for (const auto& [landmark, track] : marks) {
+        const Track* there = nullptr;
+        if (tracks != m_data.marks.end())
+            if (const auto t = tracks->second.find(landmark); t != tracks->second.end())
+                there = &t->second;
+        for (const auto& [frame, mark] : track) {
+            std::optional<Mark> before;
+            if (there)
+                if (const auto m = there->find(frame); m != there->end())
+                    before = m->second;
+            if (before && (*before == mark || (!over && (before->how == How::hand || before->how == How::hidden))))
+                continue;
+            edits.push_back(MarkEdit{{take, frame, landmark}, before, mark});
+        }
+    }
+    return perform(what, std::move(edits), gesture);
+}
+
+bool Casebook::swapSides(Id take, FrameIndex from, FrameIndex to) {
+    const auto tracks = m_data.marks.find(take);
+    if (tracks == m_data.marks.end())
+        return false;
+    std::vector<Edit> edits;
+    for (const auto& [landmark, track] : tracks->second) {
+        const LandmarkName other = mirrored(landmark);
+        if (other == landmark)
+            continue;
+        const auto otherTrack = tracks->second.find(other);
+        for (auto m = track.lower_bound(from); m != track.end() && m->first <= to; ++m) {
+            std::optional<Mark> there;
+            if (otherTrack != tracks->second.end())
+                if (const auto o = otherTrack->second.find(m->first); o != otherTrack->second.end())
+                    there = o->second;
+            edits.push_back(MarkEdit{{take, m->first, other}, there, m->second});
+            if (!there) // nothing comes back the other way
+                edits.push_back(MarkEdit{{take, m->first, landmark}, m->second, std::nullopt});
+        }
+    }
+    return perform(tr("swap left and right"), std::move(edits));
+}
+
+Id Casebook::addRepeat(RepeatMarking repeat) {
+    repeat.id = m_library->freshId();
+    return perform(tr("begin a repeat marking"), {RepeatEdit{repeat.id, std::nullopt, repeat}}) ? repeat.id : 0;
+}
+
+bool Casebook::setRepeat(const RepeatMarking& repeat, const QString& what) {
+    const auto it = m_data.repeats.find(repeat.id);
+    return it != m_data.repeats.end() &&
+           (it->second == repeat || perform(what, {RepeatEdit{repeat.id, it->second, repeat}}));
+}
+
+bool Casebook::removeRepeat(Id repeat) {
+    const auto it = m_data.repeats.find(repeat);
+    return it != m_data.repeats.end() &&
+           perform(tr("remove a repeat marking"), {RepeatEdit{repeat, it->second, std::nullopt}});
 }
 
 bool Casebook::clearPosition(Id rep, const PositionId& position) {

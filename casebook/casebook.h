@@ -61,10 +61,21 @@ public:
     /// In takes that are locked to this one the position is set too, on the frame nearest to the same instant; a rep of
     /// the same number is made there when there is none.
     bool placePosition(Id rep, const PositionId& position, FrameIndex frame);
+    /// Hollow pegs: sets what is not placed by hand yet. False when nothing could be set.
+    bool proposePositions(Id rep, const std::map<PositionId, PositionProposal>& proposals);
+    /// A hollow peg becomes a full one where it stands.
+    bool acceptPosition(Id rep, const PositionId& position);
     bool clearPosition(Id rep, const PositionId& position);
     /// Steps of one drag or of repeated nudges with the same \p gesture (not 0) are one undo step.
     bool setMark(const MarkKey& key, const Mark& mark, int gesture = 0);
     bool removeMark(const MarkKey& key);
+    /// Marks that the program made (carried, copied, by proxy). What a hand has placed meanwhile stays, unless \p over.
+    bool putMarks(Id take, const TrackSet& marks, const QString& what, int gesture = 0, bool over = false);
+    /// Left and right of all marks from a frame on change places: the two legs were taken for one another.
+    bool swapSides(Id take, FrameIndex from, FrameIndex to);
+    Id addRepeat(RepeatMarking repeat);
+    bool setRepeat(const RepeatMarking& repeat, const QString& what);
+    bool removeRepeat(Id repeat);
     /// Several spans of reps at once, as one undo step; numbered after those there are.
     bool addReps(Id take, const std::vector<Rep>& reps);
     bool setRep(const Rep& rep, const QString& what);

@@ -31,6 +31,23 @@ struct CarryArguments {
 };
 Status carry(const CarryArguments& a);
 
+struct PositionsArguments {
+    std::string tracks, blueprint = "fencing-lunge", film, view = "side", side = "right", facing = "right";
+    std::optional<int> from, to;
+    std::optional<double> captureRate;
+    bool json = false;
+};
+/// Key positions proposed from tracks, each with its standard error.
+Status positions(const PositionsArguments& a);
+
+struct ReliabilityArguments {
+    std::string a, b, blueprint, view = "side", side = "right", facing = "right";
+    std::vector<std::string> measures;
+    bool json = false;
+};
+/// Two markings of the same frames: error a landmark in px, and for each measure ICC, SEM, MDC95, limits of agreement.
+Status reliability(const ReliabilityArguments& a);
+
 struct SyncArguments {
     std::string filmA, filmB;
     std::vector<std::string> at; ///< "frame of a:frame of b"

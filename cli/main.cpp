@@ -82,6 +82,34 @@ int main(int argc, char** argv) {
     carry->add_option("--capture-rate", ca.captureRate, "Hz; without it the film's tag, or its own times");
     carry->callback([&] { chosen = [&] { return cli::carry(ca); }; });
 
+    cli::PositionsArguments po;
+    auto* positions = app.add_subcommand("positions", "Key positions proposed from tracks, each with its standard error");
+    positions->add_option("--tracks", po.tracks, "tracks CSV")->required();
+    positions->add_option("--blueprint", po.blueprint, "a shipped blueprint's name or a file")->capture_default_str();
+    positions->add_option("--film", po.film, "the film, for positions that are heard");
+    positions->add_option("--from", po.from, "first frame of the rep");
+    positions->add_option("--to", po.to, "last frame of the rep");
+    positions->add_option("--capture-rate", po.captureRate, "Hz; without it the file's own times are true");
+    positions->add_option("--view", po.view, "from where the camera looks")->check(CLI::IsMember({"side", "front"}));
+    positions->add_option("--side", po.side, "the weapon hand")->check(CLI::IsMember({"left", "right"}));
+    positions->add_option("--facing", po.facing, "where forward points")
+        ->check(CLI::IsMember({"left", "right", "camera"}));
+    positions->add_flag("--json", po.json, "as JSON");
+    positions->callback([&] { chosen = [&] { return cli::positions(po); }; });
+
+    cli::ReliabilityArguments re;
+    auto* reliability = app.add_subcommand("reliability", "Two markings of the same frames: how far they agree");
+    reliability->add_option("MARKS_A", re.a, "tracks CSV")->required();
+    reliability->add_option("MARKS_B", re.b, "tracks CSV of the same frames, marked again")->required();
+    reliability->add_option("--measure", re.measures, "a measure as JSON; may be given again");
+    reliability->add_option("--blueprint", re.blueprint, "all measures of a blueprint (name or file)");
+    reliability->add_option("--view", re.view, "from where the camera looks")->check(CLI::IsMember({"side", "front"}));
+    reliability->add_option("--side", re.side, "the weapon hand")->check(CLI::IsMember({"left", "right"}));
+    reliability->add_option("--facing", re.facing, "where forward points")
+        ->check(CLI::IsMember({"left", "right", "camera"}));
+    reliability->add_flag("--json", re.json, "as JSON");
+    reliability->callback([&] { chosen = [&] { return cli::reliability(re); }; });
+
     cli::SyncArguments s;
     auto* sync = app.add_subcommand("sync", "Two films of the same movement on one clock");
     sync->add_option("FILM_A", s.filmA, "the first film")->required();

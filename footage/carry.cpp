@@ -1,7 +1,7 @@
 #include "footage/carry.h"
 
-#include "footage/decoded_frame_impl.h"
 #include "footage/film.h"
+#include "footage/luma.h"
 #include "footage/patch.h"
 
 #include <opencv2/imgproc.hpp>
@@ -18,6 +18,7 @@ constexpr int kLevels = 3;      // of the pyramids, above the picture itself
 constexpr double kLost = 2.5;   // px there and back at which a step is not believed
 constexpr double kAlike = 0.45; // likeness below which the place is taken for covered
 constexpr double kFound = 0.72; // likeness at which a covered place is believed to be back
+constexpr double kFoundAlone = 0.88; // the same while none of its neighbours is in sight
 
 // One direction through the frames.
 class Sweep {
@@ -31,7 +32,15 @@ public:
         for (const auto& name : names) {
             Followed f;
             f.name = name;
-            f.marks = &marks.at(name);
+            if (const auto own = marks.find(name); own != marks.end())
+                f.marks = own->second;
+            if (const auto from = options.starts.find(name); from != options.starts.end())
+                for (const auto& [frame, mark] : from->second)
+                    if (const auto there = f.marks.find(frame);
+                        there == f.marks.end() || (there->second.how != How::hand && there->second.how != How::hidden)) {
+                        f.marks[frame] = mark;
+                        f.starts.insert(frame);
+                    }
             for (const auto& [a, b] : lines)
                 if (a == name || b == name)
                     f.neighbours.push_back(a == name ? b : a);
@@ -92,7 +101,8 @@ public:
 private:
     struct Followed {
         LandmarkName name;
-        const Track* marks = nullptr;
+        Track marks;
+        std::set<FrameIndex> starts; // marks that no hand has made, but to carry from
         std::vector<LandmarkName> neighbours;
         std::vector<std::size_t> beside; // of m_followed
         std::vector<std::pair<std::size_t, double>> reach; // of m_followed, and how far away it may be, px
@@ -108,18 +118,6 @@ private:
         Patch patch;           // the marked place
         std::vector<std::pair<std::size_t, Eigen::Vector2d>> limbs; // where its neighbours lay when it was marked
     };
-
-    static cv::Mat lumaOf(const DecodedFrame& frame, int width, int height) {
-        const auto& impl = frame.impl();
-        const AVFrame& f = *impl.frame;
-        const bool plain = impl.field == Field::both && impl.rotation == 0 && impl.pixelAspect == 1.0 &&
-                           (f.format == AV_PIX_FMT_YUV420P || f.format == AV_PIX_FMT_YUVJ420P ||
-                            f.format == AV_PIX_FMT_YUV422P || f.format == AV_PIX_FMT_NV12);
-        if (plain)
-            return cv::Mat(f.height, f.width, CV_8UC1, f.data[0], static_cast<std::size_t>(f.linesize[0]));
-        const auto grey = frame.toGrey(width, height);
-        return cv::Mat(height, width, CV_8UC1, const_cast<std::uint8_t*>(grey.data())).clone();
-    }
 
     // The part of the picture that holds all who are followed, with room for their next steps; of one size for as long as
     // it serves, because both pyramids of a step must be alike.
@@ -295,14 +293,16 @@ private:
 
     void lookAgain(Followed& f, int frame) {
         const PatchMatch look = bestLook(f, f.at + f.step, 3.0 + 1.2 * f.away + f.step.norm());
-        bool fits = true;
+        bool fits = true, held = false; // held: somebody beside it is in sight, so that a wrong place would be noticed
         for (std::size_t i : f.beside)
-            if (const Followed& n = m_followed[i]; n.active && n.away == 0)
+            if (const Followed& n = m_followed[i]; n.active && n.away == 0) {
                 fits = fits && m_bones.beyond(f.name, n.name, (look.at - n.at).norm()) <= 0.0;
+                held = true;
+            }
         for (const auto& [i, most] : f.reach)
             if (const Followed& n = m_followed[i]; n.active && n.away == 0)
                 fits = fits && (look.at - n.at).norm() <= most;
-        if (look.likeness > kFound && fits) {
+        if (look.likeness > (held ? kFound : kFoundAlone) && fits) {
             f.step = (look.at - f.left) / (f.away + 1);
             f.at = look.at;
             f.error.way = lookVariance(look) + 1.0;
@@ -341,12 +341,12 @@ private:
     void start(int frame) {
         bool any = false;
         for (auto& f : m_followed) {
-            const auto mark = f.marks->find(FrameIndex(frame));
-            if (mark == f.marks->end())
+            const auto mark = f.marks.find(FrameIndex(frame));
+            if (mark == f.marks.end())
                 continue;
             if (mark->second.how == How::hidden)
                 f.active = false;
-            if (mark->second.how != How::hand)
+            if (mark->second.how != How::hand && !f.starts.contains(FrameIndex(frame)))
                 continue;
             f.active = any = true;
             f.away = f.steps = 0;
@@ -402,16 +402,19 @@ Result<CarryResult> carry(const std::filesystem::path& path, const TrackSet& mar
     const int last = std::clamp(options.last.value, 0, film.info().frames - 1);
     const int first = std::clamp(options.first.value, 0, last);
     std::vector<LandmarkName> names;
-    for (const auto& [name, track] : marks) {
-        if (!options.landmarks.empty() &&
-            std::find(options.landmarks.begin(), options.landmarks.end(), name) == options.landmarks.end())
-            continue;
-        const bool anchored = std::any_of(track.begin(), track.end(), [&](const auto& m) {
-            return m.second.how == How::hand && m.first.value >= first && m.first.value <= last;
-        });
-        if (anchored)
-            names.push_back(name);
-    }
+    for (const auto* set : {&marks, &options.starts})
+        for (const auto& [name, track] : *set) {
+            if ((!options.landmarks.empty() &&
+                 std::find(options.landmarks.begin(), options.landmarks.end(), name) == options.landmarks.end()) ||
+                std::find(names.begin(), names.end(), name) != names.end())
+                continue;
+            const bool anchored = std::any_of(track.begin(), track.end(), [&](const auto& m) {
+                return (m.second.how == How::hand || set == &options.starts) && m.first.value >= first &&
+                       m.first.value <= last;
+            });
+            if (anchored)
+                names.push_back(name);
+        }
     if (names.empty())
         return Error{"there is no hand mark to carry from on frames " + std::to_string(first) + " to " +
                          std::to_string(last),
@@ -441,7 +444,9 @@ Result<CarryResult> carry(const std::filesystem::path& path, const TrackSet& mar
     if (options.backwards && out.whole)
         out.whole = sweep(-1, behind);
     for (const auto& name : names) {
-        const Track& own = marks.at(name);
+        static const Track none;
+        const auto track = marks.find(name);
+        const Track& own = track == marks.end() ? none : track->second;
         for (int f = first; f <= last; ++f) {
             const auto existing = own.find(FrameIndex(f));
             if (existing != own.end() && existing->second.how != How::tracked)

@@ -19,6 +19,8 @@ namespace riflesso {
 struct CarryOptions {
     FrameIndex first, last;              ///< frames to fill, inclusive; outside the film = its ends
     std::vector<LandmarkName> landmarks; ///< empty = all that have a hand mark
+    /// Marks that no hand has made but that are carried from like hand marks, with their own errors (footage/seed.h).
+    TrackSet starts{};
     bool forwards = true, backwards = true;
     double lookFor = 0.25;               ///< s of real time for which a covered place is looked for before giving up
     double framePeriod = 1.0 / 60.0;     ///< s of real time between frames, for the above

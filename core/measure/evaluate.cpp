@@ -181,6 +181,7 @@ Result<Reading> readAt(const MeasureDefinition& d, const Motion& motion, FrameIn
             low[i][axis] -= kStep;
             const double slope = difference(d, f(high, setup), f(low, setup)) / (2.0 * kStep);
             variance += slope * slope * sigma[i] * sigma[i];
+            r.parts[names[i]] += slope * slope * sigma[i] * sigma[i];
         }
     // The calibration's own errors, each one displaced by itself.
     for (std::size_t k = 0; setup.calibration && k < setup.calibration->variations(); ++k) {

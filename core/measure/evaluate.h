@@ -33,6 +33,8 @@ struct Reading {
     double value = 0.0;
     double u = 0.0;      ///< from the marks
     bool filled = false; ///< true when a gap-filled sample took part
+    /// What each landmark's own error contributes to u².
+    std::map<LandmarkName, double> parts{};
 };
 
 /// A measure on one rep.

@@ -1,6 +1,7 @@
 #include "core/statistics/distributions.h"
 
 #include <boost/math/distributions/beta.hpp>
+#include <boost/math/distributions/fisher_f.hpp>
 #include <boost/math/distributions/normal.hpp>
 #include <boost/math/distributions/students_t.hpp>
 
@@ -24,6 +25,12 @@ double studentQuantile(double p, double dof) {
     if (!(p > 0.0 && p < 1.0) || !(dof > 0.0))
         return kNaN;
     return boost::math::quantile(boost::math::students_t(dof), p);
+}
+
+double fisherQuantile(double p, double d1, double d2) {
+    if (!(p > 0.0 && p < 1.0) || !(d1 > 0.0) || !(d2 > 0.0))
+        return kNaN;
+    return boost::math::quantile(boost::math::fisher_f(d1, d2), p);
 }
 
 double betaCdf(double x, double a, double b) {

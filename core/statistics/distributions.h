@@ -10,6 +10,9 @@ double normalCdf(double x, double mean = 0.0, double sd = 1.0);
 /// Quantile of Student's t with \p dof > 0 degrees of freedom at probability 0 < p < 1.
 double studentQuantile(double p, double dof);
 
+/// Quantile of Fisher's F with \p d1, \p d2 > 0 degrees of freedom at probability 0 < p < 1.
+double fisherQuantile(double p, double d1, double d2);
+
 /// P(X <= x) for X ~ Beta(a, b); a, b > 0, x in 0..1.
 double betaCdf(double x, double a, double b);
 

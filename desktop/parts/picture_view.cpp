@@ -77,6 +77,13 @@ void PictureView::zoomBy(double factor, QPointF at) {
     update();
 }
 
+void PictureView::centreOn(QPointF at) {
+    if (m_picture.isNull() || m_zoom <= 1.001)
+        return;
+    m_centre = at;
+    update();
+}
+
 void PictureView::paintEvent(QPaintEvent*) {
     QPainter painter(this);
     painter.fillRect(rect(), theme().stage);

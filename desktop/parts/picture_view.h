@@ -29,6 +29,8 @@ public:
     /// Shows this part when the picture is fitted; empty = all of it.
     void setCrop(const QRect& crop);
     void zoomBy(double factor, QPointF at);
+    /// Puts a place of the picture into the middle, at the zoom there is. Nothing happens while all of it is shown.
+    void centreOn(QPointF inPicture);
 
     [[nodiscard]] QSize sizeHint() const override { return {800, 450}; }
     [[nodiscard]] QSize minimumSizeHint() const override { return {320, 180}; }

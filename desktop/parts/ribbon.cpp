@@ -36,9 +36,10 @@ Ribbon::Span Ribbon::span() const {
     const Take* take = m_bench.take();
     const int last = take ? static_cast<int>(take->times.size()) - 1 : 1;
     const Rep* rep = m_bench.rep();
-    if (!rep || rep->positions.size() < 2)
+    const bool cut = rep && rep->first && rep->last;
+    if (!rep || (rep->positions.size() < 2 && !cut))
         return {0, std::max(1, last)};
-    int lo = last, hi = 0;
+    int lo = cut ? rep->first->value : last, hi = cut ? rep->last->value : 0;
     for (const auto& [id, p] : rep->positions) {
         lo = std::min(lo, p.frame.value);
         hi = std::max(hi, p.frame.value);
@@ -54,10 +55,9 @@ double Ribbon::xOf(double frame) const {
     return kEdge + (frame - s.first) / std::max(1, s.last - s.first) * (width() - 2 * kEdge);
 }
 
-void Ribbon::seek(double x) {
+int Ribbon::frameAt(double x) const {
     const Span s = span();
-    m_bench.setFrame(
-        static_cast<int>(std::lround(s.first + (x - kEdge) / std::max(1, width() - 2 * kEdge) * (s.last - s.first))));
+    return static_cast<int>(std::lround(s.first + (x - kEdge) / std::max(1, width() - 2 * kEdge) * (s.last - s.first)));
 }
 
 void Ribbon::paintEvent(QPaintEvent*) {
@@ -164,8 +164,13 @@ void Ribbon::paintEvent(QPaintEvent*) {
     for (std::size_t k = 0; k < pegs.size(); ++k) {
         const double x = xOf(pegs[k].first);
         const int i = pegs[k].second;
-        p.setPen(QPen(own, 1.5));
+        const PlacedPosition& placed = rep->positions.at(positions[static_cast<std::size_t>(i)].id);
+        p.setPen(QPen(own, 1.5, placed.proposed ? Qt::DotLine : Qt::SolidLine));
         p.drawLine(QPointF(x, kTop - 6), QPointF(x, line));
+        if (placed.proposed && placed.sigma) { // hollow: how far it may be off, two standard errors either way
+            const double wide = 2.0 * *placed.sigma / std::max(1e-6, time.realPeriod(placed.frame)) * (xOf(1) - xOf(0));
+            p.drawLine(QPointF(x - wide, kTop - 1), QPointF(x + wide, kTop - 1));
+        }
         p.setBrush(pegs[k].first == m_bench.frame() ? own : t.panel);
         p.drawEllipse(QPointF(x, kTop - 12), 8.5, 8.5);
         p.setFont(typeface(Type::small, true));
@@ -200,11 +205,11 @@ void Ribbon::paintEvent(QPaintEvent*) {
 }
 
 void Ribbon::mousePressEvent(QMouseEvent* e) {
-    seek(e->position().x());
+    m_bench.setFrame(frameAt(e->position().x()));
 }
 void Ribbon::mouseMoveEvent(QMouseEvent* e) {
     if (e->buttons() & Qt::LeftButton)
-        seek(e->position().x());
+        m_bench.setFrame(frameAt(e->position().x()));
 }
 void Ribbon::wheelEvent(QWheelEvent* e) {
     m_bench.setFrame(m_bench.frame() + (e->angleDelta().y() > 0 ? -1 : 1));

@@ -20,6 +20,13 @@ public:
     [[nodiscard]] QSize sizeHint() const override { return {700, m_withModel ? 122 : 74}; }
     [[nodiscard]] QSize minimumSizeHint() const override { return {300, m_withModel ? 122 : 74}; }
 
+    struct Span {
+        int first = 0, last = 1;
+    };
+    [[nodiscard]] Span span() const; ///< the frames shown: the rep with some air, or the whole film
+    [[nodiscard]] double xOf(double frame) const;
+    [[nodiscard]] int frameAt(double x) const; ///< not clamped to the film
+
 protected:
     void paintEvent(QPaintEvent*) override;
     void mousePressEvent(QMouseEvent* e) override;
@@ -27,13 +34,6 @@ protected:
     void wheelEvent(QWheelEvent* e) override;
 
 private:
-    struct Span {
-        int first = 0, last = 1;
-    };
-    [[nodiscard]] Span span() const; ///< the frames shown: the rep with some air, or the whole film
-    [[nodiscard]] double xOf(double frame) const;
-    void seek(double x);
-
     Workbench& m_bench;
     bool m_withModel;
     Id m_modelRep = 0;

@@ -1,0 +1,511 @@
+#include "core/technique/position_finder.h"
+
+#include "core/motion/smoothing.h"
+#include "core/statistics/summary.h"
+
+#include <Eigen/Cholesky>
+#include <Eigen/LU>
+
+#include <algorithm>
+#include <cmath>
+#include <set>
+
+namespace riflesso {
+namespace {
+
+constexpr int kFewest = 8;          // samples below which no rule is tried
+constexpr double kMain = 0.40;      // share of the greatest speed that a movement must reach to be the one meant
+constexpr double kSmooth = 12.0;    // Hz, for finding the way about; fits use the values themselves
+constexpr double kModelError = 0.3; // of a frame: no curve is exactly what the model says
+
+Error cannot(std::string why) {
+    return {std::move(why), {}, {}, {}};
+}
+
+struct Grid {
+    std::vector<double> t, v, smooth, speed, change; // change: of the speed
+    double step = 0.0;
+    double noise = 0.0; // standard deviation of v about its smooth course
+    [[nodiscard]] std::size_t size() const { return t.size(); }
+};
+
+// Even samples; short gaps are bridged in a straight line.
+std::optional<Grid> gridOf(std::span<const RuleSample> s, double sign) {
+    if (s.size() < kFewest || !(s.back().time > s.front().time))
+        return std::nullopt;
+    std::vector<double> steps;
+    for (std::size_t i = 1; i < s.size(); ++i)
+        steps.push_back(s[i].time - s[i - 1].time);
+    Grid g;
+    g.step = *median(steps);
+    std::size_t k = 0;
+    const auto n = static_cast<std::size_t>(std::floor((s.back().time - s.front().time) / g.step + 0.5)) + 1;
+    for (std::size_t i = 0; i < n; ++i) {
+        const double t = s.front().time + static_cast<double>(i) * g.step;
+        while (k + 2 < s.size() && s[k + 1].time < t)
+            ++k;
+        const double share = std::clamp((t - s[k].time) / (s[k + 1].time - s[k].time), 0.0, 1.0);
+        g.t.push_back(t);
+        g.v.push_back(sign * (s[k].value + share * (s[k + 1].value - s[k].value)));
+    }
+    const Hertz rate(1.0 / g.step);
+    g.smooth = zeroLag(g.v, Hertz(std::min(kSmooth, 0.4 * rate.value)), rate);
+    g.speed = derivative(g.smooth, rate);
+    g.change = derivative(g.speed, rate);
+    double sum = 0.0;
+    for (std::size_t i = 0; i < n; ++i)
+        sum += (g.v[i] - g.smooth[i]) * (g.v[i] - g.smooth[i]);
+    g.noise = std::sqrt(sum / static_cast<double>(n));
+    return g;
+}
+
+double minimumJerk(double u) {
+    return u <= 0.0 ? 0.0 : u >= 1.0 ? 1.0 : u * u * u * (10.0 - 15.0 * u + 6.0 * u * u);
+}
+double minimumJerkSlope(double u) {
+    return u <= 0.0 || u >= 1.0 ? 0.0 : 30.0 * u * u * (1.0 - u) * (1.0 - u);
+}
+double inverseMinimumJerk(double share) {
+    double lo = 0.0, hi = 1.0;
+    for (int i = 0; i < 40; ++i)
+        (minimumJerk((lo + hi) / 2) < share ? lo : hi) = (lo + hi) / 2;
+    return (lo + hi) / 2;
+}
+
+// The first hump of the speed that is one of the large ones.
+std::optional<std::size_t> firstMainPeak(const std::vector<double>& of) {
+    const double most = *std::max_element(of.begin(), of.end());
+    if (!(most > 0.0))
+        return std::nullopt;
+    for (std::size_t i = 1; i + 1 < of.size(); ++i)
+        if (of[i] >= kMain * most && of[i] >= of[i - 1] && of[i] > of[i + 1])
+            return i;
+    return static_cast<std::size_t>(std::max_element(of.begin(), of.end()) - of.begin());
+}
+
+double meanOf(const std::vector<double>& v, std::size_t from, std::size_t to) {
+    double sum = 0.0;
+    for (std::size_t i = from; i <= to; ++i)
+        sum += v[i];
+    return sum / static_cast<double>(to - from + 1);
+}
+
+Result<FoundInstant> smoothEdge(const Grid& g, bool end) {
+    const auto peak = firstMainPeak(g.speed);
+    if (!peak)
+        return cannot("nothing moves that way");
+    const double most = g.speed[*peak];
+    std::size_t a = *peak, b = *peak;
+    while (a > 0 && g.speed[a] > 0.04 * most)
+        --a;
+    while (b + 1 < g.size() && g.speed[b] > 0.04 * most)
+        ++b;
+    // Rest before and after: a little of it, if there is any.
+    const auto rest = static_cast<std::size_t>(std::max(1.0, 0.06 / g.step));
+    const double low = meanOf(g.v, a >= rest ? a - rest : 0, a), high = meanOf(g.v, b, std::min(g.size() - 1, b + rest / 2));
+    const double way = high - low;
+    if (!(way > 6.0 * g.noise) || !(way > 0.0))
+        return cannot("it does not move clearly more than the marks are unsure");
+    // u = S⁻¹(share) is a straight line over time for a minimum-jerk curve: fitted on the near side of the movement.
+    double sw = 0, st = 0, su = 0, stt = 0, stu = 0;
+    int n = 0;
+    std::vector<std::array<double, 3>> used;
+    for (std::size_t i = a; i <= b; ++i) {
+        const double share = (g.v[i] - low) / way;
+        if (end ? share < 0.30 || share > 0.97 : share < 0.03 || share > 0.70)
+            continue;
+        const double u = inverseMinimumJerk(share);
+        const double slope = std::max(0.05, minimumJerkSlope(u));
+        const double w = slope * slope;
+        sw += w;
+        st += w * g.t[i];
+        su += w * u;
+        stt += w * g.t[i] * g.t[i];
+        stu += w * g.t[i] * u;
+        used.push_back({g.t[i], u, w});
+        ++n;
+    }
+    const double det = sw * stt - st * st;
+    if (n < 4 || !(det > 0.0))
+        return cannot("the movement is over in too few frames");
+    const double rate = (sw * stu - st * su) / det, offset = (su - rate * st) / sw;
+    if (!(rate > 0.0))
+        return cannot("nothing moves that way");
+    const double target = end ? 1.0 : 0.0;
+    FoundInstant out;
+    out.time = (target - offset) / rate;
+    double misfit = 0.0;
+    for (const auto& [t, u, w] : used)
+        misfit += w * (u - offset - rate * t) * (u - offset - rate * t);
+    const double variance = misfit / std::max(1, n - 2); // of a sample of weight 1, in u
+    const double centre = st / sw;
+    const double atEdge = variance * (1.0 / sw + (out.time - centre) * (out.time - centre) * sw / det);
+    // How flat the curve is where it is cut: the ends of the plateau are known to noise / √rest only.
+    const double plateau = g.noise / way / std::sqrt(static_cast<double>(rest)) * 2.0;
+    out.sigma = std::hypot(std::sqrt(std::max(0.0, atEdge)), plateau) / rate;
+    if (way < 15.0 * g.noise) {
+        out.sure = false;
+        out.why = "the movement is small against the error of the marks";
+    }
+    if ((!end && a == 0 && out.time < g.t.front()) || (end && b + 1 == g.size() && out.time > g.t.back())) {
+        out.sure = false;
+        out.why = end ? "the movement does not come to rest before the rep ends" : "the movement is under way when the rep begins";
+    }
+    return out;
+}
+
+// Least squares of a line on one side of a bend and a parabola on the other, joined at the bend.
+double bendMisfit(const Grid& g, std::size_t from, std::size_t to, double at, bool curvedAfter, double* jump = nullptr) {
+    Eigen::Matrix4d h = Eigen::Matrix4d::Zero();
+    Eigen::Vector4d y = Eigen::Vector4d::Zero();
+    double sum = 0.0;
+    for (std::size_t i = from; i <= to; ++i) {
+        const double d = (g.t[i] - at) / 0.05; // about one for what is near
+        const Eigen::Vector4d x(1.0, d < 0 ? d : 0.0, d < 0 ? 0.0 : d, (d > 0) == curvedAfter ? d * d : 0.0);
+        h += x * x.transpose();
+        y += g.v[i] * x;
+        sum += g.v[i] * g.v[i];
+    }
+    h.diagonal().array() += 1e-9;
+    const Eigen::Vector4d p = h.ldlt().solve(y);
+    if (jump)
+        *jump = (p[2] - p[1]) / 0.05;
+    return std::max(0.0, sum - y.dot(p));
+}
+
+Result<FoundInstant> bend(const Grid& g, bool lands) {
+    const auto peak = firstMainPeak(g.change);
+    if (!peak)
+        return cannot("nothing breaks away or stops");
+    const auto reach = static_cast<std::size_t>(std::max(4.0, 0.09 / g.step));
+    const std::size_t from = *peak >= reach ? *peak - reach : 0, to = std::min(g.size() - 1, *peak + reach);
+    if (to - from < 6)
+        return cannot("the film is too slow to show the bend");
+    double best = 1e300, at = g.t[*peak];
+    const double fine = g.step / 10.0;
+    std::vector<std::pair<double, double>> profile;
+    for (double t = g.t[from] + 2 * g.step; t <= g.t[to] - 2 * g.step; t += fine) {
+        const double m = bendMisfit(g, from, to, t, !lands);
+        profile.emplace_back(t, m);
+        if (m < best) {
+            best = m;
+            at = t;
+        }
+    }
+    FoundInstant out;
+    out.time = at;
+    double jump = 0.0;
+    (void)bendMisfit(g, from, to, at, !lands, &jump);
+    const auto dof = static_cast<double>(std::max<std::size_t>(1, to - from + 1 - 5));
+    const double variance = std::max(best / dof, 1e-12);
+    // The misfit rises by one variance at one standard error (likelihood profile).
+    double wide = 0.0;
+    for (const auto& [t, m] : profile)
+        if (m <= best + variance)
+            wide = std::max(wide, std::abs(t - at));
+    out.sigma = std::max(wide, 0.5 * fine);
+    if (!(jump * 0.03 > 3.0 * std::max(g.noise, std::sqrt(variance)))) {
+        out.sure = false;
+        out.why = "the bend is small against the error of the marks";
+    }
+    if (peak == std::size_t{0} || at <= g.t[from] + 2.5 * g.step || at >= g.t[to] - 2.5 * g.step) {
+        out.sure = false;
+        out.why = "the bend lies at the edge of what was looked at";
+    }
+    return out;
+}
+
+Result<FoundInstant> top(const Grid& g) {
+    const auto at = static_cast<std::size_t>(std::max_element(g.smooth.begin(), g.smooth.end()) - g.smooth.begin());
+    FoundInstant out;
+    out.time = g.t[at];
+    if (at == 0 || at + 1 == g.size()) {
+        out.sure = false;
+        out.why = "the greatest value lies at the end of what was looked at";
+        out.sigma = 2.0 * g.step;
+        return out;
+    }
+    const auto reach = static_cast<std::size_t>(std::max(3.0, 0.04 / g.step));
+    const std::size_t from = at >= reach ? at - reach : 0, to = std::min(g.size() - 1, at + reach);
+    Eigen::Matrix3d h = Eigen::Matrix3d::Zero();
+    Eigen::Vector3d y = Eigen::Vector3d::Zero();
+    for (std::size_t i = from; i <= to; ++i) {
+        const double d = g.t[i] - g.t[at];
+        const Eigen::Vector3d x(1, d, d * d);
+        h += x * x.transpose();
+        y += g.v[i] * x;
+    }
+    const Eigen::Vector3d p = h.ldlt().solve(y);
+    if (!(p[2] < 0.0))
+        return cannot("the curve has no clear top");
+    const double d = std::clamp(-p[1] / (2.0 * p[2]), g.t[from] - g.t[at], g.t[to] - g.t[at]);
+    out.time = g.t[at] + d;
+    const double uSlope = g.noise * std::sqrt(std::max(0.0, h.inverse()(1, 1)));
+    out.sigma = uSlope / (2.0 * -p[2]);
+    if (out.sigma > 4.0 * g.step) {
+        out.sure = false;
+        out.why = "the top is flat: any of several frames could be it";
+    }
+    return out;
+}
+
+Result<FoundInstant> crossing(const Grid& g, double level) {
+    const auto rest = std::min<std::size_t>(g.size() / 4, static_cast<std::size_t>(std::max(1.0, 0.05 / g.step)));
+    const double low = meanOf(g.v, 0, rest), high = *std::max_element(g.smooth.begin(), g.smooth.end());
+    const double wanted = low + level * (high - low);
+    for (std::size_t i = 1; i < g.size(); ++i)
+        if (g.smooth[i - 1] < wanted && g.smooth[i] >= wanted) {
+            FoundInstant out;
+            out.time = g.t[i - 1] + g.step * (wanted - g.smooth[i - 1]) / (g.smooth[i] - g.smooth[i - 1]);
+            out.sigma = g.noise / std::max(1e-9, g.speed[i]);
+            return out;
+        }
+    return cannot("the level is not crossed");
+}
+
+} // namespace
+
+Result<std::vector<RuleSample>> ruleSeries(const SeriesSpec& spec, const Motion& motion, const ViewSetup& setup,
+                                           FrameIndex first, FrameIndex last) {
+    std::optional<Eigen::Vector2d> direction;
+    if (spec.direction) {
+        direction = inPicture(*spec.direction, setup);
+        if (!direction)
+            return cannot("this view cannot show the direction \"" + enumName(kDirectionNames, *spec.direction) + "\"");
+    }
+    std::vector<std::vector<LandmarkName>> points;
+    for (const auto& p : spec.points) {
+        points.emplace_back();
+        for (const auto& role : p.landmarks)
+            points.back().push_back(resolveRole(role, setup.handedness));
+    }
+    struct Read {
+        Eigen::Vector2d at;
+        double variance;
+    };
+    const auto read = [&](std::size_t i, FrameIndex f) -> std::optional<Read> {
+        Read r{Eigen::Vector2d::Zero(), 0.0};
+        const auto n = static_cast<double>(points[i].size());
+        for (const auto& name : points[i]) {
+            const auto s = motion.at(name, f);
+            if (!s)
+                return std::nullopt;
+            r.at += (setup.calibration ? setup.calibration->upright(s->at.vector()) : s->at.vector()) / n;
+            r.variance += s->sigma * s->sigma / (n * n);
+        }
+        return r;
+    };
+    std::vector<RuleSample> out;
+    std::vector<Read> places;
+    for (int f = first.value; f <= last.value; ++f) {
+        std::vector<Read> p;
+        for (std::size_t i = 0; i < points.size(); ++i)
+            if (const auto r = read(i, FrameIndex(f)))
+                p.push_back(*r);
+        if (p.size() != points.size())
+            continue;
+        RuleSample s{FrameIndex(f), motion.time().real(FrameIndex(f)).value, 0.0, std::sqrt(p[0].variance)};
+        if (spec.kind == SeriesKind::place) {
+            s.value = p[0].at.dot(*direction);
+        } else if (spec.kind == SeriesKind::distance) {
+            s.value = (p[0].at - p[1].at).norm();
+            s.sigma = std::sqrt(p[0].variance + p[1].variance);
+        } else if (spec.kind == SeriesKind::angle) {
+            s.value = includedAngle(p[0].at, p[1].at, p[2].at).value;
+            if (!std::isfinite(s.value))
+                continue;
+        }
+        out.push_back(s);
+        places.push_back(p[0]);
+    }
+    if (spec.kind == SeriesKind::speed)
+        for (std::size_t i = 0; i < out.size(); ++i) {
+            const std::size_t a = i > 0 ? i - 1 : 0, b = std::min(i + 1, out.size() - 1);
+            const Eigen::Vector2d d = places[b].at - places[a].at;
+            const double dt = std::max(1e-9, out[b].time - out[a].time);
+            out[i].value = (direction ? d.dot(*direction) : d.norm()) / dt;
+        }
+    if (out.size() < kFewest) {
+        for (const auto& names : points)
+            for (const auto& name : names)
+                if (!motion.tracks().contains(name) || motion.tracks().at(name).samples.size() < kFewest)
+                    return cannot("the " + spoken(name) + " is not marked on enough frames");
+        return cannot("its points are not marked together on enough frames");
+    }
+    return out;
+}
+
+Result<FoundInstant> findInstant(const PositionRule& rule, std::span<const RuleSample> samples,
+                                 std::span<const double> strikes) {
+    const bool down = rule.kind == RuleKind::lowest || (rule.falling && rule.kind != RuleKind::highest);
+    // A thing that leaves upwards bends up, and one that lands from above bends up too.
+    const double sign = rule.kind == RuleKind::lands ? (rule.falling ? 1.0 : -1.0) : down ? -1.0 : 1.0;
+    const auto g = gridOf(samples, sign);
+    if (!g)
+        return cannot("its points are not marked together on enough frames");
+    Result<FoundInstant> found = cannot("");
+    switch (rule.kind) {
+    case RuleKind::begins:
+        found = smoothEdge(*g, false);
+        break;
+    case RuleKind::ends:
+        found = smoothEdge(*g, true);
+        break;
+    case RuleKind::leaves:
+        found = bend(*g, false);
+        break;
+    case RuleKind::lands:
+        found = bend(*g, true);
+        break;
+    case RuleKind::highest:
+    case RuleKind::lowest:
+        found = top(*g);
+        break;
+    case RuleKind::crosses:
+        found = crossing(*g, rule.level);
+        break;
+    case RuleKind::strike: {
+        const auto peak = std::max_element(g->smooth.begin(), g->smooth.end()) - g->smooth.begin();
+        const double about = g->t[static_cast<std::size_t>(peak)];
+        const double* nearest = nullptr;
+        for (const double& s : strikes)
+            if (s >= g->t.front() - g->step && s <= g->t.back() + g->step &&
+                (!nearest || std::abs(s - about) < std::abs(*nearest - about)))
+                nearest = &s;
+        if (!nearest)
+            return cannot("no strike is heard there");
+        // Sound takes 3 ms a metre: from memory 343 m/s; a camera stands some metres away.
+        FoundInstant heard{*nearest, std::max(0.004, g->step / std::sqrt(12.0)), true, {}};
+        if (std::abs(*nearest - about) > 0.12) {
+            heard.sure = false;
+            heard.why = "what is heard lies far from what is seen";
+        }
+        found = heard;
+        break;
+    }
+    }
+    if (!found)
+        return found;
+    // A gap in the marks round the instant: nobody saw it.
+    const double near = std::abs(std::min_element(samples.begin(), samples.end(), [&](const auto& a, const auto& b) {
+                                     return std::abs(a.time - found->time) < std::abs(b.time - found->time);
+                                 })->time -
+                                 found->time);
+    if (near > 3.0 * g->step) {
+        found->sure = false;
+        found->why = "its points are not marked just there";
+    }
+    found->sigma = std::hypot(found->sigma, kModelError * g->step);
+    if (found->sigma > 2.0 * g->step && found->sure) {
+        found->sure = false;
+        found->why = "the curve leaves several frames open";
+    }
+    return found;
+}
+
+std::map<PositionId, double> missesOf(const Positions& placed, const std::map<PositionId, PositionProposal>& proposed,
+                                      const Timebase& time) {
+    std::map<PositionId, double> out;
+    for (const auto& [id, p] : placed)
+        if (const auto it = proposed.find(id); it != proposed.end() && !p.proposed && it->second.sure)
+            out[id] = time.real(p.frame).value + p.shift - it->second.time;
+    return out;
+}
+
+PositionLessons lessonsFrom(const std::vector<std::map<PositionId, double>>& misses) {
+    std::map<PositionId, std::vector<double>> all;
+    for (const auto& rep : misses)
+        for (const auto& [id, miss] : rep)
+            all[id].push_back(miss);
+    PositionLessons out;
+    for (const auto& [id, values] : all) {
+        const auto s = summarise(values);
+        // The median, so that one peg set by mistake does not teach.
+        out[id] = {*median(values), s->sd, s->n};
+    }
+    return out;
+}
+
+std::map<PositionId, PositionProposal> proposePositions(const Blueprint& blueprint, const Motion& motion,
+                                                        const ViewSetup& setup, FrameIndex first, FrameIndex last,
+                                                        std::span<const double> strikes, const PositionLessons& lessons,
+                                                        std::map<PositionId, std::string>* reasons) {
+    std::map<PositionId, PositionProposal> out;
+    std::set<PositionId> failed;
+    const auto& time = motion.time();
+    const auto fail = [&](const PositionId& id, const std::string& why) {
+        failed.insert(id);
+        if (reasons)
+            (*reasons)[id] = why;
+    };
+    // Rules lean on one another: as often as there are positions, those whose neighbours are known are tried.
+    for (std::size_t round = 0; round <= blueprint.positions.size(); ++round)
+        for (const auto& position : blueprint.positions) {
+            if (!position.rule || out.contains(position.id) || failed.contains(position.id))
+                continue;
+            const PositionRule& rule = *position.rule;
+            FrameIndex from = first, to = last;
+            bool wait = false;
+            for (const auto& [other, edge] : {std::pair{&rule.after, &from}, {&rule.before, &to}}) {
+                if (other->empty() || failed.contains(*other))
+                    continue;
+                const auto it = out.find(*other);
+                if (it == out.end())
+                    wait = true;
+                else
+                    *edge = it->second.frame;
+            }
+            if (wait)
+                continue;
+            const auto samples = ruleSeries(rule.series, motion, setup, from, to);
+            if (!samples) {
+                fail(position.id, samples.error().text());
+                continue;
+            }
+            const auto found = findInstant(rule, *samples, strikes);
+            if (!found) {
+                fail(position.id, found.error().text());
+                continue;
+            }
+            PositionProposal p;
+            const double period = time.realPeriod(samples->front().frame);
+            p.time = found->time + rule.frames * period;
+            p.sigma = found->sigma;
+            p.sure = found->sure;
+            p.why = found->why;
+            if (const auto lesson = lessons.find(position.id); lesson != lessons.end() && lesson->second.reps > 0) {
+                // A few reps teach a little: the bias is drawn to nothing by as much as it is unsure.
+                const double n = lesson->second.reps, own = found->sigma * found->sigma;
+                const double spread = lesson->second.reps > 1 ? lesson->second.spread : period;
+                const double sure = spread * spread / n;
+                p.time += lesson->second.bias * lesson->second.bias / (lesson->second.bias * lesson->second.bias + sure + 1e-12) *
+                          lesson->second.bias;
+                p.sigma = std::sqrt(std::max(own, spread * spread));
+            }
+            const double slow = time.captureRate() && time.fileRate().value > 0.0
+                                    ? time.captureRate()->value / time.fileRate().value
+                                    : 1.0;
+            p.frame = std::clamp(time.nearest(MediaTime(p.time * slow)), first, last);
+            out[position.id] = p;
+        }
+    // What comes out in the wrong order is not believed.
+    const PositionProposal* before = nullptr;
+    const KeyPosition* whose = nullptr;
+    for (const auto& position : blueprint.positions) {
+        const auto it = out.find(position.id);
+        if (it == out.end() || !it->second.sure)
+            continue;
+        if (before && position.rule->after == whose->id && it->second.time < before->time - 2.0 * it->second.sigma) {
+            it->second.sure = false;
+            it->second.why = "it comes out before “" + whose->name + "”";
+        }
+        before = &it->second;
+        whose = &position;
+    }
+    for (const auto& position : blueprint.positions)
+        if (position.rule && reasons && !out.contains(position.id) && !reasons->contains(position.id))
+            (*reasons)[position.id] = "the position it leans on was not found";
+    return out;
+}
+
+} // namespace riflesso

@@ -1,0 +1,155 @@
+#include "desktop/marking/trust_strip.h"
+
+#include "casebook/text.h"
+#include "desktop/theme/theme.h"
+
+#include <QHelpEvent>
+#include <QMouseEvent>
+#include <QPainter>
+#include <QToolTip>
+
+#include <algorithm>
+#include <cmath>
+
+namespace riflesso {
+namespace {
+constexpr int kRow = 6;
+constexpr int kTop = 4;
+} // namespace
+
+TrustStrip::TrustStrip(Workbench& bench, const Ribbon& ribbon, QWidget* parent)
+    : QWidget(parent), m_bench(bench), m_ribbon(ribbon) {
+    setAccessibleName(tr("Trust strip: how sure each mark is"));
+    setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
+    const auto again = [this] { update(); };
+    connect(&bench, &Workbench::frameChanged, this, again);
+    connect(&bench, &Workbench::selectionChanged, this, again);
+    connect(&bench.book(), &Casebook::changed, this, again);
+}
+
+double TrustStrip::shade(double sigma) {
+    return std::clamp((sigma - 1.0) / 7.0, 0.0, 1.0);
+}
+
+QSize TrustStrip::sizeHint() const {
+    return {700, kTop + kRow * static_cast<int>(std::max<std::size_t>(1, m_landmarks.size())) + 3};
+}
+QSize TrustStrip::minimumSizeHint() const {
+    return {300, sizeHint().height()};
+}
+
+void TrustStrip::setLandmarks(const std::vector<LandmarkName>& landmarks) {
+    if (landmarks == m_landmarks)
+        return;
+    m_landmarks = landmarks;
+    updateGeometry();
+    update();
+}
+
+void TrustStrip::setCurrent(const LandmarkName& landmark) {
+    m_current = landmark;
+    update();
+}
+
+QPointF TrustStrip::placeOf(const LandmarkName& landmark, int frame) const {
+    const auto at = std::find(m_landmarks.begin(), m_landmarks.end(), landmark) - m_landmarks.begin();
+    return {m_ribbon.xOf(frame), kTop + kRow * (static_cast<double>(at) + 0.5)};
+}
+
+int TrustStrip::rowAt(double y) const {
+    const int row = static_cast<int>((y - kTop) / kRow);
+    return row >= 0 && row < static_cast<int>(m_landmarks.size()) ? row : -1;
+}
+
+void TrustStrip::paintEvent(QPaintEvent*) {
+    const Theme& t = theme();
+    QPainter p(this);
+    p.fillRect(rect(), t.panel);
+    const Take* take = m_bench.take();
+    if (!take)
+        return;
+    const auto span = m_ribbon.span();
+    const double wide = std::max(1.0, m_ribbon.xOf(1) - m_ribbon.xOf(0));
+    const auto tracks = m_bench.data().marks.find(take->id);
+    const QColor ink = t.text;
+    for (std::size_t row = 0; row < m_landmarks.size(); ++row) {
+        const double y = kTop + kRow * static_cast<double>(row);
+        if (m_landmarks[row] == m_current)
+            p.fillRect(QRectF(0, y - 0.5, width(), kRow), QColor(t.accent.red(), t.accent.green(), t.accent.blue(), 40));
+        p.setPen(QPen(t.line, 1));
+        p.drawLine(QPointF(m_ribbon.xOf(span.first), y + kRow - 1), QPointF(m_ribbon.xOf(span.last), y + kRow - 1));
+        if (tracks == m_bench.data().marks.end())
+            continue;
+        const auto track = tracks->second.find(m_landmarks[row]);
+        if (track == tracks->second.end())
+            continue;
+        for (auto m = track->second.lower_bound(FrameIndex(span.first));
+             m != track->second.end() && m->first.value <= span.last; ++m) {
+            const double x = m_ribbon.xOf(m->first.value);
+            const QRectF cell(x - wide / 2, y, wide + 0.5, kRow - 1.5);
+            if (m->second.how == How::hidden) {
+                p.fillRect(cell, QBrush(t.quiet, Qt::BDiagPattern));
+            } else if (m->second.how == How::hand) {
+                p.setPen(Qt::NoPen);
+                p.setBrush(t.hues.athlete);
+                p.drawEllipse(QPointF(x, y + kRow / 2.0 - 0.8), 2.4, 2.4);
+            } else {
+                QColor c = ink;
+                c.setAlphaF(static_cast<float>(0.14 + 0.80 * shade(m->second.sigma)));
+                p.fillRect(cell, c);
+            }
+        }
+    }
+    // What is worth a look, as small marks on the top edge.
+    if (const Rep* rep = m_bench.rep())
+        if (const auto a = m_bench.analysis().attention.find(rep->id); a != m_bench.analysis().attention.end()) {
+            p.setPen(Qt::NoPen);
+            p.setBrush(t.accent);
+            p.setRenderHint(QPainter::Antialiasing);
+            for (const auto& ask : a->second.asks) {
+                const double x = m_ribbon.xOf(ask.frame.value);
+                p.drawPolygon(QPolygonF({QPointF(x - 4, 0), QPointF(x + 4, 0), QPointF(x, 5)}));
+            }
+        }
+    p.setPen(QPen(t.text, 1));
+    const double x = m_ribbon.xOf(m_bench.frame());
+    p.drawLine(QPointF(x, 0), QPointF(x, height()));
+}
+
+void TrustStrip::mousePressEvent(QMouseEvent* e) {
+    const Take* take = m_bench.take();
+    if (!take)
+        return;
+    const int frame = std::clamp(m_ribbon.frameAt(e->position().x()), 0,
+                                 std::max(0, static_cast<int>(take->times.size()) - 1));
+    const int row = rowAt(e->position().y());
+    emit chosen(row < 0 ? QString() : QString::fromStdString(m_landmarks[static_cast<std::size_t>(row)]), frame);
+}
+
+bool TrustStrip::event(QEvent* e) {
+    if (e->type() != QEvent::ToolTip)
+        return QWidget::event(e);
+    const auto* help = static_cast<QHelpEvent*>(e);
+    const int row = rowAt(help->pos().y());
+    QString words = tr("One row a landmark: darker is less sure, dots are made by hand, nothing is a gap.");
+    const Take* take = m_bench.take();
+    if (row >= 0 && take) {
+        const auto& name = m_landmarks[static_cast<std::size_t>(row)];
+        const int frame = m_ribbon.frameAt(help->pos().x());
+        words = q(spoken(name)) + tr(", frame %1: not marked").arg(frame);
+        if (const auto tracks = m_bench.data().marks.find(take->id); tracks != m_bench.data().marks.end())
+            if (const auto track = tracks->second.find(name); track != tracks->second.end())
+                if (const auto m = track->second.find(FrameIndex(frame)); m != track->second.end())
+                    words = m->second.how == How::hidden
+                                ? tr("%1, frame %2: not to be seen").arg(q(spoken(name))).arg(frame)
+                                : tr("%1, frame %2: %3, sure to %4 px")
+                                      .arg(q(spoken(name)))
+                                      .arg(frame)
+                                      .arg(QString::fromStdString(std::string(riflesso::name(m->second.how))))
+                                      .arg(m->second.sigma, 0, 'f', 1);
+    }
+    QToolTip::showText(help->globalPos(), words, this);
+    return true;
+}
+
+} // namespace riflesso

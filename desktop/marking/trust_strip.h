@@ -1,0 +1,42 @@
+#pragma once
+/// \file
+/// One thin row a landmark under the ribbon: darker where the mark is less sure.
+
+#include "desktop/parts/ribbon.h"
+
+#include <QImage>
+
+namespace riflesso {
+
+/// Shares the ribbon's time. Full dots are hand marks, nothing is a gap, a hatched cell was looked at and is hidden.
+/// Click goes to the frame and the landmark.
+class TrustStrip : public QWidget {
+    Q_OBJECT
+public:
+    TrustStrip(Workbench& bench, const Ribbon& ribbon, QWidget* parent = nullptr);
+    /// Rows, top to bottom.
+    void setLandmarks(const std::vector<LandmarkName>& landmarks);
+    void setCurrent(const LandmarkName& landmark);
+    [[nodiscard]] QPointF placeOf(const LandmarkName& landmark, int frame) const; ///< for tests
+    /// Darkness of a standard error, 0..1.
+    static double shade(double sigma);
+    [[nodiscard]] QSize sizeHint() const override;
+    [[nodiscard]] QSize minimumSizeHint() const override;
+
+signals:
+    void chosen(const QString& landmark, int frame);
+
+protected:
+    void paintEvent(QPaintEvent*) override;
+    void mousePressEvent(QMouseEvent* e) override;
+    bool event(QEvent* e) override;
+
+private:
+    [[nodiscard]] int rowAt(double y) const;
+    Workbench& m_bench;
+    const Ribbon& m_ribbon;
+    std::vector<LandmarkName> m_landmarks;
+    LandmarkName m_current;
+};
+
+} // namespace riflesso
