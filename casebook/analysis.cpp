@@ -359,8 +359,8 @@ std::map<PositionId, PositionProposal> proposalsFor(const CaseData& data, const 
         if (other->id == rep.id || other->positions.empty())
             continue;
         const auto [a, b] = spanOf(data, *other);
-        misses.push_back(missesOf(other->positions, proposePositions(blueprint, motion, setup, a, b, strikes),
-                                  motion.time()));
+        misses.push_back(
+            missesOf(other->positions, proposePositions(blueprint, motion, setup, a, b, strikes), motion.time()));
     }
     const auto [first, last] = spanOf(data, rep);
     return proposePositions(blueprint, motion, setup, first, last, strikes, lessonsFrom(misses), reasons);

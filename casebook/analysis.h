@@ -88,8 +88,8 @@ Analysis analyse(const CaseData& data, const Blueprint& blueprint, Day today, co
 std::map<LandmarkName, MarkError> handErrorsOf(const CaseData& data);
 /// Readings of a repeat marking beside the first ones: the marks of the frames that both have.
 TrackSet againOf(const RepeatMarking& repeat);
-/// The standard error of a landmark's hand marks: its own when it was repeated six times, else that of all together when
-/// there are twelve, else the assumed one.
+/// The standard error of a landmark's hand marks: its own when it was repeated six times, else that of all together
+/// when there are twelve, else the assumed one.
 double handSigmaOf(const std::map<LandmarkName, MarkError>& errors, const LandmarkName& landmark);
 /// Hand marks with their measured error instead of the assumed one.
 TrackSet withMeasuredErrors(TrackSet tracks, const std::map<LandmarkName, MarkError>& errors);
@@ -97,8 +97,8 @@ TrackSet withMeasuredErrors(TrackSet tracks, const std::map<LandmarkName, MarkEr
 /// The frames of a take that belong to a rep: as it was cut, else round its key positions, else the whole film.
 std::pair<FrameIndex, FrameIndex> spanOf(const CaseData& data, const Rep& rep);
 
-/// What the blueprint's rules say of a rep's key positions, taught by the reps of the same take on which they were placed by
-/// hand. \p strikes: s of real time. \p reasons is told why a position could not be found.
+/// What the blueprint's rules say of a rep's key positions, taught by the reps of the same take on which they were
+/// placed by hand. \p strikes: s of real time. \p reasons is told why a position could not be found.
 std::map<PositionId, PositionProposal> proposalsFor(const CaseData& data, const Blueprint& blueprint, const Rep& rep,
                                                     const std::vector<double>& strikes = {},
                                                     std::map<PositionId, std::string>* reasons = nullptr);

@@ -120,8 +120,8 @@ void Casebook::startAnalysis() {
     m_running = true;
     m_runningRevision = m_revision;
     // The worker needs marks only of takes whose motion is not known; leaving the rest out keeps the copy small.
-    CaseData copy{m_data.id,   m_data.blueprintId, m_data.brief, m_data.takes,
-                  m_data.reps, m_data.blocks,      m_data.links, {},           m_data.repeats};
+    CaseData copy{m_data.id,     m_data.blueprintId, m_data.brief, m_data.takes,  m_data.reps,
+                  m_data.blocks, m_data.links,       {},           m_data.repeats};
     for (const auto& [id, tracks] : m_data.marks)
         if (!m_motions.contains(id))
             copy.marks[id] = tracks;

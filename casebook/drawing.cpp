@@ -25,7 +25,8 @@ std::map<LandmarkName, QPointF> pointsAt(const CaseData& data, const Analysis& a
                 points[name] = {s->at.x, s->at.y};
     if (const auto marks = data.marks.find(take); marks != data.marks.end())
         for (const auto& [name, track] : marks->second)
-            if (const auto m = track.find(frame); m != track.end() && !points.contains(name))
+            if (const auto m = track.find(frame);
+                m != track.end() && m->second.how != How::hidden && !points.contains(name))
                 points[name] = {m->second.at.x, m->second.at.y};
     return points;
 }

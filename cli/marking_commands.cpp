@@ -194,11 +194,11 @@ Status reliability(const ReliabilityArguments& args) {
             m["bias"] = rounded(ba->bias);
             m["limits"] = {rounded(ba->limits.lo), rounded(ba->limits.hi)};
             if (!args.json)
-                std::printf("%-24s n %4zu  ICC(2,1) %.3f [%.3f, %.3f]  ICC(3,1) %.3f  SEM %.2f  MDC95 %.2f  bias %+.2f  "
-                            "limits %+.2f to %+.2f %s\n",
-                            id.c_str(), table.size(), r->icc21.value, r->icc21.interval.lo, r->icc21.interval.hi,
-                            r->icc31.value, r->sem, r->mdc95, ba->bias, ba->limits.lo, ba->limits.hi,
-                            unitOf(d).c_str());
+                std::printf(
+                    "%-24s n %4zu  ICC(2,1) %.3f [%.3f, %.3f]  ICC(3,1) %.3f  SEM %.2f  MDC95 %.2f  bias %+.2f  "
+                    "limits %+.2f to %+.2f %s\n",
+                    id.c_str(), table.size(), r->icc21.value, r->icc21.interval.lo, r->icc21.interval.hi,
+                    r->icc31.value, r->sem, r->mdc95, ba->bias, ba->limits.lo, ba->limits.hi, unitOf(d).c_str());
         } else {
             m["why"] = !r ? r.error().text() : ba.error().text();
             if (!args.json)
@@ -240,7 +240,9 @@ Status carry(const CarryArguments& a) {
     if (o.first > o.last || o.first.value < 0 || o.last.value >= info.frames)
         return Error{"frames " + std::to_string(o.first.value) + " to " + std::to_string(o.last.value) +
                          " are not in the film, which has frames 0 to " + std::to_string(info.frames - 1),
-                     a.film, "no file was written", {}};
+                     a.film,
+                     "no file was written",
+                     {}};
     std::stringstream list(a.landmarks);
     for (std::string name; std::getline(list, name, ',');) {
         if (!start->tracks.contains(name))

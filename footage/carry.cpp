@@ -14,10 +14,10 @@
 namespace riflesso {
 namespace {
 
-constexpr int kLevels = 3;      // of the pyramids, above the picture itself
-constexpr double kLost = 2.5;   // px there and back at which a step is not believed
-constexpr double kAlike = 0.45; // likeness below which the place is taken for covered
-constexpr double kFound = 0.72; // likeness at which a covered place is believed to be back
+constexpr int kLevels = 3;           // of the pyramids, above the picture itself
+constexpr double kLost = 2.5;        // px there and back at which a step is not believed
+constexpr double kAlike = 0.45;      // likeness below which the place is taken for covered
+constexpr double kFound = 0.72;      // likeness at which a covered place is believed to be back
 constexpr double kFoundAlone = 0.88; // the same while none of its neighbours is in sight
 
 // One direction through the frames.
@@ -37,7 +37,8 @@ public:
             if (const auto from = options.starts.find(name); from != options.starts.end())
                 for (const auto& [frame, mark] : from->second)
                     if (const auto there = f.marks.find(frame);
-                        there == f.marks.end() || (there->second.how != How::hand && there->second.how != How::hidden)) {
+                        there == f.marks.end() ||
+                        (there->second.how != How::hand && there->second.how != How::hidden)) {
                         f.marks[frame] = mark;
                         f.starts.insert(frame);
                     }
@@ -104,23 +105,23 @@ private:
         Track marks;
         std::set<FrameIndex> starts; // marks that no hand has made, but to carry from
         std::vector<LandmarkName> neighbours;
-        std::vector<std::size_t> beside; // of m_followed
+        std::vector<std::size_t> beside;                   // of m_followed
         std::vector<std::pair<std::size_t, double>> reach; // of m_followed, and how far away it may be, px
         bool active = false;
-        int away = 0; // frames for which it has been covered
+        int away = 0;  // frames for which it has been covered
         int steps = 0; // since it was marked or found again
         bool fresh = false;
         Eigen::Vector2d at{0, 0}, step{0, 0};
         Eigen::Vector2d proposed{0, 0}, left{0, 0}; // by the flow; where it was last seen
         double missed = 0.0;                        // there and back
         CarryError error;
-        double likeness = 1.0; // running mean
-        Patch patch;           // the marked place
+        double likeness = 1.0;                                      // running mean
+        Patch patch;                                                // the marked place
         std::vector<std::pair<std::size_t, Eigen::Vector2d>> limbs; // where its neighbours lay when it was marked
     };
 
-    // The part of the picture that holds all who are followed, with room for their next steps; of one size for as long as
-    // it serves, because both pyramids of a step must be alike.
+    // The part of the picture that holds all who are followed, with room for their next steps; of one size for as long
+    // as it serves, because both pyramids of a step must be alike.
     void frameBody() {
         const int margin = 8 * m_radius + 24;
         double x0 = 1e9, y0 = 1e9, x1 = -1e9, y1 = -1e9;
@@ -135,12 +136,14 @@ private:
         if (x1 < x0)
             return;
         const cv::Rect whole(0, 0, m_now.cols, m_now.rows);
-        const cv::Rect need = cv::Rect(cv::Point(static_cast<int>(x0) - margin / 2, static_cast<int>(y0) - margin / 2),
-                                       cv::Point(static_cast<int>(x1) + margin / 2, static_cast<int>(y1) + margin / 2)) &
-                              whole;
+        const cv::Rect need =
+            cv::Rect(cv::Point(static_cast<int>(x0) - margin / 2, static_cast<int>(y0) - margin / 2),
+                     cv::Point(static_cast<int>(x1) + margin / 2, static_cast<int>(y1) + margin / 2)) &
+            whole;
         if ((m_region & need) == need && m_region.area() > 0)
             return;
-        m_region = cv::Rect(need.x - margin / 2, need.y - margin / 2, need.width + margin, need.height + margin) & whole;
+        m_region =
+            cv::Rect(need.x - margin / 2, need.y - margin / 2, need.width + margin, need.height + margin) & whole;
         m_beforePyramid.clear();
     }
 
@@ -163,7 +166,8 @@ private:
         std::vector<cv::Point2f> from, to, back;
         const cv::Point2f origin(static_cast<float>(m_region.x), static_cast<float>(m_region.y));
         const auto point = [](const Eigen::Vector2d& v) {
-            return cv::Point2f(static_cast<float>(v.x() - 0.5), static_cast<float>(v.y() - 0.5)); // OpenCV's pixel centres
+            return cv::Point2f(static_cast<float>(v.x() - 0.5),
+                               static_cast<float>(v.y() - 0.5)); // OpenCV's pixel centres
         };
         for (std::size_t i = 0; i < m_followed.size(); ++i)
             if (const auto& f = m_followed[i]; f.active && f.away == 0) {
@@ -177,10 +181,10 @@ private:
             std::vector<unsigned char> there, again;
             std::vector<float> e;
             back = from;
-            cv::calcOpticalFlowPyrLK(m_beforePyramid, m_pyramid, from, to, there, e, cv::Size(side, side), kLevels, enough,
-                                     cv::OPTFLOW_USE_INITIAL_FLOW);
-            cv::calcOpticalFlowPyrLK(m_pyramid, m_beforePyramid, to, back, again, e, cv::Size(side, side), kLevels, enough,
-                                     cv::OPTFLOW_USE_INITIAL_FLOW);
+            cv::calcOpticalFlowPyrLK(m_beforePyramid, m_pyramid, from, to, there, e, cv::Size(side, side), kLevels,
+                                     enough, cv::OPTFLOW_USE_INITIAL_FLOW);
+            cv::calcOpticalFlowPyrLK(m_pyramid, m_beforePyramid, to, back, again, e, cv::Size(side, side), kLevels,
+                                     enough, cv::OPTFLOW_USE_INITIAL_FLOW);
             for (std::size_t k = 0; k < who.size(); ++k) {
                 Followed& f = m_followed[who[k]];
                 const cv::Point2f p = to[k] + origin, miss = back[k] - from[k];

@@ -8,7 +8,8 @@
 
 namespace riflesso {
 
-/// Without a copy where the decoder's own plane will do: then it lives as long as \p frame. Upright, \p width × \p height.
+/// Without a copy where the decoder's own plane will do: then it lives as long as \p frame. Upright, \p width × \p
+/// height.
 inline cv::Mat lumaOf(const DecodedFrame& frame, int width, int height) {
     const auto& impl = frame.impl();
     const AVFrame& f = *impl.frame;

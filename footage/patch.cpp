@@ -64,7 +64,8 @@ PatchMatch Patch::find(const cv::Mat& picture, const Eigen::Vector2d& guess, dou
     turned.reserve(m_places.size());
     for (const auto& p : m_places) {
         const float x = c * p.x() + s * p.y() + half, y = -s * p.x() + c * p.y() + half;
-        const int xi = std::clamp(static_cast<int>(x), 0, m_side - 2), yi = std::clamp(static_cast<int>(y), 0, m_side - 2);
+        const int xi = std::clamp(static_cast<int>(x), 0, m_side - 2),
+                  yi = std::clamp(static_cast<int>(y), 0, m_side - 2);
         const float fx = x - static_cast<float>(xi), fy = y - static_cast<float>(yi);
         const float* a = m_kept.data() + static_cast<std::ptrdiff_t>(yi) * m_side + xi;
         const float* b = a + m_side;

@@ -24,17 +24,19 @@ public:
     /// Of \p radius px round \p at. Beyond the picture's border the border's pixels count.
     Patch(const cv::Mat& picture, const Eigen::Vector2d& at, int radius);
 
-    /// The place within about \p reach px of \p guess where the picture is most like the patch turned by \p turn radians
-    /// (clockwise on the screen, as angles are in pixels with y down). A search on a coarse grid, then Gauss-Newton on
-    /// shift, brightness and contrast (Lucas & Kanade 1981, as in Baker & Matthews 2004, forwards additive).
-    [[nodiscard]] PatchMatch find(const cv::Mat& picture, const Eigen::Vector2d& guess, double turn, double reach) const;
+    /// The place within about \p reach px of \p guess where the picture is most like the patch turned by \p turn
+    /// radians (clockwise on the screen, as angles are in pixels with y down). A search on a coarse grid, then
+    /// Gauss-Newton on shift, brightness and contrast (Lucas & Kanade 1981, as in Baker & Matthews 2004, forwards
+    /// additive).
+    [[nodiscard]] PatchMatch find(const cv::Mat& picture, const Eigen::Vector2d& guess, double turn,
+                                  double reach) const;
 
 private:
     [[nodiscard]] double likenessAt(const cv::Mat& picture, const std::vector<float>& turned,
                                     const Eigen::Vector2d& at) const;
     int m_radius = 0;
-    int m_side = 0;                  // of the square that is kept, large enough to be turned
-    std::vector<float> m_kept;       // m_side²
+    int m_side = 0;                        // of the square that is kept, large enough to be turned
+    std::vector<float> m_kept;             // m_side²
     std::vector<Eigen::Vector2f> m_places; // the disc's pixels, from the middle
 };
 

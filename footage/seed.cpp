@@ -21,7 +21,8 @@ Result<TrackSet> seedMarks(const std::filesystem::path& path, const TrackSet& ma
         return opened.error();
     Film& film = **opened;
     const int w = film.info().width, h = film.info().height;
-    const Error cancelled{"looking for the same moment was cancelled", path.filename().string(), "nothing was changed", {}};
+    const Error cancelled{
+        "looking for the same moment was cancelled", path.filename().string(), "nothing was changed", {}};
     constexpr int kSmall = 4;
     const auto small = [&](const cv::Mat& m) {
         cv::Mat out;
@@ -66,7 +67,8 @@ Result<TrackSet> seedMarks(const std::filesystem::path& path, const TrackSet& ma
             if (!now)
                 continue;
             constexpr int kRoom = 64; // px by which the athlete may stand elsewhere
-            const cv::Rect there = cv::Rect(body.x - kRoom, body.y - kRoom / 2, body.width + 2 * kRoom, body.height + kRoom) & whole;
+            const cv::Rect there =
+                cv::Rect(body.x - kRoom, body.y - kRoom / 2, body.width + 2 * kRoom, body.height + kRoom) & whole;
             cv::Mat score;
             cv::matchTemplate(small(lumaOf(**now, w, h)(there)), like, score, cv::TM_CCOEFF_NORMED);
             double most = 0.0;
@@ -74,7 +76,8 @@ Result<TrackSet> seedMarks(const std::filesystem::path& path, const TrackSet& ma
             cv::minMaxLoc(score, nullptr, &most, nullptr, &at);
             if (!best || most > best->likeness)
                 best = Best{most, f, cv::Point(there.x + at.x * kSmall - body.x, there.y + at.y * kSmall - body.y)};
-            if (goOn && !goOn((done + static_cast<double>(f - from) / (to - from + 1)) / static_cast<double>(options.moments.size())))
+            if (goOn && !goOn((done + static_cast<double>(f - from) / (to - from + 1)) /
+                              static_cast<double>(options.moments.size())))
                 return cancelled;
         }
         ++done;
@@ -98,8 +101,8 @@ Result<TrackSet> seedMarks(const std::filesystem::path& path, const TrackSet& ma
         }
     }
     if (out.empty())
-        return Error{"no moment in these frames looks like the marked ones", path.filename().string(), "nothing was changed",
-                     "mark this rep's first frame by hand"};
+        return Error{"no moment in these frames looks like the marked ones", path.filename().string(),
+                     "nothing was changed", "mark this rep's first frame by hand"};
     return out;
 }
 

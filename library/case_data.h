@@ -81,8 +81,8 @@ struct Take {
     std::string captureFrom; ///< where the capture rate is known from: a tag's name, "stopwatch", "fall", "stated"
     CalibrationInput calibration;
     PictureSettings picture;
-    bool steady = false;       ///< marks are carried to the reference frame by `camera`
-    CameraPath camera;         ///< of a moving camera, one map a frame; empty = not looked for
+    bool steady = false; ///< marks are carried to the reference frame by `camera`
+    CameraPath camera;   ///< of a moving camera, one map a frame; empty = not looked for
     /// Cut-offs that the analyst set against the residual analysis, Hz, by landmark.
     std::map<LandmarkName, double> cutoffs{};
     std::vector<double> times; ///< presentation times, s

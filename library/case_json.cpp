@@ -267,8 +267,10 @@ Result<Rep> repFromJson(const std::string& text) {
             r.stage = j["stage"].word<Stage>(kStageNames);
         if (j.has("seen"))
             for (const auto& [id, s] : j["seen"].fields()) {
-                Seen seen{s["verdict"].word<SeenVerdict>(kSeenVerdictNames), FrameIndex(s["frame"].integer()),
-                          s.textOr("note"), {}};
+                Seen seen{s["verdict"].word<SeenVerdict>(kSeenVerdictNames),
+                          FrameIndex(s["frame"].integer()),
+                          s.textOr("note"),
+                          {}};
                 if (s.has("pin_px"))
                     seen.pin = readPixel(s["pin_px"]);
                 r.seen[id] = seen;
@@ -326,7 +328,7 @@ std::string toJson(const RepeatMarking& r) {
         frames.push_back(f.value);
     for (const auto& m : r.marks)
         marks.push_back({{"frame", m.frame.value}, {"landmark", m.landmark}, {"px", pixel(m.at)}});
-    return json{{"take", r.take},     {"day", isoDate(r.day)},       {"analyst", r.analyst},
+    return json{{"take", r.take},   {"day", isoDate(r.day)},    {"analyst", r.analyst},
                 {"frames", frames}, {"landmarks", r.landmarks}, {"marks", marks}}
         .dump(-1, ' ', false, json::error_handler_t::replace);
 }

@@ -26,11 +26,11 @@ struct FilmRecipe {
     int reps = 1;
     unsigned seed = 1;
     SimulatedCamera camera;
-    double storedRate = 30.0; ///< Hz in the file: slow motion when below the capture rate
-    double begins = 0.0;      ///< s into the movement at which this camera is switched on
-    bool sound = false;       ///< with a microphone: landings are heard
+    double storedRate = 30.0;  ///< Hz in the file: slow motion when below the capture rate
+    double begins = 0.0;       ///< s into the movement at which this camera is switched on
+    bool sound = false;        ///< with a microphone: landings are heard
     std::vector<double> posts; ///< m along the line of movement: posts between camera and athlete
-    double markNoise = 1.5;   ///< px, standard error of the simulated analyst's x and y
+    double markNoise = 1.5;    ///< px, standard error of the simulated analyst's x and y
 };
 
 struct SimulatedFilm {

@@ -46,7 +46,7 @@ LungeRep::LungeRep(const SimulatedAthlete& athlete, const LungeFaults& faults, d
     const double back = held + 0.07 + 0.40 + 0.012 * normal(random) + faults.slowRecovery;
     // The last quiet instant: 10 ms before the hand starts or the rear leg begins to push.
     const double quiet = std::min(arm, foot - kPushLead) - 0.010;
-    m_keys = {{"on_guard", quiet},     {"arm_starts", arm},  {"arm_straight", arm + 0.23}, {"foot_leaves", foot},
+    m_keys = {{"on_guard", quiet},  {"arm_starts", arm},  {"arm_straight", arm + 0.23}, {"foot_leaves", foot},
               {"heel_lands", land}, {"lunge_held", held}, {"back_on_guard", back}};
     m_end = back + 0.15;
 }

@@ -12,9 +12,9 @@ struct Open {
     const BlueprintMeasure* measure;
     FrameIndex frame;
     double value = 0.0;
-    double rest = 0.0;                      // u² that no mark of this frame changes: instant, calibration
-    std::map<LandmarkName, double> parts;   // u² by landmark
-    std::map<LandmarkName, double> byHand;  // what would be left of it
+    double rest = 0.0;                     // u² that no mark of this frame changes: instant, calibration
+    std::map<LandmarkName, double> parts;  // u² by landmark
+    std::map<LandmarkName, double> byHand; // what would be left of it
     std::set<LandmarkName> missing;
     std::optional<Band> band;
     double tolerance = 1.0; // half-width of the band, or the floor

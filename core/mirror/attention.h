@@ -27,15 +27,15 @@ struct AttentionInput {
 struct Ask {
     FrameIndex frame;
     std::vector<LandmarkName> landmarks; ///< to correct or to place there, the most telling first
-    double gain = 0.0;                   ///< fall of the measures' uncertainty in units of their bands' half-widths, summed
-    std::vector<std::string> measures;   ///< ids of the measures that it makes surer
-    bool missing = false;                ///< something is not marked there at all
+    double gain = 0.0; ///< fall of the measures' uncertainty in units of their bands' half-widths, summed
+    std::vector<std::string> measures; ///< ids of the measures that it makes surer
+    bool missing = false;              ///< something is not marked there at all
 };
 
 struct Attention {
-    std::vector<Ask> asks;              ///< in the order that pays most; each counts on the ones before being done
-    std::vector<std::string> open;      ///< measures that are not decided yet
-    std::vector<std::string> beyondUs;  ///< of these, the ones that no mark would decide: other reps or films would
+    std::vector<Ask> asks;             ///< in the order that pays most; each counts on the ones before being done
+    std::vector<std::string> open;     ///< measures that are not decided yet
+    std::vector<std::string> beyondUs; ///< of these, the ones that no mark would decide: other reps or films would
     [[nodiscard]] int frames() const { return static_cast<int>(asks.size()); }
 };
 

@@ -7,7 +7,7 @@ namespace riflesso {
 namespace {
 
 // Fitted, see the header. px.
-constexpr double kStill = 0.10;      // a step of a thing that hardly moves
+constexpr double kStill = 0.10;       // a step of a thing that hardly moves
 constexpr double kThereAndBack = 0.6; // of the distance by which there-and-back misses
 constexpr double kMoving = 0.035;     // of a step's length
 constexpr double kUnlike = 0.5;       // at a likeness of 0

@@ -24,15 +24,15 @@ struct CarryStep {
 /// the marked place. Constants were fitted on films of the simulated camera (tests/footage/test_carry.cpp holds them to
 /// a normalised error of standard deviation 0.8 to 1.25, there and on a film of a motion file).
 struct CarryError {
-    double start = 0.0; ///< variance of the mark it began with, px²
-    double way = 0.0;   ///< variance of the way since, px²
+    double start = 0.0;  ///< variance of the mark it began with, px²
+    double way = 0.0;    ///< variance of the way since, px²
     double turned = 0.0; ///< variance by which a joint's middle wanders under its cloth as the limb turns, px²
     [[nodiscard]] double variance() const { return start + way + turned; }
     [[nodiscard]] double sigma() const;
 
     void step(const CarryStep& s);
-    /// Combines with a look at the marked place, whose own variance is \p look: gives the share by which the place moves
-    /// towards what was seen there.
+    /// Combines with a look at the marked place, whose own variance is \p look: gives the share by which the place
+    /// moves towards what was seen there.
     double look(double look);
 };
 
@@ -54,7 +54,8 @@ public:
     /// By how much a length lies outside what was seen, as a share of the longest seen; 0 inside, or when the bone was
     /// never seen. A bone may look shorter than ever (it turns towards the camera) by \p shorter of its length.
     /// Implements do not stretch: they are allowed a third of the grace that bones have.
-    [[nodiscard]] double beyond(const LandmarkName& a, const LandmarkName& b, double length, double shorter = 0.45) const;
+    [[nodiscard]] double beyond(const LandmarkName& a, const LandmarkName& b, double length,
+                                double shorter = 0.45) const;
     [[nodiscard]] std::optional<double> longest(const LandmarkName& a, const LandmarkName& b) const;
     [[nodiscard]] double usual() const { return m_usual; } ///< the median of all bones, px; 0 when none was seen
 

@@ -45,7 +45,9 @@ Result<Eigen::Matrix3d> fundamentalOf(const std::vector<ViewPair>& pairs) {
     const Eigen::JacobiSVD<Eigen::MatrixXd> svd(m, Eigen::ComputeFullV);
     const auto& values = svd.singularValues();
     if (values.size() < 8 || values[7] < 1e-6 * values[0])
-        return Error{"these points do not fix how the two cameras stand to one another", {}, {},
+        return Error{"these points do not fix how the two cameras stand to one another",
+                     {},
+                     {},
                      "mark points at different depths"};
     const Eigen::VectorXd v = svd.matrixV().col(8);
     Eigen::Matrix3d f;

@@ -18,8 +18,8 @@ struct ViewPair {
 };
 
 /// The fundamental matrix F with b' F a = 0 for pairs that were marked with care: it stands for both cameras and where
-/// they stand. Normalised eight-point algorithm (R. Hartley 1997, IEEE Trans. PAMI 19:580-593). Errors: fewer than eight
-/// pairs; pairs that lie so that they do not fix it (all in one plane, for one).
+/// they stand. Normalised eight-point algorithm (R. Hartley 1997, IEEE Trans. PAMI 19:580-593). Errors: fewer than
+/// eight pairs; pairs that lie so that they do not fix it (all in one plane, for one).
 Result<Eigen::Matrix3d> fundamentalOf(const std::vector<ViewPair>& pairs);
 
 /// How far the two marks are from agreeing, px: Sampson's distance, the first-order distance of the pair from one that

@@ -12,8 +12,8 @@
 
 namespace riflesso {
 
-/// How a mark came to be. `hidden` is no place but a finding: somebody looked, and the landmark is not to be seen on this
-/// frame. It keeps carrying from guessing there, and no measure reads it.
+/// How a mark came to be. `hidden` is no place but a finding: somebody looked, and the landmark is not to be seen on
+/// this frame. It keeps carrying from guessing there, and no measure reads it.
 enum class How { hand, tracked, found, interpolated, proxy, hidden };
 
 inline constexpr std::array<std::string_view, 6> kHowNames = {"hand",         "tracked", "found",

@@ -96,7 +96,7 @@ void smoothRun(const Run& run, const Timebase& time, const MotionOptions& option
     const double usualBias = std::clamp(residuals - noise * gain.residual, 0.0, noise * gain.passed);
 
     // Averaging neighbours does not make carried marks better.
-    std::vector<char> apart;        // around this sample all marks were made one by one
+    std::vector<char> apart; // around this sample all marks were made one by one
     for (std::size_t i = 0; i < run.marks.size(); ++i)
         apart.push_back(run.marks[i].how == How::hand);
     const auto allApart = [&](std::size_t at) {

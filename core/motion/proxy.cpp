@@ -56,7 +56,8 @@ Mark proxyMark(const ProxyGeometry& g, const Mark& from, const Mark& to) {
     const Eigen::Vector2d at = a + g.along * axis + g.across * Eigen::Vector2d(-axis.y(), axis.x());
     // at is linear in both: each coordinate gets (1 − along)² + across² of the one's variance, along² + across² of the
     // other's.
-    const double near = (1.0 - g.along) * (1.0 - g.along) + g.across * g.across, far = g.along * g.along + g.across * g.across;
+    const double near = (1.0 - g.along) * (1.0 - g.along) + g.across * g.across,
+                 far = g.along * g.along + g.across * g.across;
     const double variance = near * from.sigma * from.sigma + far * to.sigma * to.sigma +
                             g.spread * g.spread * axis.squaredNorm() * (1.0 + 1.0 / g.frames);
     return {{at.x(), at.y()}, std::sqrt(variance), How::proxy};

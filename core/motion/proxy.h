@@ -15,8 +15,8 @@ struct ProxyGeometry {
     int frames = 0;
 };
 
-/// Learns from frames on which all three are seen (marked by hand or carried). Empty below three frames, or when from and
-/// to lie on one another.
+/// Learns from frames on which all three are seen (marked by hand or carried). Empty below three frames, or when from
+/// and to lie on one another.
 std::optional<ProxyGeometry> learnProxy(const TrackSet& tracks, const LandmarkName& landmark, const LandmarkName& from,
                                         const LandmarkName& to);
 

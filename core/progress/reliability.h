@@ -44,7 +44,7 @@ struct BlandAltman {
     std::vector<Point> points;
     double bias = 0.0, sd = 0.0;
     Interval limits;
-    Interval biasInterval;      ///< 95 %, by Student's t
+    Interval biasInterval;        ///< 95 %, by Student's t
     double limitsHalfWidth = 0.0; ///< of the 95 % interval of each limit
 };
 /// Errors: fewer than 3 pairs; lengths that differ.
@@ -54,7 +54,7 @@ Result<BlandAltman> blandAltman(std::span<const double> a, std::span<const doubl
 /// (Dahlberg's method error: G. Dahlberg 1940, from memory.)
 struct MarkError {
     int n = 0;
-    double sigma = 0.0; ///< px
+    double sigma = 0.0;        ///< px
     double dx = 0.0, dy = 0.0; ///< mean difference, second minus first, px
 };
 /// Landmarks and frames that both have, marked by hand in both. The entry with the empty name is all of them together.

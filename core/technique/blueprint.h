@@ -27,14 +27,14 @@ struct SeriesSpec {
 
 /// What the series does at the key position.
 enum class RuleKind {
-    begins,   ///< starts to change after rest, smoothly, as limbs do
-    ends,     ///< comes to rest, smoothly
-    leaves,   ///< breaks away at once, as a foot from the floor
-    lands,    ///< stops at once
-    highest,  ///< is greatest
-    lowest,   ///< is least
-    crosses,  ///< passes a level
-    strike    ///< is heard; the series says where to listen: round its highest value
+    begins,  ///< starts to change after rest, smoothly, as limbs do
+    ends,    ///< comes to rest, smoothly
+    leaves,  ///< breaks away at once, as a foot from the floor
+    lands,   ///< stops at once
+    highest, ///< is greatest
+    lowest,  ///< is least
+    crosses, ///< passes a level
+    strike   ///< is heard; the series says where to listen: round its highest value
 };
 inline constexpr std::array<std::string_view, 8> kRuleKindNames = {"begins",  "ends",   "leaves",  "lands",
                                                                    "highest", "lowest", "crosses", "strike"};
@@ -43,11 +43,11 @@ inline constexpr std::array<std::string_view, 8> kRuleKindNames = {"begins",  "e
 struct PositionRule {
     RuleKind kind = RuleKind::highest;
     SeriesSpec series;
-    bool falling = false;  ///< begins, ends, leaves, lands, crosses: the series goes down instead of up
-    double level = 0.5;    ///< crosses: share of the way from the series' start to its end in the window
-    std::string after;     ///< id of the position before which it cannot be; empty = the rep's start
-    std::string before;    ///< id of the position after which it cannot be; empty = the rep's end
-    int frames = 0;        ///< added to the frame found: "the last quiet frame" is one before the first that moves
+    bool falling = false; ///< begins, ends, leaves, lands, crosses: the series goes down instead of up
+    double level = 0.5;   ///< crosses: share of the way from the series' start to its end in the window
+    std::string after;    ///< id of the position before which it cannot be; empty = the rep's start
+    std::string before;   ///< id of the position after which it cannot be; empty = the rep's end
+    int frames = 0;       ///< added to the frame found: "the last quiet frame" is one before the first that moves
 };
 
 /// Something that is judged by eye on the frame of a key position.

@@ -102,7 +102,8 @@ Result<FoundInstant> smoothEdge(const Grid& g, bool end) {
         ++b;
     // Rest before and after: a little of it, if there is any.
     const auto rest = static_cast<std::size_t>(std::max(1.0, 0.06 / g.step));
-    const double low = meanOf(g.v, a >= rest ? a - rest : 0, a), high = meanOf(g.v, b, std::min(g.size() - 1, b + rest / 2));
+    const double low = meanOf(g.v, a >= rest ? a - rest : 0, a),
+                 high = meanOf(g.v, b, std::min(g.size() - 1, b + rest / 2));
     const double way = high - low;
     if (!(way > 6.0 * g.noise) || !(way > 0.0))
         return cannot("it does not move clearly more than the marks are unsure");
@@ -149,13 +150,15 @@ Result<FoundInstant> smoothEdge(const Grid& g, bool end) {
     }
     if ((!end && a == 0 && out.time < g.t.front()) || (end && b + 1 == g.size() && out.time > g.t.back())) {
         out.sure = false;
-        out.why = end ? "the movement does not come to rest before the rep ends" : "the movement is under way when the rep begins";
+        out.why = end ? "the movement does not come to rest before the rep ends"
+                      : "the movement is under way when the rep begins";
     }
     return out;
 }
 
 // Least squares of a line on one side of a bend and a parabola on the other, joined at the bend.
-double bendMisfit(const Grid& g, std::size_t from, std::size_t to, double at, bool curvedAfter, double* jump = nullptr) {
+double bendMisfit(const Grid& g, std::size_t from, std::size_t to, double at, bool curvedAfter,
+                  double* jump = nullptr) {
     Eigen::Matrix4d h = Eigen::Matrix4d::Zero();
     Eigen::Vector4d y = Eigen::Vector4d::Zero();
     double sum = 0.0;
@@ -387,10 +390,13 @@ Result<FoundInstant> findInstant(const PositionRule& rule, std::span<const RuleS
     if (!found)
         return found;
     // A gap in the marks round the instant: nobody saw it.
-    const double near = std::abs(std::min_element(samples.begin(), samples.end(), [&](const auto& a, const auto& b) {
-                                     return std::abs(a.time - found->time) < std::abs(b.time - found->time);
-                                 })->time -
-                                 found->time);
+    const double near =
+        std::abs(std::min_element(samples.begin(), samples.end(),
+                                  [&](const auto& a, const auto& b) {
+                                      return std::abs(a.time - found->time) < std::abs(b.time - found->time);
+                                  })
+                     ->time -
+                 found->time);
     if (near > 3.0 * g->step) {
         found->sure = false;
         found->why = "its points are not marked just there";
@@ -478,8 +484,8 @@ std::map<PositionId, PositionProposal> proposePositions(const Blueprint& bluepri
                 const double n = lesson->second.reps, own = found->sigma * found->sigma;
                 const double spread = lesson->second.reps > 1 ? lesson->second.spread : period;
                 const double sure = spread * spread / n;
-                p.time += lesson->second.bias * lesson->second.bias / (lesson->second.bias * lesson->second.bias + sure + 1e-12) *
-                          lesson->second.bias;
+                p.time += lesson->second.bias * lesson->second.bias /
+                          (lesson->second.bias * lesson->second.bias + sure + 1e-12) * lesson->second.bias;
                 p.sigma = std::sqrt(std::max(own, spread * spread));
             }
             const double slow = time.captureRate() && time.fileRate().value > 0.0

@@ -44,10 +44,10 @@ struct FoundInstant {
 
 /// Where the series does what the rule says. Pure; the samples must be in order of time.
 ///
-/// begins, ends: people start and stop limbs smoothly; a minimum-jerk curve (Flash & Hogan 1985, J. Neurosci. 5:1688-1703)
-/// is fitted to the part near the instant and extrapolated, since the first visible change comes late. leaves, lands: a
-/// broken line, whose bend is the instant. highest, lowest: the vertex of a parabola. crosses: between two samples.
-/// Error: too few samples, or nothing of the kind happens.
+/// begins, ends: people start and stop limbs smoothly; a minimum-jerk curve (Flash & Hogan 1985, J. Neurosci.
+/// 5:1688-1703) is fitted to the part near the instant and extrapolated, since the first visible change comes late.
+/// leaves, lands: a broken line, whose bend is the instant. highest, lowest: the vertex of a parabola. crosses: between
+/// two samples. Error: too few samples, or nothing of the kind happens.
 Result<FoundInstant> findInstant(const PositionRule& rule, std::span<const RuleSample> samples,
                                  std::span<const double> strikes = {});
 

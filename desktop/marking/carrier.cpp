@@ -12,11 +12,12 @@ namespace riflesso {
 namespace {
 
 constexpr std::size_t kAtOnce = 160; // marks committed in one go: the window must not wait
-constexpr int kNeighbourhood = 150;  // frames on either side that a correction reaches when no other hand mark bounds it
+constexpr int kNeighbourhood = 150; // frames on either side that a correction reaches when no other hand mark bounds it
 
 } // namespace
 
-Carrier::Carrier(Workbench& bench, QVBoxLayout* rows, QObject* parent) : QObject(parent), m_bench(bench), m_rows(rows) {}
+Carrier::Carrier(Workbench& bench, QVBoxLayout* rows, QObject* parent)
+    : QObject(parent), m_bench(bench), m_rows(rows) {}
 
 void Carrier::carryRange(Id take, FrameIndex first, FrameIndex last, const std::vector<LandmarkName>& landmarks,
                          const QString& what) {
@@ -98,8 +99,9 @@ void Carrier::seedFrom(Id guideRep, Id rep) {
                 nearest = std::abs(p.frame - frame);
                 shift = o->second.frame - p.frame;
             }
-        const int about = shift ? frame.value + *shift
-                                : first.value + (frame - guideFirst) * (last - first) / std::max(1, guideLast - guideFirst);
+        const int about =
+            shift ? frame.value + *shift
+                  : first.value + (frame - guideFirst) * (last - first) / std::max(1, guideLast - guideFirst);
         job.seeds.emplace_back(frame, FrameIndex(std::clamp(about, first.value, last.value)));
     }
     if (job.seeds.empty()) {
@@ -154,8 +156,7 @@ void Carrier::next() {
             seed.first = job.seedFirst;
             seed.last = job.seedLast;
             seed.indexFolder = options.indexFolder;
-            const auto starts =
-                seedMarks(film, marks, seed, [&](double share) { return progress({}, 0.5 * share); });
+            const auto starts = seedMarks(film, marks, seed, [&](double share) { return progress({}, 0.5 * share); });
             if (starts)
                 options.starts = *starts;
             else
@@ -164,8 +165,8 @@ void Carrier::next() {
         auto result = std::make_shared<Result<CarryResult>>(Error{});
         if (!error) {
             const double from = job.seeds.empty() ? 0.0 : 0.5;
-            *result = carry(film, marks, options,
-                            [&](double share) { return progress({}, from + (1.0 - from) * share); });
+            *result =
+                carry(film, marks, options, [&](double share) { return progress({}, from + (1.0 - from) * share); });
             if (!*result)
                 error = result->error();
         }

@@ -12,8 +12,8 @@
 
 namespace riflesso {
 
-/// Interface thread. Work goes on while one marks; what a hand places meanwhile is never written over. Jobs wait for one
-/// another; a correction goes before a whole rep.
+/// Interface thread. Work goes on while one marks; what a hand places meanwhile is never written over. Jobs wait for
+/// one another; a correction goes before a whole rep.
 class Carrier : public QObject {
     Q_OBJECT
 public:

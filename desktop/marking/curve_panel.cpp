@@ -113,8 +113,9 @@ void CurveView::mousePressEvent(QMouseEvent* e) {
 
 ResidualView::ResidualView(QWidget* parent) : QWidget(parent) {
     setAccessibleName(tr("Residual analysis"));
-    setToolTip(tr("What is left over when smoothed at each cut-off. The straight part is noise; where the curve meets its "
-                  "level, as much movement is lost as noise is kept out (Winter, ch. 3)."));
+    setToolTip(
+        tr("What is left over when smoothed at each cut-off. The straight part is noise; where the curve meets its "
+           "level, as much movement is lost as noise is kept out (Winter, ch. 3)."));
 }
 
 void ResidualView::setAnalysis(const std::optional<ResidualAnalysis>& analysis, std::optional<double> used) {
@@ -282,7 +283,8 @@ void CurvePanel::refresh() {
                 part.insert(*m);
             for (const auto& s : spikesIn(part, time)) {
                 spikes.push_back(s.frame.value);
-                auto* item = new QListWidgetItem(tr("Frame %1 jumps by %2 px").arg(s.frame.value).arg(s.jump, 0, 'f', 1));
+                auto* item =
+                    new QListWidgetItem(tr("Frame %1 jumps by %2 px").arg(s.frame.value).arg(s.jump, 0, 'f', 1));
                 item->setData(Qt::UserRole, s.frame.value);
                 m_spikes->addItem(item);
             }

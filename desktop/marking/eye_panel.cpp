@@ -135,7 +135,8 @@ std::vector<std::pair<QPointF, QString>> EyePanel::pinsHere() const {
             if (s.pin && s.frame.value == m_bench.frame()) {
                 const auto& all = m_bench.blueprint().checkpoints;
                 const auto c = std::find_if(all.begin(), all.end(), [&](const auto& x) { return x.id == id; });
-                out.emplace_back(QPointF(s.pin->x, s.pin->y), s.note.empty() && c != all.end() ? q(c->name) : q(s.note));
+                out.emplace_back(QPointF(s.pin->x, s.pin->y),
+                                 s.note.empty() && c != all.end() ? q(c->name) : q(s.note));
             }
     return out;
 }

@@ -150,9 +150,13 @@ void Loupe::setCentre(QPointF c) {
     update();
 }
 
-void Loupe::wheelEvent(QWheelEvent* e) {
-    m_power = std::clamp(m_power * (e->angleDelta().y() > 0 ? 1.2 : 1 / 1.2), 3.0, 12.0);
+void Loupe::zoomBy(double factor) {
+    m_power = std::clamp(m_power * factor, 3.0, 12.0);
     update();
+}
+
+void Loupe::wheelEvent(QWheelEvent* e) {
+    zoomBy(e->angleDelta().y() > 0 ? 1.2 : 1 / 1.2);
 }
 
 void Loupe::paintEvent(QPaintEvent*) {

@@ -46,6 +46,8 @@ public:
     explicit Loupe(QWidget* parent = nullptr);
     void setPicture(const QImage& picture);
     void setCentre(QPointF inPicture);
+    void zoomBy(double factor); ///< within 3 to 12 times
+    [[nodiscard]] double power() const { return m_power; }
     [[nodiscard]] QSize sizeHint() const override { return {230, 150}; }
     [[nodiscard]] QSize minimumSizeHint() const override { return {160, 120}; }
 

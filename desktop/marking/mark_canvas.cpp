@@ -23,40 +23,62 @@ void MarkCanvas::setLandmark(const LandmarkName& landmark) {
     update();
 }
 
-const Track* MarkCanvas::track(const LandmarkName& landmark) const {
-    const Take* take = m_bench.take();
-    if (!take)
-        return nullptr;
-    const auto marks = m_bench.data().marks.find(take->id);
-    if (marks == m_bench.data().marks.end() || !marks->second.contains(landmark))
-        return nullptr;
-    return &marks->second.at(landmark);
+void MarkCanvas::setRepeat(Id repeat) {
+    m_repeat = repeat;
+    update();
 }
 
-const Mark* MarkCanvas::mark(const LandmarkName& landmark) const {
-    const Track* t = track(landmark);
-    if (!t)
-        return nullptr;
-    const auto it = t->find(FrameIndex(m_bench.frame()));
-    return it == t->end() ? nullptr : &it->second;
+void MarkCanvas::setPins(const std::vector<std::pair<QPointF, QString>>& pins) {
+    m_pins = pins;
+    update();
+}
+
+void MarkCanvas::pickPlace(bool on) {
+    m_picking = on;
+    setCursor(on ? Qt::PointingHandCursor : Qt::CrossCursor);
+}
+
+std::map<LandmarkName, Mark> MarkCanvas::marksHere() const {
+    std::map<LandmarkName, Mark> out;
+    const Take* take = m_bench.take();
+    const FrameIndex frame(m_bench.frame());
+    if (!take)
+        return out;
+    if (m_repeat) {
+        if (const auto r = m_bench.data().repeats.find(m_repeat); r != m_bench.data().repeats.end())
+            for (const auto& p : r->second.marks)
+                if (p.frame == frame)
+                    out[p.landmark] = {p.at, kAssumedHandSigma, How::hand};
+        return out;
+    }
+    const auto marks = m_bench.data().marks.find(take->id);
+    if (marks != m_bench.data().marks.end())
+        for (const auto& [name, t] : marks->second)
+            if (const auto it = t.find(frame); it != t.end())
+                out[name] = it->second;
+    return out;
+}
+
+std::optional<Mark> MarkCanvas::mark(const LandmarkName& landmark) const {
+    const auto here = marksHere();
+    const auto it = here.find(landmark);
+    return it == here.end() || it->second.how == How::hidden ? std::nullopt : std::optional(it->second);
 }
 
 LandmarkName MarkCanvas::markUnder(QPointF at) const {
-    const Take* take = m_bench.take();
     LandmarkName best;
     double nearest = kReach;
-    if (!take || !m_bench.data().marks.contains(take->id))
-        return best;
-    const double scale = toView().m11();
-    for (const auto& [name, t] : m_bench.data().marks.at(take->id))
-        if (const auto it = t.find(FrameIndex(m_bench.frame())); it != t.end()) {
-            const double d = std::hypot(it->second.at.x - at.x(), it->second.at.y - at.y()) * scale;
-            // Of two within reach the one that is asked for wins.
-            if (d < nearest || (d < kReach && name == m_landmark)) {
-                nearest = name == m_landmark ? 0.0 : d;
-                best = name;
-            }
+    const double scale = std::abs(toView().m11());
+    for (const auto& [name, m] : marksHere()) {
+        if (m.how == How::hidden)
+            continue;
+        const double d = std::hypot(m.at.x - at.x(), m.at.y - at.y()) * scale;
+        // Of two within reach the one that is asked for wins.
+        if (d < nearest || (d < kReach && name == m_landmark)) {
+            nearest = name == m_landmark ? 0.0 : d;
+            best = name;
         }
+    }
     return best;
 }
 
@@ -69,12 +91,22 @@ bool MarkCanvas::put(const LandmarkName& name, QPointF at, int gesture) {
     if (!take || name.empty())
         return false;
     const QPointF p = inside(at);
+    if (m_repeat) {
+        const auto it = m_bench.data().repeats.find(m_repeat);
+        if (it == m_bench.data().repeats.end())
+            return false;
+        RepeatMarking after = it->second;
+        const FrameIndex frame(m_bench.frame());
+        std::erase_if(after.marks, [&](const auto& m) { return m.frame == frame && m.landmark == name; });
+        after.marks.push_back({frame, name, {p.x(), p.y()}});
+        return m_bench.book().setRepeat(after, tr("mark the %1 again").arg(QString::fromStdString(spoken(name))));
+    }
     return m_bench.book().setMark({take->id, FrameIndex(m_bench.frame()), name},
                                   {{p.x(), p.y()}, kAssumedHandSigma, How::hand}, gesture);
 }
 
 bool MarkCanvas::nudge(double dx, double dy) {
-    const Mark* m = mark(m_landmark);
+    const auto m = mark(m_landmark);
     if (!m)
         return false;
     if (m_nudged != m_landmark || m_nudgedFrame != m_bench.frame())
@@ -83,9 +115,23 @@ bool MarkCanvas::nudge(double dx, double dy) {
     m_nudgedFrame = m_bench.frame();
     m_dragged.clear();
     const bool ok = put(m_landmark, {m->at.x + dx, m->at.y + dy}, m_nudgeGesture);
-    if (const Mark* moved = mark(m_landmark))
+    if (const auto moved = mark(m_landmark))
         emit pointerAt({moved->at.x, moved->at.y});
     return ok;
+}
+
+bool MarkCanvas::hideCurrent() {
+    const Take* take = m_bench.take();
+    if (!take || m_landmark.empty() || m_repeat)
+        return false;
+    const auto m = mark(m_landmark);
+    return m_bench.book().setMark({take->id, FrameIndex(m_bench.frame()), m_landmark},
+                                  {m ? m->at : Pixel{}, 0.0, How::hidden});
+}
+
+bool MarkCanvas::confirmCurrent() {
+    const auto m = mark(m_landmark);
+    return m && m->how != How::hand && put(m_landmark, {m->at.x, m->at.y}, ++m_gesture);
 }
 
 bool MarkCanvas::removeCurrent() {
@@ -94,11 +140,19 @@ bool MarkCanvas::removeCurrent() {
 }
 
 void MarkCanvas::pointerPressed(QPointF at, Qt::KeyboardModifiers) {
+    if (m_picking) {
+        pickPlace(false);
+        emit placePicked(inside(at));
+        return;
+    }
+    m_askedBefore = m_landmark;
+    m_pressedAt = at;
+    m_moved = false;
     m_dragged = markUnder(at);
     ++m_gesture;
     m_nudged.clear();
     if (!m_dragged.empty()) {
-        const Mark* m = mark(m_dragged);
+        const auto m = mark(m_dragged);
         m_grip = QPointF(m->at.x, m->at.y) - at;
         m_held = at + m_grip;
         m_landmark = m_dragged;
@@ -113,6 +167,8 @@ void MarkCanvas::pointerPressed(QPointF at, Qt::KeyboardModifiers) {
 
 void MarkCanvas::pointerMoved(QPointF at, bool pressed) {
     if (pressed && !m_dragged.empty()) {
+        m_moved =
+            m_moved || std::hypot(at.x() - m_pressedAt.x(), at.y() - m_pressedAt.y()) * std::abs(toView().m11()) > 2.0;
         m_held = inside(at + m_grip);
         update();
     }
@@ -122,8 +178,17 @@ void MarkCanvas::pointerMoved(QPointF at, bool pressed) {
 void MarkCanvas::pointerReleased(QPointF) {
     if (m_dragged.empty())
         return;
-    const LandmarkName done = m_dragged;
+    LandmarkName done = m_dragged;
     m_dragged.clear();
+    // Joints lie close together: a click beside another's mark places what was asked for, a drag moves the other.
+    if (!m_moved && done != m_askedBefore && !m_askedBefore.empty() && !marksHere().contains(m_askedBefore)) {
+        done = m_askedBefore;
+        m_landmark = done;
+        m_held = inside(m_pressedAt);
+    } else if (!m_moved && mark(done) && mark(done)->how == How::hand) {
+        update();
+        return; // picked, not moved
+    }
     const bool ok = put(done, m_held, m_gesture);
     update();
     if (!ok)
@@ -138,15 +203,27 @@ void MarkCanvas::paintOver(QPainter& painter) {
     painter.setRenderHint(QPainter::Antialiasing);
     const bool isModel = take->performer == Performer::model;
     const QColor colour = isModel ? theme().hues.modelOnPicture : theme().hues.athleteOnPicture;
+    const auto marks = marksHere();
     std::map<LandmarkName, QPointF> here;
-    const auto marks = m_bench.data().marks.find(take->id);
-    if (marks != m_bench.data().marks.end())
-        for (const auto& [name, t] : marks->second)
-            if (const auto it = t.find(FrameIndex(m_bench.frame())); it != t.end())
-                here[name] = {it->second.at.x, it->second.at.y};
+    for (const auto& [name, m] : marks)
+        if (m.how != How::hidden)
+            here[name] = {m.at.x, m.at.y};
     if (!m_dragged.empty())
         here[m_dragged] = m_held;
     drawFigure(painter, here, toView(), take->facing, colour, 2.0);
+    paintKinds(painter, marks);
+    painter.setFont(typeface(Type::small, true));
+    for (const auto& [place, words] : m_pins) {
+        const QPointF at = toView().map(place);
+        painter.setPen(QPen(Qt::white, 2));
+        painter.setBrush(QColor(12, 16, 20, 205));
+        painter.drawEllipse(at, 5, 5);
+        const QRectF plate(at.x() + 9, at.y() - 24, QFontMetricsF(painter.font()).horizontalAdvance(words) + 10, 18);
+        painter.setPen(Qt::NoPen);
+        painter.drawRoundedRect(plate, 4, 4);
+        painter.setPen(Qt::white);
+        painter.drawText(plate, Qt::AlignCenter, words);
+    }
     // The one that is asked for: a ring with its name; its σ as a thin circle.
     if (const auto it = here.find(m_landmark); it != here.end()) {
         const QPointF at = toView().map(it->second);
@@ -163,6 +240,31 @@ void MarkCanvas::paintOver(QPainter& painter) {
         painter.drawRoundedRect(plate, 4, 4);
         painter.setPen(Qt::white);
         painter.drawText(plate, Qt::AlignCenter, name);
+    }
+}
+
+// What no hand has made looks different: a ring as wide as it is unsure for carried marks, a lozenge for proxies, a
+// cross for what was filled in.
+void MarkCanvas::paintKinds(QPainter& painter, const std::map<LandmarkName, Mark>& here) const {
+    const double scale = std::abs(toView().m11());
+    for (const auto& [name, m] : here) {
+        if (m.how == How::hand || m.how == How::hidden || name == m_dragged)
+            continue;
+        const QPointF at = toView().map(QPointF(m.at.x, m.at.y));
+        painter.setBrush(Qt::NoBrush);
+        for (const auto& pen : {QPen(QColor(0, 0, 0, 150), 2.6), QPen(QColor(255, 255, 255, 230), 1.1)}) {
+            painter.setPen(pen);
+            const double r = std::clamp(m.sigma * scale, 4.0, 60.0);
+            if (m.how == How::tracked || m.how == How::found) {
+                painter.drawEllipse(at, r, r);
+            } else if (m.how == How::proxy) {
+                painter.drawPolygon(
+                    QPolygonF({at + QPointF(0, -r), at + QPointF(r, 0), at + QPointF(0, r), at + QPointF(-r, 0)}));
+            } else {
+                painter.drawLine(at + QPointF(-r, -r), at + QPointF(r, r));
+                painter.drawLine(at + QPointF(-r, r), at + QPointF(r, -r));
+            }
+        }
     }
 }
 

@@ -21,10 +21,21 @@ public:
     /// Moves the current landmark's mark on this frame. False when there is none.
     bool nudge(double dx, double dy);
     bool removeCurrent();
+    /// The asked landmark's carried mark is right: it counts as made by hand from now on. False when there is none.
+    bool confirmCurrent();
+    /// The asked landmark is not to be seen on this frame.
+    bool hideCurrent();
+    /// While a repeat marking runs only its own marks are shown and placed; 0 = the take's marks.
+    void setRepeat(Id repeat);
+    /// Notes pinned to places of this frame.
+    void setPins(const std::vector<std::pair<QPointF, QString>>& pins);
+    /// The next click goes to placePicked() instead of making a mark.
+    void pickPlace(bool on);
 
 signals:
     void marked(const QString& landmark); ///< a new mark was placed
     void picked(const QString& landmark); ///< an existing mark was taken hold of
+    void placePicked(QPointF inPicture);
     void pointerAt(QPointF inPicture);
 
 protected:
@@ -34,17 +45,24 @@ protected:
     void pointerReleased(QPointF at) override;
 
 private:
-    [[nodiscard]] const Track* track(const LandmarkName& landmark) const;
-    [[nodiscard]] const Mark* mark(const LandmarkName& landmark) const;
+    [[nodiscard]] std::optional<Mark> mark(const LandmarkName& landmark) const;
     [[nodiscard]] LandmarkName markUnder(QPointF at) const;
     bool put(const LandmarkName& name, QPointF at, int gesture);
     [[nodiscard]] QPointF inside(QPointF at) const;
+    [[nodiscard]] std::map<LandmarkName, Mark> marksHere() const; ///< of the take, or of the repeat marking that runs
+    void paintKinds(QPainter& painter, const std::map<LandmarkName, Mark>& here) const;
 
     Workbench& m_bench;
+    Id m_repeat = 0;
+    std::vector<std::pair<QPointF, QString>> m_pins;
+    bool m_picking = false;
     LandmarkName m_landmark;
     LandmarkName m_dragged;
-    QPointF m_grip; // from the pointer to the mark's centre while dragging
-    QPointF m_held; // where the dragged mark is shown
+    QPointF m_grip;             // from the pointer to the mark's centre while dragging
+    QPointF m_held;             // where the dragged mark is shown
+    LandmarkName m_askedBefore; // asked for when the button went down
+    QPointF m_pressedAt;
+    bool m_moved = false;
     int m_gesture = 1;
     int m_nudgeGesture = 0;
     LandmarkName m_nudged;

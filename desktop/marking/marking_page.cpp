@@ -6,6 +6,7 @@
 
 #include <QHBoxLayout>
 #include <QKeyEvent>
+#include <QMenu>
 #include <QVBoxLayout>
 
 namespace riflesso {
@@ -35,19 +36,72 @@ MarkingPage::MarkingPage(Workbench& bench) : m_bench(bench) {
     m_words->setWordWrap(true);
     m_words->setMinimumHeight(40);
     m_ribbon = new Ribbon(bench, false);
+    m_trust = new TrustStrip(bench, *m_ribbon);
+    m_curves = new CurvePanel(bench);
+    m_eye = new EyePanel(bench);
+    m_repeat = new RepeatPanel(bench);
+    auto* carry = new QPushButton(tr("Carry"));
+    carry->setObjectName("carry");
+    carry->setToolTip(tr("Follow this rep's hand marks through all its frames, in the background (C; Shift+C only this "
+                         "landmark)."));
+    auto* propose = new QPushButton(tr("Propose pegs"));
+    propose->setObjectName("propose");
+    propose->setToolTip(tr("Set hollow pegs where the movement shows the key positions (P). Enter accepts one."));
+    m_worst = new QPushButton(tr("Worst next"));
+    m_worst->setObjectName("worst");
+    m_worst->setToolTip(tr("Go to the frame whose correction makes the measures surest (W)."));
+    auto* more = new QToolButton;
+    more->setObjectName("more");
+    more->setText(tr("More"));
+    more->setPopupMode(QToolButton::InstantPopup);
+    auto* menu = new QMenu(more);
+    const auto action = [&](const QString& words, const QString& key, auto what) {
+        auto* a = menu->addAction(words + "\t" + key);
+        connect(a, &QAction::triggered, this, what);
+    };
+    action(tr("Not to be seen on this frame"), "X", [this] {
+        if (m_canvas->hideCurrent())
+            advance();
+    });
+    action(tr("Swap left and right from here on"), "S", [this] { swapSidesFromHere(); });
+    action(tr("Copy the marks of the frame before"), "V", [this] { copyBefore(false); });
+    action(tr("Copy them with sides swapped"), "Shift+V", [this] { copyBefore(true); });
+    action(tr("Start this rep from a marked one"), "G", [this] { startLikeMarked(); });
+    action(tr("Read hidden points from their neighbours"), QString(), [this] { readByProxy(); });
+    more->setMenu(menu);
+    m_follow = new QToolButton;
+    m_follow->setObjectName("follow");
+    m_follow->setText(tr("Follow"));
+    m_follow->setCheckable(true);
+    m_follow->setToolTip(tr("Stay with the athlete while zoomed in (Z)."));
 
     auto* bar = new QHBoxLayout;
     bar->addWidget(m_takes, 2);
     bar->addWidget(m_reps, 1);
     bar->addWidget(newRep);
     bar->addWidget(m_play);
-    bar->addWidget(next);
+    auto* tools = new QHBoxLayout;
+    tools->addWidget(carry);
+    tools->addWidget(propose);
+    tools->addWidget(m_worst);
+    tools->addWidget(next);
+    tools->addStretch(1);
+    tools->addWidget(m_follow);
+    tools->addWidget(more);
     auto* left = new QVBoxLayout;
     left->setSpacing(6);
     left->addLayout(bar);
+    left->addLayout(tools);
     left->addWidget(m_words);
     left->addWidget(m_canvas, 1);
-    left->addWidget(m_ribbon);
+    auto* strips = new QVBoxLayout;
+    strips->setSpacing(0);
+    strips->addWidget(m_ribbon);
+    strips->addWidget(m_trust);
+    left->addLayout(strips);
+    auto* rows = new QVBoxLayout;
+    left->addLayout(rows);
+    m_carrier = new Carrier(bench, rows, this);
     auto* pegsTitle = new QLabel(tr("Key positions: press the number on its frame"));
     pegsTitle->setObjectName("quiet");
     pegsTitle->setWordWrap(true);
@@ -57,10 +111,21 @@ MarkingPage::MarkingPage(Workbench& bench) : m_bench(bench) {
     right->addWidget(m_loupe, 2);
     right->addWidget(pegsTitle);
     right->addWidget(m_pegs, 3);
-    auto* side = new QWidget;
-    side->setFixedWidth(244);
-    side->setLayout(right);
+    auto* figure = new QWidget;
+    figure->setLayout(right);
     right->setContentsMargins(0, 0, 0, 0);
+    m_tabs = new QTabWidget;
+    m_tabs->setObjectName("markingTabs");
+    m_tabs->setDocumentMode(true);
+    m_tabs->addTab(figure, tr("Figure"));
+    m_tabs->addTab(m_curves, tr("Curves"));
+    m_tabs->addTab(m_eye, tr("By eye"));
+    m_tabs->addTab(m_repeat, tr("Again"));
+    m_tabs->setTabToolTip(1, tr("Smoothing in sight"));
+    m_tabs->setTabToolTip(2, tr("What is judged by eye"));
+    m_tabs->setTabToolTip(3, tr("How good are my marks?"));
+    m_tabs->setFixedWidth(292);
+    auto* side = m_tabs;
     auto* all = new QHBoxLayout(this);
     all->setContentsMargins(10, 8, 10, 8);
     all->addLayout(left, 1);
@@ -68,6 +133,31 @@ MarkingPage::MarkingPage(Workbench& bench) : m_bench(bench) {
 
     connect(newRep, &QPushButton::clicked, this, &MarkingPage::startRep);
     connect(next, &QPushButton::clicked, this, &MarkingPage::nextOpen);
+    connect(carry, &QPushButton::clicked, this, [this] { carryRep(); });
+    connect(propose, &QPushButton::clicked, this, &MarkingPage::propose);
+    connect(m_worst, &QPushButton::clicked, this, &MarkingPage::worstNext);
+    connect(m_carrier, &Carrier::failed, this, &MarkingPage::failed);
+    connect(m_carrier, &Carrier::said, this, &MarkingPage::said);
+    connect(m_trust, &TrustStrip::chosen, this, [this](const QString& landmark, int frame) {
+        if (!landmark.isEmpty())
+            m_canvas->setLandmark(landmark.toStdString());
+        m_bench.setFrame(frame);
+        refresh();
+        m_canvas->setFocus();
+    });
+    connect(m_eye, &EyePanel::pinsChanged, this, [this] { m_canvas->setPins(m_eye->pinsHere()); });
+    connect(m_eye->findChild<QPushButton*>("pinNote"), &QPushButton::toggled, m_canvas, &MarkCanvas::pickPlace);
+    connect(m_canvas, &MarkCanvas::placePicked, m_eye, &EyePanel::pin);
+    connect(m_repeat, &RepeatPanel::runningChanged, this, [this] {
+        m_canvas->setRepeat(m_repeat->running());
+        showFrame();
+        m_canvas->setFocus();
+    });
+    connect(m_follow, &QToolButton::toggled, this, &MarkingPage::followAthlete);
+    connect(&bench.book(), &Casebook::analysed, this, [this] {
+        m_trust->update();
+        say();
+    });
     connect(m_play, &QPushButton::clicked, this, [this] {
         if (m_player.isActive())
             m_player.stop();
@@ -96,7 +186,11 @@ MarkingPage::MarkingPage(Workbench& bench) : m_bench(bench) {
         refresh();
         m_canvas->setFocus();
     });
-    connect(m_canvas, &MarkCanvas::marked, this, [this] { advance(); });
+    connect(m_canvas, &MarkCanvas::marked, this, [this](const QString& name) {
+        if (const Take* take = m_bench.take(); take && !m_repeat->running())
+            m_carrier->carryAround(take->id, FrameIndex(m_bench.frame()), name.toStdString());
+        advance();
+    });
     connect(m_canvas, &MarkCanvas::picked, this, [this] { refresh(); });
     connect(m_canvas, &MarkCanvas::pointerAt, m_loupe, &Loupe::setCentre);
     connect(&bench, &Workbench::selectionChanged, this, [this] {
@@ -165,6 +259,8 @@ std::vector<LandmarkName> MarkingPage::wanted() const {
     const Take* take = m_bench.take();
     if (!take)
         return out;
+    if (const Id repeat = m_repeat->running())
+        return m_bench.data().repeats.at(repeat).landmarks;
     auto roles = m_bench.blueprint().rolesAt(positionHere(), take->view);
     if (roles.empty())
         roles = m_bench.blueprint().rolesFor(take->view);
@@ -176,11 +272,30 @@ std::vector<LandmarkName> MarkingPage::wanted() const {
 std::set<LandmarkName> MarkingPage::markedHere() const {
     std::set<LandmarkName> out;
     const Take* take = m_bench.take();
+    if (const Id repeat = m_repeat->running()) {
+        for (const auto& m : m_bench.data().repeats.at(repeat).marks)
+            if (m.frame.value == m_bench.frame())
+                out.insert(m.landmark);
+        return out;
+    }
     if (take && m_bench.data().marks.contains(take->id))
         for (const auto& [name, track] : m_bench.data().marks.at(take->id))
             if (track.contains(FrameIndex(m_bench.frame())))
                 out.insert(name);
     return out;
+}
+
+const Ask* MarkingPage::askHere() const {
+    const Rep* rep = m_bench.rep();
+    if (!rep || m_repeat->running())
+        return nullptr;
+    const auto a = m_bench.analysis().attention.find(rep->id);
+    if (a == m_bench.analysis().attention.end())
+        return nullptr;
+    for (const auto& ask : a->second.asks)
+        if (ask.frame.value == m_bench.frame())
+            return &ask;
+    return nullptr;
 }
 
 void MarkingPage::showFrame() {
@@ -203,13 +318,20 @@ void MarkingPage::showFrame() {
     // On a new frame the guide asks for the first open landmark, unless one is being followed from frame to frame.
     const auto list = wanted();
     const auto marked = markedHere();
-    if (std::find(list.begin(), list.end(), m_canvas->landmark()) == list.end() || !positionHere().empty()) {
+    if (std::find(list.begin(), list.end(), m_canvas->landmark()) == list.end() || !positionHere().empty() ||
+        m_repeat->running()) {
         const auto open = std::find_if(list.begin(), list.end(), [&](const auto& n) { return !marked.contains(n); });
-        m_canvas->setLandmark(open != list.end() ? *open : list.empty() ? LandmarkName() : list.front());
+        const Ask* ask = askHere();
+        m_canvas->setLandmark(ask                  ? ask->landmarks.front()
+                              : open != list.end() ? *open
+                              : list.empty()       ? LandmarkName()
+                                                   : list.front());
     }
+    m_canvas->setPins(m_eye->pinsHere());
+    followAthlete();
     // The loupe rests on the mark that is asked for until the pointer moves.
     const Take* shown = m_bench.take();
-    if (shown && m_bench.data().marks.contains(shown->id))
+    if (!m_repeat->running() && shown && m_bench.data().marks.contains(shown->id))
         if (const auto& tracks = m_bench.data().marks.at(shown->id); tracks.contains(m_canvas->landmark()))
             if (const auto mark = tracks.at(m_canvas->landmark()).find(FrameIndex(m_bench.frame()));
                 mark != tracks.at(m_canvas->landmark()).end())
@@ -220,6 +342,19 @@ void MarkingPage::showFrame() {
 void MarkingPage::refresh() {
     const Take* take = m_bench.take();
     m_guide->setState(wanted(), markedHere(), m_canvas->landmark(), take ? take->handedness : Side::right);
+    // Rows of the strip: what the technique reads in this view, then whatever else is marked.
+    std::vector<LandmarkName> rows;
+    if (take) {
+        for (const auto& role : m_bench.blueprint().rolesFor(take->view))
+            rows.push_back(resolveRole(role, take->handedness));
+        if (const auto tracks = m_bench.data().marks.find(take->id); tracks != m_bench.data().marks.end())
+            for (const auto& [name, track] : tracks->second)
+                if (std::find(rows.begin(), rows.end(), name) == rows.end())
+                    rows.push_back(name);
+    }
+    m_trust->setLandmarks(rows);
+    m_trust->setCurrent(m_canvas->landmark());
+    m_curves->setLandmark(m_canvas->landmark());
     const Rep* rep = m_bench.rep();
     const int scroll = m_pegs->currentRow();
     m_pegs->clear();
@@ -231,9 +366,12 @@ void MarkingPage::refresh() {
                                                                                       : tr("to place");
         if (rep && rep->positions.contains(p.id)) {
             const auto missing = missingAt(m_bench.data(), m_bench.blueprint(), *rep, p.id);
-            state = missing.empty()
-                        ? tr("frame %1").arg(rep->positions.at(p.id).frame.value)
-                        : tr("frame %1, %2 open").arg(rep->positions.at(p.id).frame.value).arg(missing.size());
+            const PlacedPosition& placed = rep->positions.at(p.id);
+            state = missing.empty() ? tr("frame %1").arg(placed.frame.value)
+                                    : tr("frame %1, %2 open").arg(placed.frame.value).arg(missing.size());
+            if (placed.proposed)
+                state += placed.sigma && take ? tr(", proposed ± %1 ms").arg(1000.0 * *placed.sigma, 0, 'f', 0)
+                                              : tr(", proposed");
         }
         auto* item = new QListWidgetItem(QString("%1  %2\n     %3").arg(n).arg(q(p.name), state));
         item->setSizeHint(QSize(0, 2 * QFontMetrics(typeface(Type::body)).lineSpacing() + 8)); // both lines, always
@@ -252,6 +390,40 @@ void MarkingPage::say() {
     const Rep* rep = m_bench.rep();
     if (!take) {
         m_words->setText(tr("Bring in a film first."));
+        return;
+    }
+    const auto attention = rep ? m_bench.analysis().attention.find(rep->id) : m_bench.analysis().attention.end();
+    const int asks = attention == m_bench.analysis().attention.end() ? 0 : attention->second.frames();
+    m_worst->setText(asks > 0 ? tr("Worst next (%1)").arg(asks) : tr("Worst next"));
+    if (const Id repeat = m_repeat->running()) {
+        const auto open = openAt(m_bench.data().repeats.at(repeat), FrameIndex(m_bench.frame()));
+        m_words->setText(open.empty()
+                             ? tr("This frame is done. Enter goes to the next.")
+                             : tr("Marking again: click the %1. %2 to go on this frame.")
+                                   .arg(q(spoken(m_canvas->landmark())),
+                                        counted(static_cast<qsizetype>(open.size()), tr("point"), tr("points"))));
+        return;
+    }
+    if (rep)
+        if (const PositionId at = positionHere(); !at.empty() && rep->positions.at(at).proposed) {
+            m_words->setText(
+                tr("“%1” is proposed here. %2 Enter accepts it, Ctrl and the arrow keys move it.")
+                    .arg(q(m_bench.blueprint().position(at)->name), q(m_bench.blueprint().position(at)->words)));
+            return;
+        }
+    if (const Ask* ask = askHere(); ask && ask->missing) {
+        m_words->setText(
+            tr("The %1 is not marked here. Click it, or press X when it is not to be seen. %2 until every measure "
+               "can be decided.")
+                .arg(q(spoken(m_canvas->landmark())), counted(asks, tr("frame"), tr("frames"))));
+        return;
+    } else if (ask) {
+        QStringList names;
+        for (const auto& n : ask->landmarks)
+            names << q(spoken(n));
+        m_words->setText(
+            tr("Worth a look: %1. Drag what is off, Enter when it is right. %2 until every measure can be decided.")
+                .arg(names.join(", "), counted(asks, tr("frame"), tr("frames"))));
         return;
     }
     const auto needed = positionsFor(m_bench.blueprint(), take->view);
@@ -275,7 +447,11 @@ void MarkingPage::say() {
         bool done = true;
         for (const auto& id : needed)
             done = done && missingAt(m_bench.data(), m_bench.blueprint(), *rep, id).empty();
-        if (done)
+        if (asks > 0)
+            m_words->setText(tr("Rep %1: %2 until every measure can be decided. Press W for the one that tells most.")
+                                 .arg(rep->number)
+                                 .arg(counted(asks, tr("frame"), tr("frames"))));
+        else if (done)
             m_words->setText(
                 tr("Rep %1 is marked. Press R to start the next one, or look at the Mirror.").arg(rep->number));
         else
@@ -285,14 +461,33 @@ void MarkingPage::say() {
 
 void MarkingPage::advance() {
     const auto list = wanted();
-    const auto marked = markedHere();
+    auto marked = markedHere();
+    if (m_repeat->running() &&
+        openAt(m_bench.data().repeats.at(m_repeat->running()), FrameIndex(m_bench.frame())).empty()) {
+        m_repeat->goOn();
+        return;
+    }
+    // On a frame that was asked for, what a hand has not made yet comes next.
+    if (const Ask* ask = askHere(); ask && m_bench.take()) {
+        const auto& tracks = m_bench.data().marks.at(m_bench.take()->id);
+        for (const auto& name : ask->landmarks) {
+            const auto track = tracks.find(name);
+            const bool done = track != tracks.end() && track->second.contains(FrameIndex(m_bench.frame())) &&
+                              track->second.at(FrameIndex(m_bench.frame())).how == How::hand;
+            if (!done) {
+                m_canvas->setLandmark(name);
+                refresh();
+                return;
+            }
+        }
+    }
     const auto at = std::find(list.begin(), list.end(), m_canvas->landmark());
     // The next open one after this in the guided order, then from the start again.
     const auto isOpen = [&](const LandmarkName& n) { return !marked.contains(n); };
     auto next = at == list.end() ? list.end() : std::find_if(std::next(at), list.end(), isOpen);
     if (next == list.end())
         next = std::find_if(list.begin(), list.end(), isOpen);
-    if (next != list.end() && !positionHere().empty())
+    if (next != list.end() && (!positionHere().empty() || m_repeat->running()))
         m_canvas->setLandmark(*next);
     refresh();
 }
@@ -358,6 +553,23 @@ void MarkingPage::keyPressEvent(QKeyEvent* e) {
     const bool swapped = m_bench.take() && m_bench.take()->picture.swapped;
     const double right = swapped ? -step : step; // towards the right of the screen
     const int frames = shift ? 10 : 1;
+    if (e->modifiers() & Qt::ControlModifier) {
+        if (e->key() == Qt::Key_Left || e->key() == Qt::Key_Right)
+            movePeg(e->key() == Qt::Key_Left ? -1 : 1);
+        else
+            QWidget::keyPressEvent(e);
+        return;
+    }
+    const auto toLandmark = [this](int way) {
+        const auto list = wanted();
+        const auto at = std::find(list.begin(), list.end(), m_canvas->landmark());
+        if (list.empty())
+            return;
+        const auto n = static_cast<std::ptrdiff_t>(list.size());
+        const std::ptrdiff_t i = at == list.end() ? 0 : (at - list.begin() + way + n) % n;
+        m_canvas->setLandmark(list[static_cast<std::size_t>(i)]);
+        refresh();
+    };
     switch (e->key()) {
     case Qt::Key_Left:
         alt ? static_cast<void>(m_canvas->nudge(-right, 0)) : m_bench.setFrame(m_bench.frame() - frames);
@@ -385,6 +597,50 @@ void MarkingPage::keyPressEvent(QKeyEvent* e) {
         return;
     case Qt::Key_R:
         startRep();
+        return;
+    case Qt::Key_C:
+        carryRep(shift);
+        return;
+    case Qt::Key_P:
+        propose();
+        return;
+    case Qt::Key_W:
+        worstNext();
+        return;
+    case Qt::Key_Return:
+    case Qt::Key_Enter:
+        accept();
+        return;
+    case Qt::Key_X:
+        if (m_canvas->hideCurrent())
+            advance();
+        return;
+    case Qt::Key_S:
+        swapSidesFromHere();
+        return;
+    case Qt::Key_V:
+        copyBefore(shift);
+        return;
+    case Qt::Key_G:
+        startLikeMarked();
+        return;
+    case Qt::Key_Z:
+        m_follow->toggle();
+        return;
+    case Qt::Key_Comma:
+        toLandmark(-1);
+        return;
+    case Qt::Key_Period:
+        toLandmark(1);
+        return;
+    case Qt::Key_BracketLeft:
+        m_loupe->zoomBy(1 / 1.2);
+        return;
+    case Qt::Key_BracketRight:
+        m_loupe->zoomBy(1.2);
+        return;
+    case Qt::Key_Escape:
+        m_carrier->cancel();
         return;
     case Qt::Key_F:
         m_canvas->fit();

@@ -2,15 +2,22 @@
 /// \file
 /// Marking: pegs by keys, landmarks by click in guided order, drag, nudge; saved at once.
 
+#include "desktop/marking/carrier.h"
+#include "desktop/marking/curve_panel.h"
+#include "desktop/marking/eye_panel.h"
 #include "desktop/marking/guide.h"
 #include "desktop/marking/mark_canvas.h"
+#include "desktop/marking/repeat_panel.h"
+#include "desktop/marking/trust_strip.h"
 #include "desktop/parts/ribbon.h"
 
 #include <QComboBox>
 #include <QLabel>
 #include <QListWidget>
 #include <QPushButton>
+#include <QTabWidget>
 #include <QTimer>
+#include <QToolButton>
 
 namespace riflesso {
 
@@ -19,12 +26,34 @@ class MarkingPage : public QWidget {
 public:
     explicit MarkingPage(Workbench& bench);
     [[nodiscard]] MarkCanvas* canvas() const { return m_canvas; }
+    [[nodiscard]] Carrier* carrier() const { return m_carrier; }
+    [[nodiscard]] TrustStrip* trust() const { return m_trust; }
+    [[nodiscard]] QTabWidget* tabs() const { return m_tabs; }
 
     /// Places the key position of this number (0-based) on the frame shown; starts a rep when there is none.
     void placePeg(int index);
     /// Goes to the next place of this rep where something is missing.
     void nextOpen();
     void startRep();
+    /// Carries the rep's hand marks through its frames; one landmark only when \p alone.
+    void carryRep(bool alone = false);
+    /// Hollow pegs where the rules of the blueprint see the key positions.
+    void propose();
+    /// Goes to the frame whose correction would make the measures surest.
+    void worstNext();
+    /// Accepts the hollow peg of this frame, or the carried mark that is asked for; else goes to the next hollow peg.
+    void accept();
+    /// The nearest frame before with marks, on this one; sides swapped when \p mirror.
+    void copyBefore(bool mirror);
+    void swapSidesFromHere();
+    /// This rep like a marked one of the same take.
+    void startLikeMarked();
+    /// Reads hidden landmarks of the rep from others, where the blueprint says how.
+    void readByProxy();
+
+signals:
+    void failed(const QString& message);
+    void said(const QString& message);
 
 protected:
     void keyPressEvent(QKeyEvent* e) override;
@@ -36,6 +65,10 @@ private:
     void say();
     void advance();
     void toPeg(int direction);
+    void movePeg(int frames);
+    void followAthlete();
+    void listen();
+    [[nodiscard]] const Ask* askHere() const;
     [[nodiscard]] std::vector<LandmarkName> wanted() const; ///< landmarks asked for on the frame shown
     [[nodiscard]] PositionId positionHere() const;
     [[nodiscard]] std::set<LandmarkName> markedHere() const;
@@ -49,6 +82,16 @@ private:
     QListWidget* m_pegs;
     QLabel* m_words;
     Ribbon* m_ribbon;
+    TrustStrip* m_trust;
+    Carrier* m_carrier;
+    QTabWidget* m_tabs;
+    CurvePanel* m_curves;
+    EyePanel* m_eye;
+    RepeatPanel* m_repeat;
+    QPushButton* m_worst;
+    QToolButton* m_follow;
+    std::vector<double> m_strikes; // heard in the take, s of real time
+    Id m_strikesOf = 0;
     QPushButton* m_play;
     QTimer m_player;
 };

@@ -34,7 +34,8 @@ void AgreementView::paintEvent(QPaintEvent*) {
     p.setFont(typeface(Type::small));
     p.setPen(t.quiet);
     if (!m_limits) {
-        p.drawText(rect(), Qt::AlignCenter | Qt::TextWordWrap, tr("Choose a measure that was read on three frames or more."));
+        p.drawText(rect(), Qt::AlignCenter | Qt::TextWordWrap,
+                   tr("Choose a measure that was read on three frames or more."));
         return;
     }
     const QRectF a = QRectF(rect()).adjusted(38, 8, -8, -16);
@@ -57,12 +58,13 @@ void AgreementView::paintEvent(QPaintEvent*) {
         p.setPen(t.quiet);
         p.drawText(QRectF(0, y(value) - 7, 35, 14), Qt::AlignRight | Qt::AlignVCenter, QString::number(value, 'f', 1));
     }
-    p.drawText(QRectF(a.left(), a.bottom() + 1, a.width(), 14), Qt::AlignLeft, tr("difference over mean, %1").arg(m_unit));
+    p.drawText(QRectF(a.left(), a.bottom() + 1, a.width(), 14), Qt::AlignLeft,
+               tr("difference over mean, %1").arg(m_unit));
     p.setPen(Qt::NoPen);
     p.setBrush(t.hues.athlete);
     for (const auto& d : m_limits->points)
-        p.drawEllipse(QPointF(a.left() + 6 + (d.mean - x0) / std::max(1e-9, x1 - x0) * (a.width() - 12), y(d.difference)),
-                      3, 3);
+        p.drawEllipse(
+            QPointF(a.left() + 6 + (d.mean - x0) / std::max(1e-9, x1 - x0) * (a.width() - 12), y(d.difference)), 3, 3);
 }
 
 RepeatPanel::RepeatPanel(Workbench& bench) : m_bench(bench) {
@@ -74,8 +76,9 @@ RepeatPanel::RepeatPanel(Workbench& bench) : m_bench(bench) {
     m_analyst->setAccessibleName(tr("Who marks"));
     m_begin = new QPushButton(tr("Mark 10 frames again"));
     m_begin->setObjectName("beginRepeat");
-    m_begin->setToolTip(tr("Marked frames come once more, hidden among others, without their marks. It can be stopped and "
-                           "gone on with on another day."));
+    m_begin->setToolTip(
+        tr("Marked frames come once more, hidden among others, without their marks. It can be stopped and "
+           "gone on with on another day."));
     m_stop = new QPushButton(tr("Stop for now"));
     m_stop->setObjectName("stopRepeat");
     m_first = new QComboBox;
@@ -93,6 +96,9 @@ RepeatPanel::RepeatPanel(Workbench& bench) : m_bench(bench) {
     for (int c : {1, 2, 3})
         m_table->horizontalHeader()->setSectionResizeMode(c, QHeaderView::ResizeToContents);
     m_table->setEditTriggers(QAbstractItemView::NoEditTriggers);
+    m_table->setWordWrap(false);
+    m_table->setFont(typeface(Type::small));
+    m_table->verticalHeader()->setDefaultSectionSize(22);
     m_table->setSelectionBehavior(QAbstractItemView::SelectRows);
     m_plot = new AgreementView;
     auto* top = new QHBoxLayout;
@@ -100,9 +106,9 @@ RepeatPanel::RepeatPanel(Workbench& bench) : m_bench(bench) {
     top->addWidget(m_begin);
     top->addWidget(m_stop);
     auto* which = new QHBoxLayout;
-    which->addWidget(m_first, 1);
+    which->addWidget(m_first, 2);
     which->addWidget(new QLabel(tr("and")));
-    which->addWidget(m_second, 1);
+    which->addWidget(m_second, 3);
     auto* all = new QVBoxLayout(this);
     all->setContentsMargins(0, 0, 0, 0);
     all->setSpacing(5);
@@ -122,7 +128,8 @@ RepeatPanel::RepeatPanel(Workbench& bench) : m_bench(bench) {
             return;
         m_plot->setLimits(std::nullopt, {});
         if (const auto* item = m_table->item(row, 0); item && item->data(Qt::UserRole).isValid())
-            m_plot->setLimits(item->data(Qt::UserRole).value<std::optional<BlandAltman>>(), item->data(Qt::UserRole + 1).toString());
+            m_plot->setLimits(item->data(Qt::UserRole).value<std::optional<BlandAltman>>(),
+                              item->data(Qt::UserRole + 1).toString());
     });
     connect(&bench.book(), &Casebook::changed, this, [this](const ChangeSet& c) {
         if (c.repeats)
@@ -152,8 +159,9 @@ void RepeatPanel::begin() {
             refresh();
             return;
         }
-    const auto plan = planRepeat(m_bench.data(), m_bench.blueprint(), take->id, m_analyst->text().trimmed().toStdString(),
-                                 m_bench.book().today(), static_cast<unsigned>(take->id * 7919 + 13 * m_bench.data().repeats.size()));
+    const auto plan =
+        planRepeat(m_bench.data(), m_bench.blueprint(), take->id, m_analyst->text().trimmed().toStdString(),
+                   m_bench.book().today(), static_cast<unsigned>(take->id * 7919 + 13 * m_bench.data().repeats.size()));
     if (!plan) {
         m_words->setText(q(plan.error().text()));
         return;
@@ -208,14 +216,16 @@ void RepeatPanel::refresh() {
                 m_second->addItem(name, QVariant::fromValue<qlonglong>(id));
             }
     m_first->setCurrentIndex(std::max(0, m_first->findData(a)));
-    m_second->setCurrentIndex(std::max(m_second->count() - 1 < 0 ? -1 : m_second->findData(b), m_second->count() > 0 ? 0 : -1));
+    m_second->setCurrentIndex(
+        std::max(m_second->count() - 1 < 0 ? -1 : m_second->findData(b), m_second->count() > 0 ? 0 : -1));
     const bool any = m_second->count() > 0;
     m_first->setEnabled(any);
     m_second->setEnabled(any);
     m_begin->setText(open ? tr("Go on marking again") : tr("Mark 10 frames again"));
     if (m_running) {
         const auto& r = m_bench.data().repeats.at(m_running);
-        const auto done = std::count_if(r.frames.begin(), r.frames.end(), [&](FrameIndex f) { return openAt(r, f).empty(); });
+        const auto done =
+            std::count_if(r.frames.begin(), r.frames.end(), [&](FrameIndex f) { return openAt(r, f).empty(); });
         m_words->setText(tr("Frame %1 of %2. The first marks are not shown: mark what you see.")
                              .arg(std::min<qsizetype>(done + 1, static_cast<qsizetype>(r.frames.size())))
                              .arg(r.frames.size()));
@@ -248,13 +258,14 @@ void RepeatPanel::showResult() {
                 most = e.sigma;
                 worst = q(spoken(name));
             }
-        m_sigma->setText(tr("A mark is good to %1 px (%2 marks)%3. %4")
-                             .arg(all->second.sigma, 0, 'f', 2)
-                             .arg(all->second.n)
-                             .arg(worst.isEmpty() ? QString() : tr("; the %1 is worst, %2 px").arg(worst).arg(most, 0, 'f', 2))
-                             .arg(first == 0 && all->second.n >= 12
-                                      ? tr("This replaces the assumed %1 px everywhere.").arg(kAssumedHandSigma, 0, 'f', 1)
-                                      : QString()));
+        m_sigma->setText(
+            tr("A mark is good to %1 px (%2 marks)%3. %4")
+                .arg(all->second.sigma, 0, 'f', 2)
+                .arg(all->second.n)
+                .arg(worst.isEmpty() ? QString() : tr("; the %1 is worst, %2 px").arg(worst).arg(most, 0, 'f', 2))
+                .arg(first == 0 && all->second.n >= 12
+                         ? tr("This replaces the assumed %1 px everywhere.").arg(kAssumedHandSigma, 0, 'f', 1)
+                         : QString()));
     } else {
         m_sigma->setText(tr("These two have no frame in common yet."));
     }
@@ -264,6 +275,8 @@ void RepeatPanel::showResult() {
         const int row = m_table->rowCount();
         m_table->insertRow(row);
         auto* name = new QTableWidgetItem(q(m_bench.blueprint().measure(g.measure)->definition.name));
+        name->setToolTip(q(m_bench.blueprint().measure(g.measure)->definition.name) +
+                         (g.unit.empty() ? QString() : ", " + q(g.unit)));
         name->setData(Qt::UserRole, QVariant::fromValue(g.limits));
         name->setData(Qt::UserRole + 1, q(g.unit));
         m_table->setItem(row, 0, name);
@@ -275,8 +288,8 @@ void RepeatPanel::showResult() {
         };
         if (g.reliability) {
             const auto& r = *g.reliability;
-            cell(1, QString::number(r.sem, 'f', 2) + " " + q(g.unit), tr("standard error of a reading"));
-            cell(2, QString::number(r.mdc95, 'f', 2) + " " + q(g.unit), tr("the smallest change worth believing"));
+            cell(1, QString::number(r.sem, 'f', 2), tr("standard error of a reading, %1").arg(q(g.unit)));
+            cell(2, QString::number(r.mdc95, 'f', 2), tr("the smallest change worth believing, %1").arg(q(g.unit)));
             cell(3, QString::number(r.icc21.value, 'f', 2),
                  tr("ICC(2,1) %1, 95 % from %2 to %3; ICC(3,1) %4, from %5 to %6; %7 frames")
                      .arg(r.icc21.value, 0, 'f', 3)

@@ -75,7 +75,8 @@ void TrustStrip::paintEvent(QPaintEvent*) {
     for (std::size_t row = 0; row < m_landmarks.size(); ++row) {
         const double y = kTop + kRow * static_cast<double>(row);
         if (m_landmarks[row] == m_current)
-            p.fillRect(QRectF(0, y - 0.5, width(), kRow), QColor(t.accent.red(), t.accent.green(), t.accent.blue(), 40));
+            p.fillRect(QRectF(0, y - 0.5, width(), kRow),
+                       QColor(t.accent.red(), t.accent.green(), t.accent.blue(), 40));
         p.setPen(QPen(t.line, 1));
         p.drawLine(QPointF(m_ribbon.xOf(span.first), y + kRow - 1), QPointF(m_ribbon.xOf(span.last), y + kRow - 1));
         if (tracks == m_bench.data().marks.end())
@@ -86,7 +87,9 @@ void TrustStrip::paintEvent(QPaintEvent*) {
         for (auto m = track->second.lower_bound(FrameIndex(span.first));
              m != track->second.end() && m->first.value <= span.last; ++m) {
             const double x = m_ribbon.xOf(m->first.value);
-            const QRectF cell(x - wide / 2, y, wide + 0.5, kRow - 1.5);
+            // Whole pixels: cells that overlap would show as stripes.
+            const double from = std::round(x - wide / 2), to = std::max(from + 1.0, std::round(x + wide / 2));
+            const QRectF cell(from, y, to - from, kRow - 1);
             if (m->second.how == How::hidden) {
                 p.fillRect(cell, QBrush(t.quiet, Qt::BDiagPattern));
             } else if (m->second.how == How::hand) {
@@ -120,8 +123,8 @@ void TrustStrip::mousePressEvent(QMouseEvent* e) {
     const Take* take = m_bench.take();
     if (!take)
         return;
-    const int frame = std::clamp(m_ribbon.frameAt(e->position().x()), 0,
-                                 std::max(0, static_cast<int>(take->times.size()) - 1));
+    const int frame =
+        std::clamp(m_ribbon.frameAt(e->position().x()), 0, std::max(0, static_cast<int>(take->times.size()) - 1));
     const int row = rowAt(e->position().y());
     emit chosen(row < 0 ? QString() : QString::fromStdString(m_landmarks[static_cast<std::size_t>(row)]), frame);
 }

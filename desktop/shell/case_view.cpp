@@ -56,6 +56,8 @@ CaseView::CaseView(std::unique_ptr<Casebook> book) : m_bench(std::move(book)) {
     connect(&m_bench.book(), &Casebook::failed, this, &CaseView::showError);
     connect(m_footage, &FootagePage::failed, this, &CaseView::showError);
     connect(m_handover, &HandoverPage::failed, this, &CaseView::showError);
+    connect(m_marking, &MarkingPage::failed, this, &CaseView::showError);
+    connect(m_marking, &MarkingPage::said, this, &CaseView::said);
     connect(m_footage, &FootagePage::said, this, &CaseView::said);
     connect(m_handover, &HandoverPage::said, this, &CaseView::said);
     show(m_bench.data().takes.empty() ? Workspace::brief : Workspace::findings);

@@ -355,10 +355,18 @@ void MainWindow::showShortcuts() {
         tr("Marking") + "</h3><table>" + row("1 … 9", tr("place the key position of that number here")) +
         row("↑ ↓", tr("key position before, after")) + row("N", tr("next open point of this rep")) +
         row("R", tr("start a rep")) + row("Alt+arrows", tr("nudge the mark by 1 px; with Shift by 0.1 px")) +
-        row("Delete", tr("take the mark away")) + row(tr("Wheel, + −"), tr("zoom")) +
-        row(tr("Shift+drag, middle button"), tr("pan")) + row("F", tr("whole picture")) +
-        row(tr("Space"), tr("play, pause")) + "</table><h3>" + tr("Practice") + "</h3><table>" +
-        row(tr("G or ↑"), tr("good")) + row(tr("B or ↓"), tr("not")) +
+        row("Delete", tr("take the mark away")) +
+        row("C, Shift+C", tr("carry this rep's marks, only this landmark's")) +
+        row("W", tr("the frame most worth a look")) +
+        row("Enter", tr("accept the hollow peg or the carried mark shown; go to the next")) +
+        row("P", tr("propose key positions")) + row("Ctrl+← →", tr("move the peg on this frame")) +
+        row("X", tr("not to be seen on this frame")) + row("S", tr("swap left and right from here on")) +
+        row("V, Shift+V", tr("copy the marks of the frame before, with sides swapped")) +
+        row(", .", tr("landmark before, after")) + row("[ ]", tr("loupe weaker, stronger")) +
+        row("G", tr("start this rep from a marked one")) + row("Z", tr("stay with the athlete while zoomed in")) +
+        row(tr("Wheel, + −"), tr("zoom")) + row(tr("Shift+drag, middle button"), tr("pan")) +
+        row("F", tr("whole picture")) + row(tr("Space"), tr("play, pause")) + "</table><h3>" + tr("Practice") +
+        "</h3><table>" + row(tr("G or ↑"), tr("good")) + row(tr("B or ↓"), tr("not")) +
         row("Esc", tr("take the athlete's verdict back")) + "</table>");
     auto* buttons = new QDialogButtonBox(QDialogButtonBox::Close);
     connect(buttons, &QDialogButtonBox::rejected, &dialog, &QDialog::reject);

@@ -308,7 +308,8 @@ private slots:
             db.setDatabaseName(QString::fromStdString((folder / "library.sqlite").string()));
             QVERIFY(db.open());
             QSqlQuery query(db);
-            QVERIFY(query.exec("DROP TABLE links") && query.exec("ALTER TABLE takes DROP COLUMN camera") &&
+            QVERIFY(query.exec("DROP TABLE links") && query.exec("DROP TABLE repeats") &&
+                    query.exec("ALTER TABLE takes DROP COLUMN camera") &&
                     query.exec("PRAGMA user_version = 1"));
         }
         QSqlDatabase::removeDatabase("old");
