@@ -17,8 +17,8 @@ namespace {
 constexpr int kLevels = 3;           // of the pyramids, above the picture itself
 constexpr double kLost = 2.5;        // px there and back at which a step is not believed
 constexpr double kAlike = 0.45;      // likeness below which the place is taken for covered
-constexpr double kFound = 0.72;      // likeness at which a covered place is believed to be back
-constexpr double kFoundAlone = 0.88; // the same while none of its neighbours is in sight
+constexpr double kFound = 0.82;      // likeness at which a covered place is believed to be back
+constexpr double kFoundAlone = 0.93; // the same while none of its neighbours is in sight
 
 // One direction through the frames.
 class Sweep {
@@ -32,6 +32,8 @@ public:
         for (const auto& name : names) {
             Followed f;
             f.name = name;
+            const auto& standard = standardLandmarks();
+            f.implement = std::find(standard.begin(), standard.end(), name) == standard.end();
             if (const auto own = marks.find(name); own != marks.end())
                 f.marks = own->second;
             if (const auto from = options.starts.find(name); from != options.starts.end())
@@ -96,7 +98,8 @@ public:
         }
     }
 
-    std::map<LandmarkName, std::map<int, Carried>> places;
+    std::map<LandmarkName, std::map<int, CarriedPlace>> places;
+    std::map<LandmarkName, std::map<int, Arrival>> arrivals;
     std::map<LandmarkName, std::vector<FrameIndex>> covered;
 
 private:
@@ -111,11 +114,16 @@ private:
         int away = 0;  // frames for which it has been covered
         int steps = 0; // since it was marked or found again
         bool fresh = false;
+        bool found = false;     // it was lost since it was marked, and found again
+        bool implement = false; // not of the body
+        int still = 0;          // frames for which it has not moved while what it hangs on has
         Eigen::Vector2d at{0, 0}, step{0, 0};
+        Eigen::Vector2d free{0, 0}; // where it last moved with the body
         Eigen::Vector2d proposed{0, 0}, left{0, 0}; // by the flow; where it was last seen
         double missed = 0.0;                        // there and back
         CarryError error;
-        double likeness = 1.0;                                      // running mean
+        double likeness = 1.0; // as it usually was
+        double seen = 1.0;     // as it was last
         Patch patch;                                                // the marked place
         std::vector<std::pair<std::size_t, Eigen::Vector2d>> limbs; // where its neighbours lay when it was marked
     };
@@ -199,6 +207,7 @@ private:
             if (f.active && f.away > 0 && std::find(who.begin(), who.end(), &f - m_followed.data()) == who.end())
                 lookAgain(f, frame);
         checkBody(frame);
+        checkStuck(frame);
     }
 
     // How the limb of a landmark has turned since it was marked: candidates, degrees of the picture's plane.
@@ -231,7 +240,7 @@ private:
         const PatchMatch look = bestLook(f, guess, reach);
         const double usually = f.likeness;
         if (outside || (!believed && look.likeness < kFound) || look.likeness < std::min(kAlike, usually - 0.25) ||
-            (look.likeness < usually - 0.35)) {
+            look.likeness < usually - 0.30 || (f.steps > 2 && look.likeness < f.seen - 0.22)) {
             cover(f, frame);
             return;
         }
@@ -244,7 +253,9 @@ private:
         f.step = at - f.at;
         f.at = at;
         ++f.steps;
-        f.likeness = 0.9 * f.likeness + 0.1 * look.likeness;
+        // Slow to forget what it looked like: something that comes in front does so within a few frames.
+        f.likeness += (look.likeness > f.likeness ? 0.3 : 0.03) * (look.likeness - f.likeness);
+        f.seen = look.likeness;
         f.error.turned = turnedVariance(f);
     }
 
@@ -310,11 +321,35 @@ private:
             f.step = (look.at - f.left) / (f.away + 1);
             f.at = look.at;
             f.error.way = lookVariance(look) + 1.0;
+            f.found = true;
+            f.still = 0;
             f.away = 0;
             f.steps = 0;
             f.error.turned = turnedVariance(f);
         } else {
             cover(f, frame);
+        }
+    }
+
+    // What was caught by the background: it stands still while what it hangs on moves. A foot on the floor does so too,
+    // but it still looks like itself and was never lost.
+    void checkStuck(int frame) {
+        for (auto& f : m_followed) {
+            if (!f.active || f.away > 0)
+                continue;
+            double pull = 0.0;
+            for (std::size_t i : f.beside)
+                if (const Followed& n = m_followed[i]; n.active && n.away == 0)
+                    pull = std::max(pull, n.step.norm());
+            f.still = pull > 2.5 && f.step.norm() < 0.4 * pull ? f.still + 1 : 0;
+            const bool doubtful = f.found || f.implement || f.seen < f.likeness - 0.06;
+            if (f.still >= 2 && doubtful) {
+                f.at = f.free;
+                f.step.setZero();
+                cover(f, frame);
+            } else if (f.still == 0) {
+                f.free = f.at;
+            }
         }
     }
 
@@ -330,7 +365,7 @@ private:
                     continue;
                 Followed& worse = f.error.variance() >= n.error.variance() ? f : n;
                 worse.error.way += beyond * beyond * m_usual * m_usual;
-                if (beyond > 0.35)
+                if (beyond > (worse.implement ? 0.03 : 0.35))
                     cover(worse, frame);
             }
         for (auto& f : m_followed)
@@ -352,7 +387,12 @@ private:
                 f.active = false;
             if (mark->second.how != How::hand && !f.starts.contains(FrameIndex(frame)))
                 continue;
+            if (f.active && f.away == 0)
+                arrivals[f.name][frame] = {{{f.at.x(), f.at.y()}, f.error.variance()}, mark->second};
             f.active = any = true;
+            f.found = false;
+            f.still = 0;
+            f.seen = 1.0;
             f.away = f.steps = 0;
             const Eigen::Vector2d at = mark->second.at.vector();
             f.at = at;
@@ -376,7 +416,7 @@ private:
     void record(int frame) {
         for (const auto& f : m_followed)
             if (f.active && f.away == 0)
-                places[f.name][frame] = {{f.at.x(), f.at.y()}, f.error.variance()};
+                places[f.name][frame] = {{{f.at.x(), f.at.y()}, f.error.variance()}, f.seen};
     }
 
     Film& m_film;
@@ -432,12 +472,14 @@ Result<CarryResult> carry(const std::filesystem::path& path, const TrackSet& mar
         ++out.frames;
         return !goOn || goOn(std::min(1.0, out.frames / all));
     };
-    std::map<LandmarkName, std::map<int, Carried>> ahead, behind;
+    std::map<LandmarkName, std::map<int, CarriedPlace>> ahead, behind;
     std::map<LandmarkName, std::set<int>> covered;
     const auto sweep = [&](int direction, auto& places) {
         Sweep s(film, marks, options, names, bones, lines, direction);
         const bool whole = direction > 0 ? s.run(first, last, tick) : s.run(last, first, tick);
         places = std::move(s.places);
+        for (auto& [name, ways] : places)
+            closeWays(ways, s.arrivals[name], direction);
         for (const auto& [name, frames] : s.covered)
             for (FrameIndex f : frames)
                 covered[name].insert(f.value);
@@ -447,6 +489,8 @@ Result<CarryResult> carry(const std::filesystem::path& path, const TrackSet& mar
         out.whole = sweep(1, ahead);
     if (options.backwards && out.whole)
         out.whole = sweep(-1, behind);
+    // Beyond an eighth of a bone a mark says nothing: a gap is more honest.
+    const double hopeless = std::max(12.0, 0.125 * bones.usual());
     for (const auto& name : names) {
         static const Track none;
         const auto track = marks.find(name);
@@ -458,12 +502,15 @@ Result<CarryResult> carry(const std::filesystem::path& path, const TrackSet& mar
             const auto a = ahead[name].find(f), b = behind[name].find(f);
             std::optional<Carried> c;
             if (a != ahead[name].end() && b != behind[name].end())
-                c = blend(a->second, b->second);
+                c = blend(a->second.place, b->second.place);
             else if (a != ahead[name].end())
-                c = a->second;
+                c = a->second.place;
             else if (b != behind[name].end())
-                c = b->second;
-            if (c)
+                c = b->second.place;
+            const bool believed = c && std::sqrt(c->variance) <= hopeless;
+            if (c && !believed)
+                covered[name].insert(f);
+            if (believed)
                 out.marks[name][FrameIndex(f)] = {c->at, std::sqrt(c->variance), How::tracked};
             else if (covered[name].contains(f))
                 out.covered[name].emplace_back(f);

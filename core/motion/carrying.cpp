@@ -2,6 +2,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <limits>
 
 namespace riflesso {
 namespace {
@@ -32,6 +33,32 @@ double CarryError::look(double look) {
     const double share = way / (way + look);
     way *= 1.0 - share;
     return share;
+}
+
+void closeWays(std::map<int, CarriedPlace>& ways, const std::map<int, Arrival>& arrivals, int direction) {
+    for (const auto& [end, arrival] : arrivals) {
+        const double dx = arrival.place.at.x - arrival.mark.at.x, dy = arrival.place.at.y - arrival.mark.at.y;
+        const double miss = (dx * dx + dy * dy) / 2.0;
+        const double expected = arrival.place.variance + arrival.mark.sigma * arrival.mark.sigma;
+        if (miss <= 4.0 * expected)
+            continue;
+        // The way since the arrival before this one.
+        int begin = direction > 0 ? std::numeric_limits<int>::min() : std::numeric_limits<int>::max();
+        for (const auto& [other, a] : arrivals)
+            if (direction > 0 ? other < end && other > begin : other > end && other < begin)
+                begin = other;
+        const auto onTheWay = [&](int f) { return direction > 0 ? f > begin && f < end : f < begin && f > end; };
+        int lost = end;
+        double least = 2.0;
+        for (const auto& [frame, way] : ways)
+            if (onTheWay(frame) && way.likeness < least) {
+                least = way.likeness;
+                lost = frame;
+            }
+        for (auto& [frame, way] : ways)
+            if (onTheWay(frame))
+                way.place.variance += (direction > 0 ? frame >= lost : frame <= lost) ? miss : 0.05 * miss;
+    }
 }
 
 Carried blend(const Carried& f, const Carried& b) {
@@ -86,7 +113,8 @@ double BoneSpread::beyond(const LandmarkName& a, const LandmarkName& b, double l
         return std::find(standard.begin(), standard.end(), n) != standard.end();
     };
     const double grace = isBody(a) && isBody(b) ? 0.15 : 0.05;
-    const double most = (1.0 + grace) * it->second.most + 4.0, least = (1.0 - shorter) * it->second.least - 4.0;
+    const double most = (1.0 + grace) * it->second.most + 4.0;
+    const double least = (1.0 - (grace < 0.1 ? shorter / 3.0 : shorter)) * it->second.least - 4.0;
     return std::max({0.0, length - most, least - length}) / it->second.most;
 }
 

@@ -42,6 +42,22 @@ struct Carried {
     double variance = 0.0;
 };
 
+/// One landmark followed in one direction, by frame, with what each place looked like (correlation with the marked one).
+struct CarriedPlace {
+    Carried place;
+    double likeness = 1.0;
+};
+/// Where a followed landmark came out on a frame that a hand has marked, before the mark took over.
+struct Arrival {
+    Carried place;
+    Mark mark;
+};
+
+/// A way that should have ended on a mark and did not was lost somewhere: from where it looked least like the marked place
+/// on, its variance holds the whole miss; before that, a twentieth of it. \p arrivals by frame; \p direction is the sweep's,
+/// +1 or −1.
+void closeWays(std::map<int, CarriedPlace>& ways, const std::map<int, Arrival>& arrivals, int direction);
+
 /// Two directions that meet: the mean weighted by their variances. Where they disagree by more than they say, the
 /// disagreement counts as error.
 Carried blend(const Carried& forwards, const Carried& backwards);

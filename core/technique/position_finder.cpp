@@ -389,17 +389,15 @@ Result<FoundInstant> findInstant(const PositionRule& rule, std::span<const RuleS
     }
     if (!found)
         return found;
-    // A gap in the marks round the instant: nobody saw it.
-    const double near =
-        std::abs(std::min_element(samples.begin(), samples.end(),
-                                  [&](const auto& a, const auto& b) {
-                                      return std::abs(a.time - found->time) < std::abs(b.time - found->time);
-                                  })
-                     ->time -
-                 found->time);
-    if (near > 3.0 * g->step) {
-        found->sure = false;
-        found->why = "its points are not marked just there";
+    // A gap in the marks near the instant: it was bridged in a straight line, whose ends are bends that nobody has seen.
+    // Smooth edges are read off the whole movement, bends only off what is next to them. s.
+    const double near = rule.kind == RuleKind::begins || rule.kind == RuleKind::ends ? 0.30 : 0.12;
+    for (std::size_t i = 0; i + 1 < samples.size(); ++i) {
+        const bool gap = samples[i + 1].time - samples[i].time > 3.5 * g->step;
+        if (gap && samples[i + 1].time > found->time - near && samples[i].time < found->time + near && found->sure) {
+            found->sure = false;
+            found->why = "its points are hidden or unmarked just there";
+        }
     }
     found->sigma = std::hypot(found->sigma, kModelError * g->step);
     if (found->sigma > 2.0 * g->step && found->sure) {
@@ -479,6 +477,11 @@ std::map<PositionId, PositionProposal> proposePositions(const Blueprint& bluepri
             p.sigma = found->sigma;
             p.sure = found->sure;
             p.why = found->why;
+            for (const auto* other : {&rule.after, &rule.before})
+                if (const auto it = out.find(*other); it != out.end() && !it->second.sure && p.sure) {
+                    p.sure = false;
+                    p.why = "“" + blueprint.position(*other)->name + "”, on which it leans, is unsure";
+                }
             if (const auto lesson = lessons.find(position.id); lesson != lessons.end() && lesson->second.reps > 0) {
                 // A few reps teach a little: the bias is drawn to nothing by as much as it is unsure.
                 const double n = lesson->second.reps, own = found->sigma * found->sigma;

@@ -1,0 +1,224 @@
+// Marks carried through films whose truth is known: leverage, errors, how honest σ is, key positions, on the demo's film,
+// on one with a post in front of the athlete, and on a film made from the motion file 01_01.bvh (Debian's
+// assimp-testmodels), whose joints are those of a real walker.
+
+#include "casebook/shipped.h"
+#include "footage/film_writer.h"
+#include "simulator/film_maker.h"
+#include "tests/support/python.h"
+#include "tests/support/scripted_analyst.h"
+
+#include <QDir>
+#include <QFile>
+#include <QJsonArray>
+#include <QJsonDocument>
+#include <QJsonObject>
+#include <QTemporaryDir>
+#include <QTest>
+
+using namespace riflesso;
+
+class TestCarrying : public QObject {
+    Q_OBJECT
+    QTemporaryDir m_dir;
+    Blueprint m_blueprint;
+
+    struct Rep {
+        test::FilmTruth truth;
+        int first = 0, last = 0;
+    };
+    static std::vector<Rep> read(const QString& file) {
+        QFile f(file);
+        if (!f.open(QIODevice::ReadOnly))
+            qFatal("no truth");
+        const auto root = QJsonDocument::fromJson(f.readAll()).object();
+        test::FilmTruth t;
+        t.rate = root["capture_rate_hz"].toDouble();
+        t.frames = root["frames"].toInt();
+        const auto landmarks = root["landmarks"].toObject();
+        for (auto it = landmarks.begin(); it != landmarks.end(); ++it)
+            for (const auto& p : it.value().toArray())
+                t.places[it.key().toStdString()].push_back({p.toArray()[0].toDouble(), p.toArray()[1].toDouble()});
+        std::vector<Rep> out;
+        for (const auto& r : root["reps"].toArray()) {
+            Rep rep{t, 0, 0};
+            double lo = 1e9, hi = 0;
+            const auto positions = r.toObject()["positions"].toObject();
+            for (auto it = positions.begin(); it != positions.end(); ++it) {
+                const double at = it.value().toObject()["frame"].toDouble();
+                rep.truth.positions[it.key().toStdString()] = at;
+                lo = std::min(lo, at);
+                hi = std::max(hi, at);
+            }
+            rep.first = std::max(0, static_cast<int>(lo) - 20);
+            rep.last = std::min(t.frames - 1, static_cast<int>(hi) + 12);
+            out.push_back(std::move(rep));
+        }
+        return out;
+    }
+    static ViewSetup setup() {
+        ViewSetup s;
+        s.facing = Facing::left; // the simulated side camera stands so
+        return s;
+    }
+    std::vector<LandmarkName> wanted() const {
+        std::vector<LandmarkName> out;
+        for (const auto& role : m_blueprint.rolesFor(View::side))
+            out.push_back(resolveRole(role, Side::right));
+        return out;
+    }
+    test::Leverage run(const std::filesystem::path& film, const Rep& rep, unsigned seed) const {
+        test::Script s;
+        s.film = film;
+        s.truth = rep.truth;
+        s.landmarks = wanted();
+        s.first = rep.first;
+        s.last = rep.last;
+        // Before it begins, where it has gone farthest, when it is over.
+        for (const char* at : {"on_guard", "lunge_held", "back_on_guard"})
+            s.startFrames.push_back(static_cast<int>(std::lround(rep.truth.positions.at(at))));
+        s.seed = seed;
+        const auto r = test::markByScript(s, m_blueprint, setup());
+        qInfo("%d marks by hand (%d of them corrections in %d rounds), %d carried, %.0f for each; error median %.2f px, "
+              "95 of 100 %.2f px; normalised %.2f; %d angles RMSE %.2f degrees; %d of %d key positions within a frame, %d "
+              "unsure%s",
+              r.hand, r.corrections, r.rounds, r.carried, r.share(), r.median, r.p95, r.normalised, r.angleCount, r.angles,
+              r.pegsNear, r.pegs, r.pegsUnsure, r.offPegs.empty() ? "" : (";" + r.offPegs).c_str());
+        return r;
+    }
+    static QString demoFilm(const char* name) {
+        const QDir films(QString(RIFLESSO_SOURCE_DIR) + "/build/demo-films");
+        const auto all = films.entryList({QString(name) + "-*.mp4"}, QDir::Files, QDir::Time);
+        return all.isEmpty() ? QString() : films.filePath(all.front());
+    }
+private slots:
+    void initTestCase() { m_blueprint = *shippedBlueprint("fencing-lunge"); }
+
+    void theDemosLunges() {
+        const QString film = demoFilm("athlete-side");
+        QVERIFY(!film.isEmpty());
+        const auto reps = read(QString(film).replace(".mp4", ".truth.json"));
+        QCOMPARE(reps.size(), std::size_t(5));
+        double z = 0.0, angles = 0.0;
+        int near = 0, pegs = 0;
+        std::vector<double> medians;
+        for (std::size_t i : {std::size_t{0}, std::size_t{2}, std::size_t{4}}) {
+            const auto r = run(film.toStdString(), reps[i], static_cast<unsigned>(i) + 1);
+            QVERIFY2(r.share() >= 40.0, qPrintable(QString::number(r.share())));
+            QVERIFY(r.median <= 2.0);
+            QVERIFY(r.p95 <= 6.0);
+            QVERIFY(r.angleCount >= 8);
+            QCOMPARE(r.pegsFar, 0);
+            z += r.normalised * r.normalised / 3.0;
+            angles += r.angles * r.angles / 3.0;
+            near += r.pegsNear;
+            pegs += r.pegs;
+        }
+        QVERIFY2(std::sqrt(angles) <= 2.5, qPrintable(QString::number(std::sqrt(angles))));
+        QVERIFY2(std::sqrt(z) >= 0.8 && std::sqrt(z) <= 1.25, qPrintable(QString::number(std::sqrt(z))));
+        QVERIFY2(near >= 0.9 * pegs, qPrintable(QString("%1 of %2").arg(near).arg(pegs)));
+    }
+    void aPostInFront() {
+        FilmRecipe recipe;
+        recipe.name = "post";
+        recipe.stature = 1.79;
+        recipe.faults.trunkFalls = 6.0;
+        recipe.seed = 77;
+        recipe.posts = {0.62};
+        const auto film = makeFilm(recipe, std::string(RIFLESSO_SOURCE_DIR) + "/build/demo-films");
+        QVERIFY(film.ok());
+        const auto reps = read(QString::fromStdString(film->truth.string()));
+        const auto r = run(film->film, reps[0], 9);
+        QVERIFY2(r.share() >= 40.0, qPrintable(QString::number(r.share())));
+        QVERIFY(r.median <= 2.0);
+        QVERIFY(r.p95 <= 6.0);
+        QVERIFY2(r.angles <= 2.5, qPrintable(QString::number(r.angles)));
+        QVERIFY2(r.normalised >= 0.8 && r.normalised <= 1.25, qPrintable(QString::number(r.normalised)));
+        QCOMPARE(r.pegsFar, 0);
+    }
+    void aMotionFileFilmed() {
+        const QString file = "/usr/share/assimp/models/BVH/01_01.bvh";
+        QVERIFY2(QFile::exists(file), "package assimp-testmodels");
+        constexpr int kFrames = 140;
+        const auto reference = test::runReference("bvh_body.py", {}, {file, "60", QString::number(kFrames)});
+        QVERIFY(!reference.isEmpty());
+        std::vector<Joints> bodies(kFrames);
+        const auto point = [](const QJsonValue& v) {
+            const auto a = v.toArray();
+            return Eigen::Vector3d(a[0].toDouble(), a[1].toDouble(), a[2].toDouble());
+        };
+        const auto joints = reference["joints"].toObject();
+        const auto chest = reference["chest"].toArray();
+        for (int i = 0; i < kFrames; ++i) {
+            for (auto it = joints.begin(); it != joints.end(); ++it)
+                bodies[static_cast<std::size_t>(i)].at[it.key().toStdString()] = point(it.value().toArray()[i]);
+            bodies[static_cast<std::size_t>(i)].chest = point(chest[i]);
+        }
+        const double dt = reference["dt"].toDouble();
+        const auto bodyAt = [&](double t) { // between two frames in a straight line
+            const double f = std::clamp(t / dt, 0.0, kFrames - 1.001);
+            const auto i = static_cast<std::size_t>(f);
+            const double s = f - static_cast<double>(i);
+            Joints j = bodies[i];
+            for (auto& [name, p] : j.at)
+                p += s * (bodies[i + 1].at.at(name) - p);
+            return j;
+        };
+        SimulatedCamera camera;
+        const Renderer renderer(camera, Outfit{});
+        const auto film = std::filesystem::path(m_dir.filePath("walk.mp4").toStdString());
+        FilmWriterOptions o;
+        o.width = camera.width;
+        o.height = camera.height;
+        auto writer = FilmWriter::create(film, o);
+        QVERIFY(writer.ok());
+        Rep rep;
+        rep.truth.rate = 1.0 / dt;
+        rep.truth.frames = kFrames;
+        rep.last = kFrames - 1;
+        for (int i = 0; i < kFrames; ++i) {
+            QVERIFY((*writer)->add(renderer.frame(i * dt, bodyAt, static_cast<unsigned>(i))).ok());
+            for (const auto& [name, p] : bodyAt(i * dt + camera.exposure / 2).at)
+                rep.truth.places[name].push_back(camera.project(p));
+        }
+        QVERIFY((*writer)->finish().ok());
+        if (qEnvironmentVariableIsSet("RIFLESSO_KEEP"))
+            QFile::copy(m_dir.filePath("walk.mp4"), qEnvironmentVariable("RIFLESSO_KEEP"));
+        // A blueprint that measures three joints of either leg and arm at the middle of the walk.
+        test::Script s;
+        s.film = film;
+        s.truth = rep.truth;
+        s.last = rep.last;
+        for (const char* n : {"neck", "left_shoulder", "left_elbow", "left_wrist", "right_shoulder", "left_hip", "left_knee",
+                              "left_ankle", "left_toe", "right_hip", "right_knee", "right_ankle", "right_toe"})
+            s.landmarks.emplace_back(n);
+        s.startFrames = {4, 70, 135};
+        Blueprint walk;
+        walk.positions = {{"early", "Early", ""}, {"late", "Late", ""}};
+        for (const char* at : {"early", "late"})
+            for (const auto& points : std::vector<std::vector<std::string>>{{"left_hip", "left_knee", "left_ankle"},
+                                                                            {"right_hip", "right_knee", "right_ankle"},
+                                                                            {"left_shoulder", "left_elbow", "left_wrist"},
+                                                                            {"left_shoulder", "left_hip", "left_knee"}}) {
+                BlueprintMeasure m;
+                m.definition.id = points[1] + at;
+                m.definition.at = at;
+                for (const auto& p : points)
+                    m.definition.points.push_back({{p}});
+                Target target;
+                target.floor = 8.0;
+                m.targets.push_back(target);
+                walk.measures.push_back(m);
+            }
+        s.truth.positions = {{"early", 37.0}, {"late", 103.0}};
+        const auto r = test::markByScript(s, walk, setup());
+        qInfo("%d by hand, %d carried, %.0f for each; median %.2f, 95 of 100 %.2f px; normalised %.2f; %d angles RMSE %.2f",
+              r.hand, r.carried, r.share(), r.median, r.p95, r.normalised, r.angleCount, r.angles);
+        QVERIFY(r.median <= 2.0);
+        QVERIFY(r.p95 <= 6.0);
+        QVERIFY(r.angles <= 2.5 && r.angleCount == 8);
+        QVERIFY(r.normalised >= 0.8 && r.normalised <= 1.25);
+    }
+};
+QTEST_GUILESS_MAIN(TestCarrying)
+#include "test_carrying.moc"
