@@ -26,6 +26,7 @@ struct Grid {
     std::vector<double> t, v, smooth, speed, change; // change: of the speed
     double step = 0.0;
     double noise = 0.0; // standard deviation of v about its smooth course
+    double sigma = 0.0; // standard error of a sample where it moves: nine in ten are better
     [[nodiscard]] std::size_t size() const { return t.size(); }
 };
 
@@ -47,6 +48,16 @@ std::optional<Grid> gridOf(std::span<const RuleSample> s, double sign) {
         const double share = std::clamp((t - s[k].time) / (s[k + 1].time - s[k].time), 0.0, 1.0);
         g.t.push_back(t);
         g.v.push_back(sign * (s[k].value + share * (s[k + 1].value - s[k].value)));
+    }
+    // Not of all: what lies at rest does not matter here. The middle half of the series' way.
+    const auto [lo, hi] = std::minmax_element(s.begin(), s.end(), [](const auto& a, const auto& b) { return a.value < b.value; });
+    std::vector<double> moving;
+    for (const auto& x : s)
+        if (const double share = (x.value - lo->value) / std::max(1e-12, hi->value - lo->value); share > 0.1 && share < 0.9)
+            moving.push_back(x.sigma);
+    if (!moving.empty()) {
+        std::sort(moving.begin(), moving.end());
+        g.sigma = moving[moving.size() * 9 / 10];
     }
     const Hertz rate(1.0 / g.step);
     g.smooth = zeroLag(g.v, Hertz(std::min(kSmooth, 0.4 * rate.value)), rate);
@@ -143,7 +154,8 @@ Result<FoundInstant> smoothEdge(const Grid& g, bool end) {
     const double atEdge = variance * (1.0 / sw + (out.time - centre) * (out.time - centre) * sw / det);
     // How flat the curve is where it is cut: the ends of the plateau are known to noise / √rest only.
     const double plateau = g.noise / way / std::sqrt(static_cast<double>(rest)) * 2.0;
-    out.sigma = std::hypot(std::sqrt(std::max(0.0, atEdge)), plateau) / rate;
+    // Carried marks err together, which no fit shows: the whole curve may be bent by as much as they are unsure.
+    out.sigma = std::hypot(std::sqrt(std::max(0.0, atEdge)), plateau, g.sigma / way) / rate;
     if (way < 15.0 * g.noise) {
         out.sure = false;
         out.why = "the movement is small against the error of the marks";
@@ -317,6 +329,13 @@ Result<std::vector<RuleSample>> ruleSeries(const SeriesSpec& spec, const Motion&
             s.value = includedAngle(p[0].at, p[1].at, p[2].at).value;
             if (!std::isfinite(s.value))
                 continue;
+            // First order (GUM 5.1.2): each end turns its leg, the vertex turns both.
+            const double a = (p[0].at - p[1].at).norm(), c = (p[2].at - p[1].at).norm();
+            const double vertex =
+                1.0 / (a * a) + 1.0 / (c * c) - 2.0 * (p[0].at - p[1].at).dot(p[2].at - p[1].at) / (a * a * c * c);
+            s.sigma = toDegrees(Radians(std::sqrt(p[0].variance / (a * a) + p[2].variance / (c * c) +
+                                                  p[1].variance * std::max(0.0, vertex))))
+                          .value;
         }
         out.push_back(s);
         places.push_back(p[0]);
