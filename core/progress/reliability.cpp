@@ -40,7 +40,7 @@ Result<Reliability> reliabilityOf(const std::vector<std::vector<double>>& rating
             error += e * e;
         }
     const double bms = between / (n - 1.0), jms = judges / (kk - 1.0), ems = error / ((n - 1.0) * (kk - 1.0));
-    if (!(bms > 0.0))
+    if (!(bms > 1e-20 * std::max(1.0, grand * grand))) // rounding alone makes that much
         return wrong("the things do not differ, so agreement has nothing to show itself by");
     Reliability r;
     r.subjects = static_cast<int>(n);
