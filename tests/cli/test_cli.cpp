@@ -55,8 +55,79 @@ class TestCli : public QObject {
         return f.fileName();
     }
 private slots:
+    void carriesAndProposes() {
+        // Marks of a careful eye on three frames of the demo's first rep, carried through it.
+        const auto guard = test::lookAt("athlete-side", "on_guard"), held = test::lookAt("athlete-side", "lunge_held"),
+                   back = test::lookAt("athlete-side", "back_on_guard");
+        QByteArray csv = "time_s,frame,landmark,x_px,y_px,sigma_px,how\n";
+        for (const auto& [eye, position] : {std::pair{guard, "on_guard"}, {held, "lunge_held"}, {back, "back_on_guard"}})
+            for (auto it = eye.at.begin(); it != eye.at.end(); ++it)
+                csv += QString("%1,%2,%3,%4,%5,1.5,hand\n")
+                           .arg(eye.positions[position] / 30.0, 0, 'f', 6)
+                           .arg(eye.positions[position])
+                           .arg(it.key())
+                           .arg(it->x())
+                           .arg(it->y())
+                           .toUtf8();
+        const QString marks = write("start.csv", csv), out = m_dir.filePath("carried.csv");
+        const auto a = run({"carry", m_film, "--marks", marks, "--out", out, "--from",
+                            QString::number(guard.positions["on_guard"] - 15), "--to",
+                            QString::number(guard.positions["back_on_guard"] + 10), "--capture-rate", "120"});
+        QVERIFY2(a.code == 0, a.err);
+        QVERIFY2(a.out.contains("marks carried from 63 made by hand"), a.out);
+        QFile f(out);
+        QVERIFY(f.open(QIODevice::ReadOnly));
+        const QByteArray all = f.readAll();
+        QCOMPARE(all.count(",hand\n"), 63);
+        QVERIFY(all.count(",tracked\n") > 2000);
+        const auto p = run({"positions", "--tracks", out, "--facing", "left", "--capture-rate", "120", "--json"});
+        QVERIFY2(p.code == 0, p.err);
+        const auto found = QJsonDocument::fromJson(p.out).array();
+        QCOMPARE(found.size(), 7);
+        for (const auto& v : found) {
+            const auto o = v.toObject();
+            const QString id = o["id"].toString();
+            QVERIFY2(o["found"].toBool(), qPrintable(id));
+            QVERIFY(o["sigma_s"].toDouble() > 0.0);
+            QVERIFY2(!o["sure"].toBool() || std::abs(o["frame"].toInt() - guard.positions[id]) <= 5, qPrintable(id));
+        }
+        // Only one landmark, in frames that are there; else a word.
+        QVERIFY(run({"carry", m_film, "--marks", marks, "--out", out, "--landmarks", "neck", "--to", "70"}).code == 0);
+        failsInOneLine(run({"carry", m_film, "--marks", marks, "--out", out, "--landmarks", "wing"}), "is not marked");
+        failsInOneLine(run({"carry", m_film, "--marks", marks, "--out", out, "--to", "99999"}), "are not in the film");
+        failsInOneLine(run({"carry", m_film, "--marks", write("far.csv", "time_s,frame,landmark,x_px,y_px\n0,0,neck,9000,5\n"),
+                            "--out", out}),
+                       "outside the picture");
+        failsInOneLine(run({"carry", m_film, "--marks", write("late.csv", "time_s,frame,landmark,x_px,y_px\n900,90000,neck,9,5\n"),
+                            "--out", out}),
+                       "the film ends with frame");
+        failsInOneLine(run({"carry", m_film, "--marks", write("none.csv", "time_s,frame,landmark,x_px,y_px\n"), "--out", out}),
+                       "");
+        failsInOneLine(run({"positions", "--tracks", marks, "--blueprint", "nowhere.json"}), "no such file");
+    }
+    void saysHowGoodMarksAre() {
+        QByteArray a = "time_s,frame,landmark,x_px,y_px\n", b = a;
+        for (int f = 0; f < 10; ++f)
+            for (const auto& [name, x, y] : {std::tuple{"left_hip", 300, 200}, {"left_knee", 300 + 6 * f, 300}, {"left_ankle", 300, 400}}) {
+                a += QString("%1,%2,%3,%4,%5\n").arg(f / 30.0).arg(f).arg(name).arg(x).arg(y).toUtf8();
+                b += QString("%1,%2,%3,%4,%5\n").arg(f / 30.0).arg(f).arg(name).arg(x + (f % 2 ? 1 : -1)).arg(y).toUtf8();
+            }
+        const QString one = write("one.csv", a), two = write("two.csv", b);
+        const auto r = run({"reliability", one, two, "--measure",
+                            R"({"kind":"angle","points":["left_hip","left_knee","left_ankle"]})", "--json"});
+        QVERIFY2(r.code == 0, r.err);
+        const auto all = r.json()["landmarks"].toObject()["all"].toObject();
+        QCOMPARE(all["n"].toInt(), 30);
+        QVERIFY(std::abs(all["sigma_px"].toDouble() - 0.5) < 1e-3); // √(1/4): every mark is off by 1 px in x
+        const auto m = r.json()["measures"].toArray()[0].toObject();
+        QCOMPARE(m["frames"].toInt(), 10);
+        QVERIFY(m["icc21"].toObject()["value"].toDouble() > 0.99 && m["mdc95"].toDouble() < 1e-3); // shifted alike
+        QVERIFY(run({"reliability", one, two}).out.contains("all"));
+        failsInOneLine(run({"reliability", one, write("other.csv", "time_s,frame,landmark,x_px,y_px\n0,50,head,1,1\n")}),
+                       "no landmark on the same frame");
+    }
     void helpForEach() {
-        for (const char* command : {"demo", "probe", "frame", "series", "sync", "reps", "calibrate", "import",
+        for (const char* command : {"demo", "probe", "frame", "series", "sync", "reps", "calibrate", "import", "carry", "positions", "reliability",
                                     "measure", "compare", "findings", "plan", "report"}) {
             const auto a = run({command, "--help"});
             QCOMPARE(a.code, 0);
