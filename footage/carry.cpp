@@ -118,12 +118,12 @@ private:
         bool implement = false; // not of the body
         int still = 0;          // frames for which it has not moved while what it hangs on has
         Eigen::Vector2d at{0, 0}, step{0, 0};
-        Eigen::Vector2d free{0, 0}; // where it last moved with the body
+        Eigen::Vector2d free{0, 0};                 // where it last moved with the body
         Eigen::Vector2d proposed{0, 0}, left{0, 0}; // by the flow; where it was last seen
         double missed = 0.0;                        // there and back
         CarryError error;
-        double likeness = 1.0; // as it usually was
-        double seen = 1.0;     // as it was last
+        double likeness = 1.0;                                      // as it usually was
+        double seen = 1.0;                                          // as it was last
         Patch patch;                                                // the marked place
         std::vector<std::pair<std::size_t, Eigen::Vector2d>> limbs; // where its neighbours lay when it was marked
     };
@@ -131,7 +131,7 @@ private:
     // The part of the picture that holds all who are followed, with room for their next steps; of one size for as long
     // as it serves, because both pyramids of a step must be alike.
     void frameBody() {
-        const int margin = 8 * m_radius + 24;
+        const int margin = 7 * m_radius + 24;
         double x0 = 1e9, y0 = 1e9, x1 = -1e9, y1 = -1e9;
         for (const auto& f : m_followed)
             if (f.active && f.away == 0)
@@ -155,9 +155,11 @@ private:
         m_beforePyramid.clear();
     }
 
+    [[nodiscard]] int window() const { return std::min(2 * m_radius + 1, 25); }
+
     std::vector<cv::Mat> pyramid(const cv::Mat& picture) const {
         std::vector<cv::Mat> out;
-        const int side = 2 * m_radius + 1;
+        const int side = window();
         cv::buildOpticalFlowPyramid(picture(m_region), out, cv::Size(side, side), kLevels, true, cv::BORDER_REFLECT_101,
                                     cv::BORDER_CONSTANT, false);
         return out;
@@ -184,7 +186,7 @@ private:
                 to.push_back(point(f.at + f.step) - origin);
             }
         if (!who.empty()) {
-            const int side = 2 * m_radius + 1;
+            const int side = window();
             const cv::TermCriteria enough(cv::TermCriteria::COUNT | cv::TermCriteria::EPS, 20, 0.02);
             std::vector<unsigned char> there, again;
             std::vector<float> e;
@@ -220,7 +222,9 @@ private:
             const Eigen::Vector2d now = n.at - at;
             if (now.norm() < 8.0 || then.norm() < 8.0)
                 continue;
-            out.push_back(std::atan2(then.x() * now.y() - then.y() * now.x(), then.dot(now)));
+            const double turn = std::atan2(then.x() * now.y() - then.y() * now.x(), then.dot(now));
+            if (std::none_of(out.begin(), out.end(), [&](double t) { return std::abs(t - turn) < 0.06; }))
+                out.push_back(turn);
         }
         if (out.empty())
             out.push_back(0.0);

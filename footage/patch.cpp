@@ -23,33 +23,59 @@ float sample(const cv::Mat& m, double x, double y) {
     return top + fy * (low - top);
 }
 
+// Of the square of half-width `half` round a place: one shift for all pixels, so that its four weights are the same.
+void extract(const cv::Mat& m, const Eigen::Vector2d& at, int half, std::vector<float>& out) {
+    const int side = 2 * half + 1;
+    out.resize(static_cast<std::size_t>(side) * static_cast<std::size_t>(side));
+    const double x = at.x() - 0.5 - half, y = at.y() - 0.5 - half;
+    const int xi = static_cast<int>(std::floor(x)), yi = static_cast<int>(std::floor(y));
+    if (xi < 0 || yi < 0 || xi + side + 1 >= m.cols || yi + side + 1 >= m.rows) { // over the border: one by one
+        for (int row = 0; row < side; ++row)
+            for (int column = 0; column < side; ++column)
+                out[static_cast<std::size_t>(row * side + column)] =
+                    sample(m, at.x() - half + column, at.y() - half + row);
+        return;
+    }
+    const auto fx = static_cast<float>(x - xi), fy = static_cast<float>(y - yi);
+    const float w00 = (1 - fx) * (1 - fy), w01 = fx * (1 - fy), w10 = (1 - fx) * fy, w11 = fx * fy;
+    for (int row = 0; row < side; ++row) {
+        const auto* p = m.ptr<unsigned char>(yi + row) + xi;
+        const auto* q = m.ptr<unsigned char>(yi + row + 1) + xi;
+        float* o = out.data() + static_cast<std::ptrdiff_t>(row) * side;
+        for (int column = 0; column < side; ++column)
+            o[column] = w00 * static_cast<float>(p[column]) + w01 * static_cast<float>(p[column + 1]) +
+                        w10 * static_cast<float>(q[column]) + w11 * static_cast<float>(q[column + 1]);
+    }
+}
+
 } // namespace
 
 Patch::Patch(const cv::Mat& picture, const Eigen::Vector2d& at, int radius)
     : m_radius(radius), m_side(2 * (radius + 2) + 1) {
-    const int half = radius + 2;
-    m_kept.reserve(static_cast<std::size_t>(m_side) * static_cast<std::size_t>(m_side));
-    for (int y = -half; y <= half; ++y)
-        for (int x = -half; x <= half; ++x) {
-            m_kept.push_back(sample(picture, at.x() + x, at.y() + y));
-            if (x * x + y * y <= radius * radius)
+    const int half = radius + 2, wide = 2 * (radius + 1) + 1;
+    extract(picture, at, half, m_kept);
+    for (int y = -radius; y <= radius; ++y)
+        for (int x = -radius; x <= radius; ++x)
+            if (x * x + y * y <= radius * radius) {
                 m_places.emplace_back(static_cast<float>(x), static_cast<float>(y));
-        }
+                m_cells.push_back((y + radius + 1) * wide + x + radius + 1);
+            }
 }
 
-double Patch::likenessAt(const cv::Mat& picture, const std::vector<float>& turned, const Eigen::Vector2d& at) const {
-    double sa = 0, sb = 0, saa = 0, sbb = 0, sab = 0;
-    for (std::size_t i = 0; i < m_places.size(); ++i) {
-        const double a = turned[i], b = sample(picture, at.x() + m_places[i].x(), at.y() + m_places[i].y());
+// \p square: of half-width radius + 1 round the place.
+double Patch::likenessOf(const std::vector<float>& turned, const std::vector<float>& square) const {
+    float sa = 0, sb = 0, saa = 0, sbb = 0, sab = 0;
+    for (std::size_t i = 0; i < m_cells.size(); ++i) {
+        const float a = turned[i] - 128.0f, b = square[static_cast<std::size_t>(m_cells[i])] - 128.0f;
         sa += a;
         sb += b;
         saa += a * a;
         sbb += b * b;
         sab += a * b;
     }
-    const auto n = static_cast<double>(m_places.size());
-    const double va = saa - sa * sa / n, vb = sbb - sb * sb / n;
-    return va > 1e-6 && vb > 1e-6 ? (sab - sa * sb / n) / std::sqrt(va * vb) : 0.0;
+    const auto n = static_cast<double>(m_cells.size());
+    const double va = saa - sa * static_cast<double>(sa) / n, vb = sbb - sb * static_cast<double>(sb) / n;
+    return va > 1.0 && vb > 1.0 ? (sab - sa * static_cast<double>(sb) / n) / std::sqrt(va * vb) : 0.0;
 }
 
 PatchMatch Patch::find(const cv::Mat& picture, const Eigen::Vector2d& guess, double turn, double reach) const {
@@ -60,7 +86,7 @@ PatchMatch Patch::find(const cv::Mat& picture, const Eigen::Vector2d& guess, dou
     // The patch as it would look now: where a pixel of the turned patch comes from in the kept one.
     const auto c = static_cast<float>(std::cos(turn)), s = static_cast<float>(std::sin(turn));
     const float half = static_cast<float>(m_side / 2);
-    std::vector<float> turned;
+    std::vector<float> turned, square;
     turned.reserve(m_places.size());
     for (const auto& p : m_places) {
         const float x = c * p.x() + s * p.y() + half, y = -s * p.x() + c * p.y() + half;
@@ -72,15 +98,20 @@ PatchMatch Patch::find(const cv::Mat& picture, const Eigen::Vector2d& guess, dou
         const float top = a[0] + fx * (a[1] - a[0]), low = b[0] + fx * (b[1] - b[0]);
         turned.push_back(top + fy * (low - top));
     }
+    const int around = m_radius + 1, wide = 2 * around + 1;
+    const auto likenessAt = [&](const Eigen::Vector2d& place) {
+        extract(picture, place, around, square);
+        return likenessOf(turned, square);
+    };
     Eigen::Vector2d at = guess;
-    double like = likenessAt(picture, turned, at);
+    double like = likenessAt(at);
     // A coarse look round only where the flow may be off by more than Gauss-Newton reaches.
-    if (reach > 2.5)
+    if (reach > 3.5 || (reach > 2.5 && like < 0.9))
         for (double dy = -reach; dy <= reach + 1e-9; dy += 2.0)
             for (double dx = -reach; dx <= reach + 1e-9; dx += 2.0)
                 if (dx * dx + dy * dy <= reach * reach) {
                     const Eigen::Vector2d there = guess + Eigen::Vector2d(dx, dy);
-                    if (const double l = likenessAt(picture, turned, there); l > like) {
+                    if (const double l = likenessAt(there); l > like) {
                         like = l;
                         at = there;
                     }
@@ -90,22 +121,23 @@ PatchMatch Patch::find(const cv::Mat& picture, const Eigen::Vector2d& guess, dou
     Eigen::Matrix4d h = Eigen::Matrix4d::Identity();
     double a = 1.0, b = 0.0;
     for (int iteration = 0; iteration < 6; ++iteration) {
-        h.setZero();
-        Eigen::Vector4d g = Eigen::Vector4d::Zero();
-        noise = 0.0;
-        for (std::size_t i = 0; i < m_places.size(); ++i) {
-            const double x = at.x() + m_places[i].x(), y = at.y() + m_places[i].y();
-            const double v = sample(picture, x, y);
-            const double gx = (sample(picture, x + 1, y) - sample(picture, x - 1, y)) / 2.0,
-                         gy = (sample(picture, x, y + 1) - sample(picture, x, y - 1)) / 2.0;
-            const Eigen::Vector4d j(gx, gy, -turned[i], -1.0);
-            const double r = v - a * turned[i] - b;
-            h += j * j.transpose();
-            g += j * r;
-            noise += r * r;
+        extract(picture, at, around, square);
+        Eigen::Matrix4f hf = Eigen::Matrix4f::Zero();
+        Eigen::Vector4f g = Eigen::Vector4f::Zero();
+        float squares = 0.0f;
+        const auto fa = static_cast<float>(a), fb = static_cast<float>(b);
+        for (std::size_t i = 0; i < m_cells.size(); ++i) {
+            const float* v = square.data() + m_cells[i];
+            const Eigen::Vector4f j((v[1] - v[-1]) / 2.0f, (v[wide] - v[-wide]) / 2.0f, -turned[i], -1.0f);
+            const float r = v[0] - fa * turned[i] - fb;
+            hf.noalias() += j * j.transpose();
+            g.noalias() += j * r;
+            squares += r * r;
         }
+        noise = squares;
+        h = hf.cast<double>();
         h.diagonal().array() += 1e-6;
-        const Eigen::Vector4d d = h.ldlt().solve(-g);
+        const Eigen::Vector4d d = h.ldlt().solve(-g.cast<double>());
         if (!d.allFinite())
             break;
         at += d.head<2>().cwiseMax(-2.0).cwiseMin(2.0);
@@ -115,15 +147,14 @@ PatchMatch Patch::find(const cv::Mat& picture, const Eigen::Vector2d& guess, dou
             break;
     }
     if ((at - guess).norm() <= reach + 1.0) {
-        const double l = likenessAt(picture, turned, at);
+        const double l = likenessAt(at);
         if (l >= like - 0.02) {
-            like = l;
             out.at = at;
             const auto n = static_cast<double>(m_places.size());
             const Eigen::Matrix2d cov = noise / std::max(1.0, n - 4.0) * h.inverse().topLeftCorner<2, 2>();
             // Neighbouring pixels share their errors: about four of them make one independent look.
             out.variance = std::clamp(4.0 * std::max(cov(0, 0), cov(1, 1)), 0.0, 400.0);
-            out.likeness = like;
+            out.likeness = l;
             return out;
         }
     }

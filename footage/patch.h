@@ -32,12 +32,12 @@ public:
                                   double reach) const;
 
 private:
-    [[nodiscard]] double likenessAt(const cv::Mat& picture, const std::vector<float>& turned,
-                                    const Eigen::Vector2d& at) const;
+    [[nodiscard]] double likenessOf(const std::vector<float>& turned, const std::vector<float>& square) const;
     int m_radius = 0;
     int m_side = 0;                        // of the square that is kept, large enough to be turned
     std::vector<float> m_kept;             // m_side²
     std::vector<Eigen::Vector2f> m_places; // the disc's pixels, from the middle
+    std::vector<int> m_cells;              // where they lie in a square of half-width radius + 1
 };
 
 } // namespace riflesso

@@ -42,7 +42,8 @@ struct Carried {
     double variance = 0.0;
 };
 
-/// One landmark followed in one direction, by frame, with what each place looked like (correlation with the marked one).
+/// One landmark followed in one direction, by frame, with what each place looked like (correlation with the marked
+/// one).
 struct CarriedPlace {
     Carried place;
     double likeness = 1.0;
@@ -53,9 +54,9 @@ struct Arrival {
     Mark mark;
 };
 
-/// A way that should have ended on a mark and did not was lost somewhere: from where it looked least like the marked place
-/// on, its variance holds the whole miss; before that, a twentieth of it. \p arrivals by frame; \p direction is the sweep's,
-/// +1 or −1.
+/// A way that should have ended on a mark and did not was lost somewhere: from where it looked least like the marked
+/// place on, its variance holds the whole miss; before that, a twentieth of it. \p arrivals by frame; \p direction is
+/// the sweep's, +1 or −1.
 void closeWays(std::map<int, CarriedPlace>& ways, const std::map<int, Arrival>& arrivals, int direction);
 
 /// Two directions that meet: the mean weighted by their variances. Where they disagree by more than they say, the

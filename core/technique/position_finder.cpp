@@ -50,10 +50,12 @@ std::optional<Grid> gridOf(std::span<const RuleSample> s, double sign) {
         g.v.push_back(sign * (s[k].value + share * (s[k + 1].value - s[k].value)));
     }
     // Not of all: what lies at rest does not matter here. The middle half of the series' way.
-    const auto [lo, hi] = std::minmax_element(s.begin(), s.end(), [](const auto& a, const auto& b) { return a.value < b.value; });
+    const auto [lo, hi] =
+        std::minmax_element(s.begin(), s.end(), [](const auto& a, const auto& b) { return a.value < b.value; });
     std::vector<double> moving;
     for (const auto& x : s)
-        if (const double share = (x.value - lo->value) / std::max(1e-12, hi->value - lo->value); share > 0.1 && share < 0.9)
+        if (const double share = (x.value - lo->value) / std::max(1e-12, hi->value - lo->value);
+            share > 0.1 && share < 0.9)
             moving.push_back(x.sigma);
     if (!moving.empty()) {
         std::sort(moving.begin(), moving.end());
@@ -408,8 +410,8 @@ Result<FoundInstant> findInstant(const PositionRule& rule, std::span<const RuleS
     }
     if (!found)
         return found;
-    // A gap in the marks near the instant: it was bridged in a straight line, whose ends are bends that nobody has seen.
-    // Smooth edges are read off the whole movement, bends only off what is next to them. s.
+    // A gap in the marks near the instant: it was bridged in a straight line, whose ends are bends that nobody has
+    // seen. Smooth edges are read off the whole movement, bends only off what is next to them. s.
     const double near = rule.kind == RuleKind::begins || rule.kind == RuleKind::ends ? 0.30 : 0.12;
     for (std::size_t i = 0; i + 1 < samples.size(); ++i) {
         const bool gap = samples[i + 1].time - samples[i].time > 3.5 * g->step;

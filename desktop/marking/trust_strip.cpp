@@ -23,8 +23,17 @@ TrustStrip::TrustStrip(Workbench& bench, const Ribbon& ribbon, QWidget* parent)
     setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
     const auto again = [this] { update(); };
     connect(&bench, &Workbench::frameChanged, this, again);
-    connect(&bench, &Workbench::selectionChanged, this, again);
-    connect(&bench.book(), &Casebook::changed, this, again);
+    const auto anew = [this] {
+        m_stale = true;
+        update();
+    };
+    connect(&bench, &Workbench::selectionChanged, this, anew);
+    connect(&bench.book(), &Casebook::changed, this, [this, anew](const ChangeSet& c) {
+        const Take* take = m_bench.take();
+        if (!c.takes.empty() || !c.reps.empty() ||
+            (take && std::find(c.marks.begin(), c.marks.end(), take->id) != c.marks.end()))
+            anew();
+    });
 }
 
 double TrustStrip::shade(double sigma) {
@@ -42,6 +51,7 @@ void TrustStrip::setLandmarks(const std::vector<LandmarkName>& landmarks) {
     if (landmarks == m_landmarks)
         return;
     m_landmarks = landmarks;
+    m_stale = true;
     updateGeometry();
     update();
 }
@@ -61,47 +71,66 @@ int TrustStrip::rowAt(double y) const {
     return row >= 0 && row < static_cast<int>(m_landmarks.size()) ? row : -1;
 }
 
-void TrustStrip::paintEvent(QPaintEvent*) {
+// Thousands of cells: drawn once, and again only when marks, time or size have changed.
+void TrustStrip::drawRows() {
     const Theme& t = theme();
-    QPainter p(this);
-    p.fillRect(rect(), t.panel);
+    const double dots = devicePixelRatioF();
+    m_rows = QPixmap(size() * dots);
+    m_rows.setDevicePixelRatio(dots);
+    m_rows.fill(t.panel);
+    QPainter p(&m_rows);
     const Take* take = m_bench.take();
-    if (!take)
-        return;
-    const auto span = m_ribbon.span();
-    const double wide = std::max(1.0, m_ribbon.xOf(1) - m_ribbon.xOf(0));
-    const auto tracks = m_bench.data().marks.find(take->id);
-    const QColor ink = t.text;
+    const auto tracks = take ? m_bench.data().marks.find(take->id) : m_bench.data().marks.end();
+    const double x0 = m_ribbon.xOf(0), wide = std::max(0.1, m_ribbon.xOf(1) - x0);
+    const double left = x0 + wide * m_drawn.first, right = x0 + wide * m_drawn.last;
     for (std::size_t row = 0; row < m_landmarks.size(); ++row) {
         const double y = kTop + kRow * static_cast<double>(row);
-        if (m_landmarks[row] == m_current)
-            p.fillRect(QRectF(0, y - 0.5, width(), kRow),
-                       QColor(t.accent.red(), t.accent.green(), t.accent.blue(), 40));
         p.setPen(QPen(t.line, 1));
-        p.drawLine(QPointF(m_ribbon.xOf(span.first), y + kRow - 1), QPointF(m_ribbon.xOf(span.last), y + kRow - 1));
+        p.drawLine(QPointF(left, y + kRow - 1), QPointF(right, y + kRow - 1));
         if (tracks == m_bench.data().marks.end())
             continue;
         const auto track = tracks->second.find(m_landmarks[row]);
         if (track == tracks->second.end())
             continue;
-        for (auto m = track->second.lower_bound(FrameIndex(span.first));
-             m != track->second.end() && m->first.value <= span.last; ++m) {
-            const double x = m_ribbon.xOf(m->first.value);
+        for (auto m = track->second.lower_bound(FrameIndex(m_drawn.first));
+             m != track->second.end() && m->first.value <= m_drawn.last; ++m) {
+            const double x = x0 + wide * m->first.value;
             // Whole pixels: cells that overlap would show as stripes.
             const double from = std::round(x - wide / 2), to = std::max(from + 1.0, std::round(x + wide / 2));
             const QRectF cell(from, y, to - from, kRow - 1);
             if (m->second.how == How::hidden) {
                 p.fillRect(cell, QBrush(t.quiet, Qt::BDiagPattern));
             } else if (m->second.how == How::hand) {
-                p.setPen(Qt::NoPen);
-                p.setBrush(t.hues.athlete);
-                p.drawEllipse(QPointF(x, y + kRow / 2.0 - 0.8), 2.4, 2.4);
+                p.fillRect(QRectF(std::round(x - 1.5), y + 0.5, 4, kRow - 2), t.hues.athlete);
             } else {
-                QColor c = ink;
+                QColor c = t.text;
                 c.setAlphaF(static_cast<float>(0.14 + 0.80 * shade(m->second.sigma)));
                 p.fillRect(cell, c);
             }
         }
+    }
+}
+
+void TrustStrip::paintEvent(QPaintEvent*) {
+    const Theme& t = theme();
+    QPainter p(this);
+    const auto span = m_ribbon.span();
+    if (m_stale || m_rows.deviceIndependentSize().toSize() != size() || span.first != m_drawn.first ||
+        span.last != m_drawn.last || m_dark != t.dark) {
+        m_drawn = span;
+        m_dark = t.dark;
+        drawRows();
+        m_stale = false;
+    }
+    p.drawPixmap(0, 0, m_rows);
+    if (!m_bench.take())
+        return;
+    const auto current = std::find(m_landmarks.begin(), m_landmarks.end(), m_current);
+    if (current != m_landmarks.end()) {
+        QColor over = t.accent;
+        over.setAlpha(40);
+        p.fillRect(QRectF(0, kTop + kRow * static_cast<double>(current - m_landmarks.begin()) - 0.5, width(), kRow),
+                   over);
     }
     // What is worth a look, as small marks on the top edge.
     if (const Rep* rep = m_bench.rep())

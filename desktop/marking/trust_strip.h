@@ -4,7 +4,7 @@
 
 #include "desktop/parts/ribbon.h"
 
-#include <QImage>
+#include <QPixmap>
 
 namespace riflesso {
 
@@ -33,10 +33,14 @@ protected:
 
 private:
     [[nodiscard]] int rowAt(double y) const;
+    void drawRows();
     Workbench& m_bench;
     const Ribbon& m_ribbon;
     std::vector<LandmarkName> m_landmarks;
     LandmarkName m_current;
+    QPixmap m_rows;
+    Ribbon::Span m_drawn;
+    bool m_stale = true, m_dark = false;
 };
 
 } // namespace riflesso

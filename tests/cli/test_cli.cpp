@@ -60,7 +60,8 @@ private slots:
         const auto guard = test::lookAt("athlete-side", "on_guard"), held = test::lookAt("athlete-side", "lunge_held"),
                    back = test::lookAt("athlete-side", "back_on_guard");
         QByteArray csv = "time_s,frame,landmark,x_px,y_px,sigma_px,how\n";
-        for (const auto& [eye, position] : {std::pair{guard, "on_guard"}, {held, "lunge_held"}, {back, "back_on_guard"}})
+        for (const auto& [eye, position] :
+             {std::pair{guard, "on_guard"}, {held, "lunge_held"}, {back, "back_on_guard"}})
             for (auto it = eye.at.begin(); it != eye.at.end(); ++it)
                 csv += QString("%1,%2,%3,%4,%5,1.5,hand\n")
                            .arg(eye.positions[position] / 30.0, 0, 'f', 6)
@@ -95,22 +96,30 @@ private slots:
         QVERIFY(run({"carry", m_film, "--marks", marks, "--out", out, "--landmarks", "neck", "--to", "70"}).code == 0);
         failsInOneLine(run({"carry", m_film, "--marks", marks, "--out", out, "--landmarks", "wing"}), "is not marked");
         failsInOneLine(run({"carry", m_film, "--marks", marks, "--out", out, "--to", "99999"}), "are not in the film");
-        failsInOneLine(run({"carry", m_film, "--marks", write("far.csv", "time_s,frame,landmark,x_px,y_px\n0,0,neck,9000,5\n"),
-                            "--out", out}),
+        failsInOneLine(run({"carry", m_film, "--marks",
+                            write("far.csv", "time_s,frame,landmark,x_px,y_px\n0,0,neck,9000,5\n"), "--out", out}),
                        "outside the picture");
-        failsInOneLine(run({"carry", m_film, "--marks", write("late.csv", "time_s,frame,landmark,x_px,y_px\n900,90000,neck,9,5\n"),
-                            "--out", out}),
+        failsInOneLine(run({"carry", m_film, "--marks",
+                            write("late.csv", "time_s,frame,landmark,x_px,y_px\n900,90000,neck,9,5\n"), "--out", out}),
                        "the film ends with frame");
-        failsInOneLine(run({"carry", m_film, "--marks", write("none.csv", "time_s,frame,landmark,x_px,y_px\n"), "--out", out}),
-                       "");
+        failsInOneLine(
+            run({"carry", m_film, "--marks", write("none.csv", "time_s,frame,landmark,x_px,y_px\n"), "--out", out}),
+            "");
         failsInOneLine(run({"positions", "--tracks", marks, "--blueprint", "nowhere.json"}), "no such file");
     }
     void saysHowGoodMarksAre() {
         QByteArray a = "time_s,frame,landmark,x_px,y_px\n", b = a;
         for (int f = 0; f < 10; ++f)
-            for (const auto& [name, x, y] : {std::tuple{"left_hip", 300, 200}, {"left_knee", 300 + 6 * f, 300}, {"left_ankle", 300, 400}}) {
+            for (const auto& [name, x, y] :
+                 {std::tuple{"left_hip", 300, 200}, {"left_knee", 300 + 6 * f, 300}, {"left_ankle", 300, 400}}) {
                 a += QString("%1,%2,%3,%4,%5\n").arg(f / 30.0).arg(f).arg(name).arg(x).arg(y).toUtf8();
-                b += QString("%1,%2,%3,%4,%5\n").arg(f / 30.0).arg(f).arg(name).arg(x + (f % 2 ? 1 : -1)).arg(y).toUtf8();
+                b += QString("%1,%2,%3,%4,%5\n")
+                         .arg(f / 30.0)
+                         .arg(f)
+                         .arg(name)
+                         .arg(x + (f % 2 ? 1 : -1))
+                         .arg(y)
+                         .toUtf8();
             }
         const QString one = write("one.csv", a), two = write("two.csv", b);
         const auto r = run({"reliability", one, two, "--measure",
@@ -123,12 +132,13 @@ private slots:
         QCOMPARE(m["frames"].toInt(), 10);
         QVERIFY(m["icc21"].toObject()["value"].toDouble() > 0.99 && m["mdc95"].toDouble() < 1e-3); // shifted alike
         QVERIFY(run({"reliability", one, two}).out.contains("all"));
-        failsInOneLine(run({"reliability", one, write("other.csv", "time_s,frame,landmark,x_px,y_px\n0,50,head,1,1\n")}),
-                       "no landmark on the same frame");
+        failsInOneLine(
+            run({"reliability", one, write("other.csv", "time_s,frame,landmark,x_px,y_px\n0,50,head,1,1\n")}),
+            "no landmark on the same frame");
     }
     void helpForEach() {
-        for (const char* command : {"demo", "probe", "frame", "series", "sync", "reps", "calibrate", "import", "carry", "positions", "reliability",
-                                    "measure", "compare", "findings", "plan", "report"}) {
+        for (const char* command : {"demo", "probe", "frame", "series", "sync", "reps", "calibrate", "import", "carry",
+                                    "positions", "reliability", "measure", "compare", "findings", "plan", "report"}) {
             const auto a = run({command, "--help"});
             QCOMPARE(a.code, 0);
             QVERIFY(a.out.size() > 80);

@@ -57,7 +57,8 @@ int child(const QString& library, int from) {
             settle(window);
         std::printf("begins %d %s\n", bench.frame(), canvas->landmark().c_str());
         std::fflush(stdout);
-        QTest::mouseClick(canvas, Qt::LeftButton, {}, canvas->toView().map(QPointF(500 + i % 200, 200 + i % 90)).toPoint());
+        QTest::mouseClick(canvas, Qt::LeftButton, {},
+                          canvas->toView().map(QPointF(500 + i % 200, 200 + i % 90)).toPoint());
         std::printf("done %d %s\n", bench.frame(), canvas->landmark().c_str());
         std::fflush(stdout);
         if (i % 6 == 0)

@@ -309,8 +309,7 @@ private slots:
             QVERIFY(db.open());
             QSqlQuery query(db);
             QVERIFY(query.exec("DROP TABLE links") && query.exec("DROP TABLE repeats") &&
-                    query.exec("ALTER TABLE takes DROP COLUMN camera") &&
-                    query.exec("PRAGMA user_version = 1"));
+                    query.exec("ALTER TABLE takes DROP COLUMN camera") && query.exec("PRAGMA user_version = 1"));
         }
         QSqlDatabase::removeDatabase("old");
         auto l = Library::open(folder);

@@ -1,7 +1,7 @@
 #pragma once
 /// \file
-/// A careful analyst by script: marks a start frame with an honest error, lets the program carry, then does what it asks
-/// for until it is content. For tests and bench.
+/// A careful analyst by script: marks a start frame with an honest error, lets the program carry, then does what it
+/// asks for until it is content. For tests and bench.
 
 #include "core/mirror/attention.h"
 #include "core/technique/position_finder.h"
@@ -30,7 +30,7 @@ struct Leverage {
     double angles = 0.0;            ///< RMSE of angles and leans at the true key positions, degrees
     int angleCount = 0;
     int pegs = 0, pegsNear = 0, pegsFar = 0, pegsUnsure = 0; ///< within one frame; beyond five though called sure
-    std::string offPegs; ///< those beyond a frame, in words
+    std::string offPegs;                                     ///< those beyond a frame, in words
     double share() const { return hand > 0 ? double(carried) / hand : 0.0; }
 };
 
@@ -88,8 +88,9 @@ inline Leverage markByScript(const Script& s, const Blueprint& blueprint, const 
         pegs = proposePositions(blueprint, toMotion(marks, time, raw), setup, FrameIndex(s.first), FrameIndex(s.last));
         positions.clear();
         for (const auto& [id, p] : pegs) // what is called unsure the analyst sets by eye
-            positions[id] = p.sure ? PlacedPosition{p.frame, p.sigma}
-                                   : PlacedPosition{FrameIndex(static_cast<int>(std::lround(s.truth.positions.at(id)))), {}};
+            positions[id] =
+                p.sure ? PlacedPosition{p.frame, p.sigma}
+                       : PlacedPosition{FrameIndex(static_cast<int>(std::lround(s.truth.positions.at(id)))), {}};
         for (const auto& [id, frame] : s.truth.positions)
             if (!positions.contains(id))
                 positions[id] = {FrameIndex(static_cast<int>(std::lround(frame))), {}};

@@ -38,9 +38,9 @@ private slots:
                                 angle("elbow", "early", {"left_shoulder", "left_elbow", "left_wrist"}, 6.0)};
         m_positions = {{"early", {FrameIndex(20), 0.0001}}, {"late", {FrameIndex(60), 0.0001}}};
         m_marks.clear();
-        const std::map<LandmarkName, Pixel> body = {{"left_hip", {300, 300}},      {"left_knee", {310, 400}},
-                                                    {"left_ankle", {300, 500}},    {"left_shoulder", {300, 150}},
-                                                    {"left_elbow", {360, 200}},    {"left_wrist", {430, 190}}};
+        const std::map<LandmarkName, Pixel> body = {{"left_hip", {300, 300}},   {"left_knee", {310, 400}},
+                                                    {"left_ankle", {300, 500}}, {"left_shoulder", {300, 150}},
+                                                    {"left_elbow", {360, 200}}, {"left_wrist", {430, 190}}};
         for (const auto& [name, at] : body)
             for (int f = 15; f < 70; ++f)
                 m_marks[name][FrameIndex(f)] = {at, 1.5, How::tracked};

@@ -94,8 +94,8 @@ private slots:
         t["left_hand"][FrameIndex(0)] = {{300, 50}, 1.5, How::hand};
         t["foil_tip"][FrameIndex(0)] = {{150, 50}, 1.5, How::hand};
         const auto bones = bonesFor(t);
-        QVERIFY(std::find(bones.begin(), bones.end(), std::pair<LandmarkName, LandmarkName>("right_hand", "foil_tip")) !=
-                bones.end());
+        QVERIFY(std::find(bones.begin(), bones.end(),
+                          std::pair<LandmarkName, LandmarkName>("right_hand", "foil_tip")) != bones.end());
         const BoneSpread spread(t, bones);
         QVERIFY(spread.beyond("right_hand", "foil_tip", 112.0) > 0.0); // steel does not stretch
         QVERIFY(acrossTrunk("left_hip", "right_hip") && !acrossTrunk("left_hip", "left_knee"));

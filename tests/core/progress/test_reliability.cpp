@@ -10,7 +10,8 @@ using namespace riflesso;
 
 class TestReliability : public QObject {
     Q_OBJECT
-    static std::vector<std::vector<double>> table(unsigned seed, int subjects, int raters, double spread, double error) {
+    static std::vector<std::vector<double>> table(unsigned seed, int subjects, int raters, double spread,
+                                                  double error) {
         std::mt19937 random(seed);
         std::normal_distribution<double> n(0.0, 1.0);
         std::vector<std::vector<double>> out;
@@ -25,7 +26,8 @@ class TestReliability : public QObject {
 private slots:
     // P. E. Shrout & J. L. Fleiss 1979, Psychol. Bull. 86:420-428, table 2 and p. 423: six targets, four judges.
     void shroutAndFleiss() {
-        const auto r = reliabilityOf({{9, 2, 5, 8}, {6, 1, 3, 2}, {8, 4, 6, 8}, {7, 1, 2, 6}, {10, 5, 6, 9}, {6, 2, 4, 7}});
+        const auto r =
+            reliabilityOf({{9, 2, 5, 8}, {6, 1, 3, 2}, {8, 4, 6, 8}, {7, 1, 2, 6}, {10, 5, 6, 9}, {6, 2, 4, 7}});
         QVERIFY(r.ok());
         QVERIFY(std::abs(r->icc21.value - 0.29) < 0.005);
         QVERIFY(std::abs(r->icc31.value - 0.71) < 0.005);
@@ -37,9 +39,10 @@ private slots:
     }
     // Values and intervals against the R package psych (W. Revelle), which the build installs.
     void againstPsych() {
-        for (const auto& t : {table(1, 10, 2, 12.0, 2.0), table(2, 8, 3, 3.0, 2.0), table(3, 25, 2, 1.0, 4.0),
-                              std::vector<std::vector<double>>{
-                                  {9, 2, 5, 8}, {6, 1, 3, 2}, {8, 4, 6, 8}, {7, 1, 2, 6}, {10, 5, 6, 9}, {6, 2, 4, 7}}}) {
+        for (const auto& t :
+             {table(1, 10, 2, 12.0, 2.0), table(2, 8, 3, 3.0, 2.0), table(3, 25, 2, 1.0, 4.0),
+              std::vector<std::vector<double>>{
+                  {9, 2, 5, 8}, {6, 1, 3, 2}, {8, 4, 6, 8}, {7, 1, 2, 6}, {10, 5, 6, 9}, {6, 2, 4, 7}}}) {
             QProcess r;
             r.start("Rscript", {QString(RIFLESSO_SOURCE_DIR) + "/tests/references/icc.R"});
             QByteArray text;

@@ -11,7 +11,8 @@ class TestPositionFinder : public QObject {
     Q_OBJECT
     static constexpr double kRate = 120.0;
     // value(t) with noise, a sample a frame.
-    template <typename F> static std::vector<RuleSample> sampled(F value, double noise, unsigned seed, int frames = 180) {
+    template <typename F>
+    static std::vector<RuleSample> sampled(F value, double noise, unsigned seed, int frames = 180) {
         std::mt19937 random(seed);
         std::normal_distribution<double> n(0.0, noise);
         std::vector<RuleSample> out;
@@ -53,7 +54,9 @@ private slots:
         finds(rule(RuleKind::ends, true), 0.87, back, 0.5);
     }
     void breakingAwayAndStopping() {
-        const auto lift = [](double t) { return t < 0.604 ? 10.0 : 10.0 + 260 * (t - 0.604) - 300 * (t - 0.604) * (t - 0.604); };
+        const auto lift = [](double t) {
+            return t < 0.604 ? 10.0 : 10.0 + 260 * (t - 0.604) - 300 * (t - 0.604) * (t - 0.604);
+        };
         finds(rule(RuleKind::leaves), 0.604, lift, 0.4);
         const auto fall = [](double t) { return t < 0.741 ? 8 + 300 * (0.741 - t) : 8.0; };
         finds(rule(RuleKind::lands, true), 0.741, fall, 0.4);
@@ -61,7 +64,8 @@ private slots:
     void tops() {
         const auto hump = [](double t) { return 100 - 900 * (t - 0.6321) * (t - 0.6321); };
         finds(rule(RuleKind::highest), 0.6321, hump, 0.3);
-        finds(rule(RuleKind::lowest), 0.6321, [&](double t) { return -hump(t); }, 0.3);
+        finds(
+            rule(RuleKind::lowest), 0.6321, [&](double t) { return -hump(t); }, 0.3);
     }
     void levels() {
         PositionRule r = rule(RuleKind::crosses);
@@ -92,7 +96,8 @@ private slots:
         std::erase_if(s, [](const RuleSample& x) { return x.time > 0.47 && x.time < 0.56; });
         const auto found = findInstant(rule(RuleKind::begins), s);
         QVERIFY(!found || !found->sure);
-        const auto tiny = findInstant(rule(RuleKind::begins), sampled([](double t) { return 4 * jerk(t, 0.5, 0.9); }, 0.4, 4));
+        const auto tiny =
+            findInstant(rule(RuleKind::begins), sampled([](double t) { return 4 * jerk(t, 0.5, 0.9); }, 0.4, 4));
         QVERIFY(!tiny || !tiny->sure);
     }
     void correctionsTeach() {
@@ -145,8 +150,8 @@ private slots:
         QVERIFY(std::abs(found.at("reach").frame.value - 30) <= 1);
         QVERIFY(reasons.empty());
         // With a lesson of two frames from many reps it moves by two frames.
-        const auto taught = proposePositions(b, m, {}, FrameIndex(0), FrameIndex(159), {},
-                                             {{"leaves", {2 / kRate, 0.1 / kRate, 8}}});
+        const auto taught =
+            proposePositions(b, m, {}, FrameIndex(0), FrameIndex(159), {}, {{"leaves", {2 / kRate, 0.1 / kRate, 8}}});
         QCOMPARE(taught.at("leaves").frame.value, 62);
         // Without the heel's marks both positions are named, with the reason.
         t.erase("right_heel");
