@@ -61,7 +61,8 @@ FindingsPage::FindingsPage(Workbench& bench) : m_bench(bench) {
     all->addWidget(whyArea);
 
     connect(m_chain, &ChainView::faultChosen, this, &FindingsPage::showFault);
-    connect(&bench.book(), &Casebook::analysed, this, &FindingsPage::refresh);
+    auto* seen = new WhenSeen(this, [this] { refresh(); });
+    connect(&bench.book(), &Casebook::analysed, seen, [seen] { (*seen)(); });
     refresh();
 }
 

@@ -11,7 +11,7 @@
 namespace riflesso {
 namespace {
 
-constexpr std::size_t kAtOnce = 160; // marks committed in one go: the window must not wait
+constexpr std::size_t kAtOnce = 100; // marks committed in one go: the window must not wait
 constexpr int kNeighbourhood = 150; // frames on either side that a correction reaches when no other hand mark bounds it
 
 } // namespace

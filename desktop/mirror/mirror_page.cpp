@@ -1,6 +1,7 @@
 #include "desktop/mirror/mirror_page.h"
 
 #include "casebook/text.h"
+#include "desktop/parts/card.h"
 
 #include <QHBoxLayout>
 #include <QLabel>
@@ -60,7 +61,8 @@ MirrorPage::MirrorPage(Workbench& bench) : m_bench(bench) {
         }
     });
     connect(&bench, &Workbench::selectionChanged, this, &MirrorPage::refresh);
-    connect(&bench.book(), &Casebook::analysed, this, &MirrorPage::refresh);
+    auto* seen = new WhenSeen(this, [this] { refresh(); });
+    connect(&bench.book(), &Casebook::analysed, seen, [seen] { (*seen)(); });
     refresh();
 }
 

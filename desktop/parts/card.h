@@ -8,6 +8,7 @@
 #include <QVBoxLayout>
 
 #include <functional>
+#include <utility>
 
 namespace riflesso {
 
@@ -47,6 +48,31 @@ public:
 
 private:
     std::function<void()> m_left;
+};
+
+/// Brings a page up to date at once while it is seen, else when it is next shown: eight hidden pages filled anew after each
+/// analysis would keep the window from answering.
+class WhenSeen : public QObject {
+public:
+    WhenSeen(QWidget* page, std::function<void()> refresh) : QObject(page), m_page(page), m_refresh(std::move(refresh)) {
+        page->installEventFilter(this);
+    }
+    void operator()() {
+        if (m_page->isVisible())
+            m_refresh();
+        else
+            m_stale = true;
+    }
+    bool eventFilter(QObject*, QEvent* e) override {
+        if (e->type() == QEvent::Show && std::exchange(m_stale, false))
+            m_refresh();
+        return false;
+    }
+
+private:
+    QWidget* m_page;
+    std::function<void()> m_refresh;
+    bool m_stale = false;
 };
 
 /// Removes everything a layout holds, widgets too, so that it can be filled anew.

@@ -84,10 +84,11 @@ PracticePage::PracticePage(Workbench& bench) : m_bench(bench) {
         if (c.blocks)
             refresh();
     });
-    connect(&bench.book(), &Casebook::analysed, this, [this] {
+    auto* seen = new WhenSeen(this, [this] {
         fillDrills();
         refresh();
     });
+    connect(&bench.book(), &Casebook::analysed, seen, [seen] { (*seen)(); });
     fillDrills();
     refresh();
 }

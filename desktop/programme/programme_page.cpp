@@ -32,7 +32,8 @@ ProgrammePage::ProgrammePage(Workbench& bench) : m_bench(bench) {
     all->setContentsMargins(14, 8, 14, 10);
     all->addWidget(m_head);
     all->addLayout(columns, 1);
-    connect(&bench.book(), &Casebook::analysed, this, &ProgrammePage::refresh);
+    auto* seen = new WhenSeen(this, [this] { refresh(); });
+    connect(&bench.book(), &Casebook::analysed, seen, [seen] { (*seen)(); });
     refresh();
 }
 

@@ -149,7 +149,8 @@ ProgressPage::ProgressPage(Workbench& bench) : m_bench(bench) {
     all->addLayout(left, 1);
     all->addWidget(side);
     connect(m_which, &QComboBox::activated, this, [this] { refresh(); });
-    connect(&bench.book(), &Casebook::analysed, this, [this] { refresh(); });
+    auto* seen = new WhenSeen(this, [this] { refresh(); });
+    connect(&bench.book(), &Casebook::analysed, seen, [seen] { (*seen)(); });
     refresh();
 }
 
