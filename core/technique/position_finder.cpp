@@ -532,6 +532,9 @@ std::map<PositionId, PositionProposal> proposePositions(const Blueprint& bluepri
         before = &it->second;
         whose = &position;
     }
+    for (auto& [id, p] : out)
+        if (!p.sure)
+            p.sigma = std::max(p.sigma, 3.0 * time.realPeriod(p.frame));
     for (const auto& position : blueprint.positions)
         if (position.rule && reasons && !out.contains(position.id) && !reasons->contains(position.id))
             (*reasons)[position.id] = "the position it leans on was not found";

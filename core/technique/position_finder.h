@@ -29,9 +29,10 @@ Result<std::vector<RuleSample>> ruleSeries(const SeriesSpec& spec, const Motion&
 /// A key position as the rule sees it.
 struct PositionProposal {
     FrameIndex frame;
-    double time = 0.0;  ///< s of real time, finer than a frame where the curve allows
-    double sigma = 0.0; ///< standard error, s: of the fit, and of what the rule misjudged in other reps
-    bool sure = true;   ///< false: the curve does not show it clearly; `why` says what is wrong
+    double time = 0.0; ///< s of real time, finer than a frame where the curve allows
+    /// Standard error, s: of the fit, and of what the rule misjudged in other reps; at least three frames when unsure.
+    double sigma = 0.0;
+    bool sure = true; ///< false: the curve does not show it clearly; `why` says what is wrong
     std::string why;
 };
 

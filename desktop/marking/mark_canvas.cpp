@@ -149,6 +149,7 @@ void MarkCanvas::pointerPressed(QPointF at, Qt::KeyboardModifiers) {
     m_pressedAt = at;
     m_moved = false;
     m_dragged = markUnder(at);
+    m_taken = !m_dragged.empty();
     ++m_gesture;
     m_nudged.clear();
     if (!m_dragged.empty()) {
@@ -185,7 +186,7 @@ void MarkCanvas::pointerReleased(QPointF) {
         done = m_askedBefore;
         m_landmark = done;
         m_held = inside(m_pressedAt);
-    } else if (!m_moved && mark(done) && mark(done)->how == How::hand) {
+    } else if (!m_moved && m_taken && mark(done) && mark(done)->how == How::hand) {
         update();
         return; // picked, not moved
     }

@@ -63,6 +63,7 @@ private:
     LandmarkName m_askedBefore; // asked for when the button went down
     QPointF m_pressedAt;
     bool m_moved = false;
+    bool m_taken = false; // the button went down on a mark
     int m_gesture = 1;
     int m_nudgeGesture = 0;
     LandmarkName m_nudged;

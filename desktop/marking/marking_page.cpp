@@ -369,9 +369,11 @@ void MarkingPage::refresh() {
             const PlacedPosition& placed = rep->positions.at(p.id);
             state = missing.empty() ? tr("frame %1").arg(placed.frame.value)
                                     : tr("frame %1, %2 open").arg(placed.frame.value).arg(missing.size());
-            if (placed.proposed)
-                state += placed.sigma && take ? tr(", proposed ± %1 ms").arg(1000.0 * *placed.sigma, 0, 'f', 0)
-                                              : tr(", proposed");
+            if (placed.proposed && placed.sigma) {
+                const bool unsure = *placed.sigma > 2.0 * timebaseOf(*take).realPeriod(placed.frame);
+                state +=
+                    (unsure ? tr(", unsure ± %1 ms") : tr(", proposed ± %1 ms")).arg(1000.0 * *placed.sigma, 0, 'f', 0);
+            }
         }
         auto* item = new QListWidgetItem(QString("%1  %2\n     %3").arg(n).arg(q(p.name), state));
         item->setSizeHint(QSize(0, 2 * QFontMetrics(typeface(Type::body)).lineSpacing() + 8)); // both lines, always

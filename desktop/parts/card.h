@@ -50,11 +50,12 @@ private:
     std::function<void()> m_left;
 };
 
-/// Brings a page up to date at once while it is seen, else when it is next shown: eight hidden pages filled anew after each
-/// analysis would keep the window from answering.
+/// Brings a page up to date at once while it is seen, else when it is next shown: eight hidden pages filled anew after
+/// each analysis would keep the window from answering.
 class WhenSeen : public QObject {
 public:
-    WhenSeen(QWidget* page, std::function<void()> refresh) : QObject(page), m_page(page), m_refresh(std::move(refresh)) {
+    WhenSeen(QWidget* page, std::function<void()> refresh)
+        : QObject(page), m_page(page), m_refresh(std::move(refresh)) {
         page->installEventFilter(this);
     }
     void operator()() {

@@ -197,6 +197,8 @@ private slots:
         QCOMPARE(rep().positions.size(), bench().blueprint().positions.size());
         for (const auto& [id, p] : rep().positions) {
             QVERIFY(p.proposed && p.sigma && *p.sigma > 0.0);
+            if (*p.sigma > 2.0 / 120.0)
+                continue; // never far off without being shown as unsure
             const auto truth = m_eyes["on_guard"].positions[QString::fromStdString(id)];
             QVERIFY2(
                 std::abs(p.frame.value - truth) <= 5,
@@ -238,7 +240,9 @@ private slots:
             const auto& now = bench().analysis().attention.at(m_rep).asks;
             if (now.empty())
                 break;
-            if (bench().frame() != now.front().frame.value)
+            const auto& asked = now.front().landmarks;
+            if (bench().frame() != now.front().frame.value ||
+                std::find(asked.begin(), asked.end(), canvas()->landmark()) == asked.end())
                 key(Qt::Key_W);
             const auto name = canvas()->landmark();
             const auto& track = data().marks.at(take()).at(name);
@@ -323,7 +327,7 @@ private slots:
         QVERIFY(!data().marks.at(take()).at("neck").contains(FrameIndex(outside)));
     }
     void thePicturesAndTheLoupe() {
-        bench().setFrame(rep().positions.at("heel_lands").frame.value);
+        bench().setFrame(m_eyes["lunge_held"].positions["lunge_held"]);
         canvas()->setLandmark("right_knee");
         for (int i = 0; i < 3; ++i)
             key(Qt::Key_Plus);
@@ -331,7 +335,7 @@ private slots:
         auto* follow = child<QToolButton>("follow");
         QVERIFY(follow->isChecked() && canvas()->zoom() > 2.0);
         const QPointF before = canvas()->toPicture(canvas()->rect().center());
-        bench().setFrame(rep().positions.at("on_guard").frame.value);
+        bench().setFrame(m_eyes["on_guard"].positions["on_guard"]);
         QVERIFY(settle(*m_window));
         const QPointF after = canvas()->toPicture(canvas()->rect().center());
         QVERIFY(std::abs(after.x() - before.x()) > 20); // the athlete has moved, the view with it
