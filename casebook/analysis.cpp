@@ -210,8 +210,8 @@ NextStep nextStep(const CaseData& data, const Blueprint& blueprint, const Analys
                             Workspace::marking, id, rep->id, rep->positions.at(position).frame};
             if (const auto ask = a.attention.find(rep->id);
                 ask != a.attention.end() && !ask->second.asks.empty() && hasCarried(data, *rep))
-                return {count(ask->second.asks.size(), "frame", "frames") + " of rep " + std::to_string(rep->number) +
-                            ", " + quoted(take.title) + ", until every measure can be decided",
+                return {"Check " + count(ask->second.asks.size(), "frame", "frames") + " of rep " +
+                            std::to_string(rep->number) + " until every measure can be decided",
                         Workspace::marking, id, rep->id, ask->second.asks.front().frame};
         }
     }

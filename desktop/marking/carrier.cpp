@@ -139,6 +139,8 @@ void Carrier::next() {
     m_row = new JobRow(job.what);
     m_row->setObjectName("carrying");
     m_rows->addWidget(m_row);
+    // A correction is carried in about a second: a row that comes and goes would make the picture jump under the hand.
+    m_row->setVisible(job.options.landmarks.size() != 1);
     connect(m_row, &JobRow::finished, this, [this](bool) {
         m_row = nullptr;
         if (m_waiting.empty() && m_putting.empty())

@@ -290,8 +290,10 @@ void RepeatPanel::showResult() {
             const auto& r = *g.reliability;
             cell(1, QString::number(r.sem, 'f', 2), tr("standard error of a reading, %1").arg(q(g.unit)));
             cell(2, QString::number(r.mdc95, 'f', 2), tr("the smallest change worth believing, %1").arg(q(g.unit)));
-            cell(3, QString::number(r.icc21.value, 'f', 2),
-                 tr("ICC(2,1) %1, 95 % from %2 to %3; ICC(3,1) %4, from %5 to %6; %7 frames")
+            constexpr int kFewest = 5; // frames below which a correlation is chance
+            cell(3, g.frames < kFewest ? tr("–") : QString::number(r.icc21.value, 'f', 2),
+                 g.frames < kFewest ? tr("Too few frames for a correlation: %1").arg(g.frames)
+                                    : tr("ICC(2,1) %1, 95 % from %2 to %3; ICC(3,1) %4, from %5 to %6; %7 frames")
                      .arg(r.icc21.value, 0, 'f', 3)
                      .arg(r.icc21.interval.lo, 0, 'f', 3)
                      .arg(r.icc21.interval.hi, 0, 'f', 3)

@@ -153,7 +153,7 @@ private slots:
     }
     void aRepFromTwoFramesByHand() {
         int hand = 0;
-        for (const char* p : {"on_guard", "back_on_guard"}) {
+        for (const char* p : {"on_guard", "lunge_held"}) {
             stepTo(m_eyes[p].positions[p]);
             QVERIFY2(readable("Step to"), "the guide says what comes next");
             hand += clickAll(p);
