@@ -224,6 +224,120 @@ private slots:
         QVERIFY(d->value.mean > 90 && d->value.mean < 180);
         QVERIFY(!d->judged && d->reason.find("model") != std::string::npos);
     }
+    void whatTheProgramMakesNeverGoesOverAHand() {
+        const Id t = m_book->addTake(take());
+        m_book->setMark({t, FrameIndex(3), "neck"}, {{1, 2}, 1.5, How::hand});
+        m_book->setMark({t, FrameIndex(4), "neck"}, {{1, 2}, 0.0, How::hidden});
+        m_book->setMark({t, FrameIndex(5), "neck"}, {{1, 2}, 3.0, How::tracked});
+        const CaseData before = m_book->data();
+        TrackSet made;
+        for (int f = 2; f < 7; ++f)
+            made["neck"][FrameIndex(f)] = {{10.0 + f, 5}, 2.0, How::tracked};
+        QVERIFY(m_book->putMarks(t, made, "carry", 77));
+        const auto& track = m_book->data().marks.at(t).at("neck");
+        QCOMPARE(track.size(), std::size_t(5));
+        QCOMPARE(track.at(FrameIndex(3)).how, How::hand);
+        QCOMPARE(track.at(FrameIndex(4)).how, How::hidden);
+        QCOMPARE(track.at(FrameIndex(5)).at.x, 15.0);
+        TrackSet more;
+        more["head"][FrameIndex(2)] = {{1, 1}, 2.0, How::tracked};
+        QVERIFY(m_book->putMarks(t, more, "carry", 77)); // of the same gesture: one step
+        m_book->undoStack().undo();
+        QVERIFY(m_book->data() == before);
+    }
+    void sidesAreSwappedFromAFrameOn() {
+        const Id t = m_book->addTake(take());
+        for (int f = 0; f < 4; ++f) {
+            m_book->setMark({t, FrameIndex(f), "left_knee"}, {{1.0 * f, 0}, 1.5, How::hand});
+            if (f != 2)
+                m_book->setMark({t, FrameIndex(f), "right_knee"}, {{50.0 + f, 0}, 1.5, How::hand});
+            m_book->setMark({t, FrameIndex(f), "neck"}, {{7, 7}, 1.5, How::hand});
+        }
+        const CaseData before = m_book->data();
+        QVERIFY(m_book->swapSides(t, FrameIndex(1), FrameIndex(2)));
+        const auto& m = m_book->data().marks.at(t);
+        QCOMPARE(m.at("left_knee").at(FrameIndex(1)).at.x, 51.0);
+        QCOMPARE(m.at("right_knee").at(FrameIndex(1)).at.x, 1.0);
+        QVERIFY(!m.at("left_knee").contains(FrameIndex(2))); // only one side was marked there
+        QCOMPARE(m.at("right_knee").at(FrameIndex(2)).at.x, 2.0);
+        QCOMPARE(m.at("left_knee").at(FrameIndex(0)).at.x, 0.0);
+        QCOMPARE(m.at("left_knee").at(FrameIndex(3)).at.x, 3.0);
+        QVERIFY(m.at("neck") == before.marks.at(t).at("neck"));
+        m_book->undoStack().undo();
+        QVERIFY(m_book->data() == before);
+    }
+    void hollowPegs() {
+        const Id t = m_book->addTake(take());
+        const Id rep = m_book->addRep(t);
+        m_book->placePosition(rep, "on_guard", FrameIndex(2));
+        const CaseData before = m_book->data();
+        const Timebase time = timebaseOf(m_book->data().takes.at(t));
+        std::map<PositionId, PositionProposal> p;
+        p["on_guard"] = {FrameIndex(5), time.real(FrameIndex(5)).value, 0.01, true, {}};
+        p["heel_lands"] = {FrameIndex(9), time.real(FrameIndex(9)).value + 0.002, 0.004, true, {}};
+        QVERIFY(m_book->proposePositions(rep, p));
+        const auto& placed = m_book->data().reps.at(rep).positions;
+        QCOMPARE(placed.at("on_guard").frame.value, 2); // a hand has set it
+        QVERIFY(placed.at("heel_lands").proposed && *placed.at("heel_lands").sigma == 0.004);
+        QVERIFY(std::abs(placed.at("heel_lands").shift - 0.002) < 1e-12);
+        QVERIFY(!m_book->acceptPosition(rep, "on_guard"));
+        QVERIFY(m_book->acceptPosition(rep, "heel_lands"));
+        QVERIFY(!m_book->data().reps.at(rep).positions.at("heel_lands").proposed);
+        QVERIFY(!m_book->proposePositions(rep, p)); // nothing hollow is left
+        m_book->undoStack().undo();
+        m_book->undoStack().undo();
+        QVERIFY(m_book->data() == before);
+    }
+    void markedAgainReplacesTheAssumedError() {
+        const Id t = m_book->addTake(take());
+        for (int f = 0; f < 14; ++f)
+            m_book->setMark({t, FrameIndex(f), "neck"}, {{100, 100}, kAssumedHandSigma, How::hand});
+        const CaseData before = m_book->data();
+        RepeatMarking r;
+        r.take = t;
+        r.analyst = "A. Nother";
+        r.landmarks = {"neck"};
+        for (int f = 0; f < 14; ++f) {
+            r.frames.emplace_back(f);
+            r.marks.push_back({FrameIndex(f), "neck", {100 + (f % 2 ? 4.0 : -4.0), 100}});
+        }
+        const Id id = m_book->addRepeat(r);
+        QVERIFY(id > 0);
+        // Differences of 4 px in x: √(16/4) = 2 px for each of x and y.
+        QVERIFY(std::abs(handSigmaOf(m_book->analysisNow().handErrors, "neck") - 2.0) < 1e-9);
+        QVERIFY(std::abs(m_book->analysisNow().motions.at(t)->at("neck", FrameIndex(0))->sigma - 2.0) < 0.6);
+        QVERIFY(std::abs(handSigmaOf({}, "neck") - kAssumedHandSigma) < 1e-12);
+        QVERIFY(m_book->removeRepeat(id));
+        QVERIFY(m_book->analysisNow().handErrors.empty());
+        m_book->undoStack().undo();
+        m_book->undoStack().undo();
+        QVERIFY(m_book->data() == before);
+        QVERIFY(m_book->removeTake(t));
+        QVERIFY(m_book->data().repeats.empty());
+    }
+    void everythingOfMarkingIsKept() {
+        Take film = take();
+        film.cutoffs = {{"left_knee", 7.5}};
+        const Id t = m_book->addTake(film);
+        const Id rep = m_book->addRep(t);
+        Rep r = m_book->data().reps.at(rep);
+        r.positions["on_guard"] = {FrameIndex(3), 0.004, -0.001, true};
+        r.seen["eyes"] = {SeenVerdict::partly, FrameIndex(3), "looks down – a little", Pixel{3.5, 4.25}};
+        m_book->setRep(r, "seen");
+        m_book->setMark({t, FrameIndex(2), "head"}, {{9, 8}, 0, How::hidden});
+        RepeatMarking again;
+        again.take = t;
+        again.day = *dayFromIso("2026-11-23");
+        again.frames = {FrameIndex(2), FrameIndex(0)};
+        again.landmarks = {"head"};
+        again.marks = {{FrameIndex(2), "head", {1.5, 2.5}}};
+        m_book->addRepeat(again);
+        const CaseData before = m_book->data();
+        QCOMPARE(before.repeats.size(), std::size_t(1));
+        m_book.reset();
+        open();
+        QVERIFY(m_book->data() == before);
+    }
     void theBookIsTheSameAfterReopening() {
         const Id t = m_book->addTake(take());
         m_book->setMark({t, FrameIndex(2), "head"}, {{9, 8}, 1, How::hand});
