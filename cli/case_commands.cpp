@@ -313,6 +313,12 @@ Status tracks(const CaseArguments& a) {
                              a.in,
                              "nothing was taken over",
                              {}};
+            // Frames are counted; a file of another frame rate would put every mark on the wrong picture.
+            const auto f = static_cast<std::size_t>(frame.value);
+            if (const double said = read->times[f], is = take->second.times[f]; std::abs(said - is) > 0.02 + 0.01 * is)
+                return Error{"frame " + std::to_string(frame.value) + " is at " + std::to_string(said) +
+                                 " s in the file and at " + std::to_string(is) + " s in the film",
+                             a.in, "nothing was taken over", "were these tracks made at another frame rate?"};
             std::optional<Mark> before;
             if (marks != data.marks.end() && marks->second.contains(landmark))
                 if (const auto m = marks->second.at(landmark).find(frame); m != marks->second.at(landmark).end())

@@ -371,6 +371,9 @@ private slots:
         failsInOneLine(
             tracks({"--take", bare, "--in", write("late.csv", "time_s,frame,landmark,x_px,y_px\n9,90000,neck,1,1\n")}),
             "behind the end");
+        failsInOneLine(
+            tracks({"--take", bare, "--in", write("slow.csv", "time_s,frame,landmark,x_px,y_px\n0.2,30,neck,1,1\n")}),
+            "another frame rate");
         failsInOneLine(tracks({"--take", "999", "--out", m_dir.filePath("c.csv")}), "no take 999");
         failsInOneLine(tracks({"--take", bare}), "--out FILE or --in FILE");
         QCOMPARE(tracks({"--take", bare, "--in", small, "--out", small}).code, 2);
