@@ -130,9 +130,9 @@ void Carrier::next() {
     }
     const auto tracks = m_bench.data().marks.find(job.take);
     // Marks come with their measured errors, so that those carried from them know.
-    TrackSet marks = tracks == m_bench.data().marks.end()
-                         ? TrackSet()
-                         : withMeasuredErrors(tracks->second, m_bench.analysis().handErrors);
+    const auto marks = std::make_shared<const TrackSet>(
+        tracks == m_bench.data().marks.end() ? TrackSet()
+                                             : withMeasuredErrors(tracks->second, m_bench.analysis().handErrors));
     const Timebase time = timebaseOf(take->second);
     job.options.framePeriod = time.realPeriod(job.options.first);
     job.options.indexFolder = m_bench.book().library().indexFolder();
@@ -148,7 +148,7 @@ void Carrier::next() {
         next();
     });
     const int gesture = ++m_gesture;
-    m_row->start([this, job, marks = std::move(marks), gesture,
+    m_row->start([this, job, marks, gesture,
                   film = m_bench.filmPath(take->second).toStdString()](const JobProgress& progress) {
         CarryOptions options = job.options;
         std::optional<Error> error;
@@ -158,7 +158,7 @@ void Carrier::next() {
             seed.first = job.seedFirst;
             seed.last = job.seedLast;
             seed.indexFolder = options.indexFolder;
-            const auto starts = seedMarks(film, marks, seed, [&](double share) { return progress({}, 0.5 * share); });
+            const auto starts = seedMarks(film, *marks, seed, [&](double share) { return progress({}, 0.5 * share); });
             if (starts)
                 options.starts = *starts;
             else
@@ -168,7 +168,7 @@ void Carrier::next() {
         if (!error) {
             const double from = job.seeds.empty() ? 0.0 : 0.5;
             *result =
-                carry(film, marks, options, [&](double share) { return progress({}, from + (1.0 - from) * share); });
+                carry(film, *marks, options, [&](double share) { return progress({}, from + (1.0 - from) * share); });
             if (!*result)
                 error = result->error();
         }
