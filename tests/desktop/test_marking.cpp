@@ -169,7 +169,7 @@ private slots:
         for (const auto& [landmark, track] : data().marks.at(take()))
             marks += track.size();
         QCOMPARE(marks, static_cast<std::size_t>(2 * asked));
-        // Carried in the background while one goes on looking: no round of events takes long.
+        // Carried in the background.
         QTest::mouseClick(child<QPushButton>("carry"), Qt::LeftButton);
         QVERIFY(page()->carrier()->busy());
         picture("marking-carrying");
