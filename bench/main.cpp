@@ -475,12 +475,22 @@ void answering(const QString& library) {
     bench.book().perform("clear", edits);
     settle(window);
     auto* page = window.caseView()->marking();
-    std::vector<double> gaps;
+    // A gap on the clock, and what the interface thread itself worked in it: the difference is waiting for a processor,
+    // which on a shared machine is other people's work too.
+    std::vector<double> gaps, own;
+    const auto worked = [] {
+        timespec t{};
+        clock_gettime(CLOCK_THREAD_CPUTIME_ID, &t);
+        return 1e3 * static_cast<double>(t.tv_sec) + 1e-6 * static_cast<double>(t.tv_nsec);
+    };
     auto before = Clock::now();
+    double workedBefore = worked();
     QTimer tick;
     QObject::connect(&tick, &QTimer::timeout, [&] {
         gaps.push_back(since(before));
+        own.push_back(worked() - workedBefore);
         before = Clock::now();
+        workedBefore = worked();
     });
     tick.start(1);
     QTest::keyClick(page->canvas(), Qt::Key_C);
@@ -488,6 +498,7 @@ void answering(const QString& library) {
     QElapsedTimer clock;
     clock.start();
     before = Clock::now();
+    workedBefore = worked();
     while (page->carrier()->busy() && clock.elapsed() < 120000) {
         QApplication::processEvents(QEventLoop::AllEvents, 20);
         if (gaps.size() % 40 == 39)
@@ -496,6 +507,7 @@ void answering(const QString& library) {
     std::printf("the window while %d frames are carried and kept, ms without an answer\n", last - first + 1);
     row("longest", share(gaps, 1.0), "50 ms", 50.0, 1.0);
     row("99 of 100", share(gaps, 0.99), "50 ms", 50.0, 1.0);
+    row("longest work of its own", share(own, 1.0), "50 ms", 50.0, 1.0);
 }
 
 } // namespace

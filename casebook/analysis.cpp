@@ -484,6 +484,29 @@ std::vector<PositionId> positionsFor(const Blueprint& blueprint, View view) {
     return out;
 }
 
+bool isMarked(const TrackSet& marks, const LandmarkName& name, FrameIndex frame) {
+    const auto track = marks.find(name);
+    if (track == marks.end())
+        return false;
+    return track->second.contains(frame) || (kindOf(name) == PointKind::scene && fixedPoint(track->second));
+}
+
+std::vector<LandmarkName> wantedIn(const Blueprint& blueprint, const Take& take, const PositionId& at) {
+    auto roles = blueprint.rolesAt(at, take.view);
+    if (roles.empty())
+        roles = blueprint.rolesFor(take.view);
+    std::vector<LandmarkName> out;
+    for (const auto& role : roles)
+        out.push_back(resolveRole(role, take.handedness));
+    const Side near = take.facing == Facing::left    ? Side::left
+                      : take.facing == Facing::right ? Side::right
+                                                     : take.handedness;
+    for (const auto& name : landmarksOf(take.figure, near))
+        if (std::find(out.begin(), out.end(), name) == out.end())
+            out.push_back(name);
+    return out;
+}
+
 std::vector<LandmarkName> missingAt(const CaseData& data, const Blueprint& blueprint, const Rep& rep,
                                     const PositionId& position) {
     std::vector<LandmarkName> out;
@@ -494,9 +517,7 @@ std::vector<LandmarkName> missingAt(const CaseData& data, const Blueprint& bluep
     const auto marks = data.marks.find(rep.take);
     for (const auto& role : blueprint.rolesAt(position, take->second.view)) {
         const LandmarkName name = resolveRole(role, take->second.handedness);
-        const bool there = marks != data.marks.end() && marks->second.contains(name) &&
-                           marks->second.at(name).contains(placed->second.frame);
-        if (!there)
+        if (marks == data.marks.end() || !isMarked(marks->second, name, placed->second.frame))
             out.push_back(name);
     }
     return out;
@@ -530,6 +551,7 @@ Analysis analyse(const CaseData& data, const Blueprint& blueprint, Day today, co
     a.deviations = compare(blueprint, pick(a, a.athleteReps), pick(a, a.modelReps), options);
     a.judgement = judge(blueprint, a.deviations);
     attend(data, blueprint, a);
+    a.views = checkViews(data, a.motions);
     readPractice(data, blueprint, a);
 
     CalendarInput calendar;

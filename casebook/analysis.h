@@ -3,6 +3,7 @@
 /// The whole flow on one case: motion, measures, deviations, findings, plan, progress. A pure function of plain values;
 /// the desktop and the command line call the same one.
 
+#include "casebook/view_check.h"
 #include "core/judge/judge.h"
 #include "core/mirror/attention.h"
 #include "core/motion/motion.h"
@@ -71,6 +72,7 @@ struct Analysis {
     std::vector<GuessCheck> guesses;
     std::map<LandmarkName, MarkError> handErrors; ///< from repeat marking; the empty name is all together
     std::map<Id, Attention> attention;            ///< by rep: which frames are worth a look
+    std::vector<ViewCheck> views;                 ///< of locked takes: marks that disagree between two angles
     NextStep next;
     std::array<std::string, kWorkspaces> lacking; ///< what each workspace still lacks; empty = nothing
 
@@ -140,6 +142,13 @@ std::vector<const Rep*> repsOf(const CaseData& data, Id take);
 
 /// Key positions that the measures of a view read.
 std::vector<PositionId> positionsFor(const Blueprint& blueprint, View view);
+
+/// Is a landmark marked on a frame? Fixed points of the scene are wherever they were marked once.
+bool isMarked(const TrackSet& marks, const LandmarkName& name, FrameIndex frame);
+
+/// Landmarks (body names) that are asked for at a key position, or anywhere when that needs none: what the measures of
+/// the take's view read in guided order, then what the take's own schema adds.
+std::vector<LandmarkName> wantedIn(const Blueprint& blueprint, const Take& take, const PositionId& at);
 
 /// Landmarks (body names) still to be marked at a placed position of a rep, in guided order.
 std::vector<LandmarkName> missingAt(const CaseData& data, const Blueprint& blueprint, const Rep& rep,

@@ -66,22 +66,26 @@ void drawFigure(QPainter& painter, const std::map<LandmarkName, QPointF>& points
     // Facing left one sees the left side first.
     const std::string far = facing == Facing::left ? "right_" : "left_";
     const auto isFar = [&](const LandmarkName& n) { return facing != Facing::camera && n.rfind(far, 0) == 0; };
+    std::vector<LandmarkName> names;
+    for (const auto& [name, p] : points)
+        names.push_back(name);
+    const auto lines = linesAmong(names);
     for (const bool farSide : {true, false})
-        for (const auto& [from, to] : standardBones()) {
-            const auto a = points.find(from), b = points.find(to);
-            if (a == points.end() || b == points.end() || (isFar(from) && isFar(to)) != farSide)
+        for (const auto& [from, to] : lines) {
+            if ((isFar(from) && isFar(to)) != farSide)
                 continue;
-            const QPointF p = toTarget.map(a->second), q = toTarget.map(b->second);
+            const bool thin =
+                farSide || ofOther(from) || kindOf(to) == PointKind::hand || kindOf(to) == PointKind::foot;
+            const QPointF p = toTarget.map(points.at(from)), q = toTarget.map(points.at(to));
             QColor under(0, 0, 0, 120);
-            painter.setPen(QPen(under, (farSide ? 0.5 : 1.0) * width + 1.5, Qt::SolidLine, Qt::RoundCap));
+            painter.setPen(QPen(under, (thin ? 0.5 : 1.0) * width + 1.5, Qt::SolidLine, Qt::RoundCap));
             painter.drawLine(p, q);
-            painter.setPen(QPen(colour, (farSide ? 0.5 : 1.0) * width, Qt::SolidLine, Qt::RoundCap));
+            painter.setPen(
+                QPen(colour, (thin ? 0.5 : 1.0) * width, ofOther(from) ? Qt::DotLine : Qt::SolidLine, Qt::RoundCap));
             painter.drawLine(p, q);
         }
-    // An implement's end hangs on the nearest hand.
     for (const auto& [name, end] : points) {
-        const auto& standard = standardLandmarks();
-        if (std::find(standard.begin(), standard.end(), name) != standard.end())
+        if (!hangsOnHand(name, names))
             continue;
         std::optional<QPointF> hand;
         for (const char* grip : {"left_hand", "right_hand", "left_wrist", "right_wrist"})
@@ -96,8 +100,19 @@ void drawFigure(QPainter& painter, const std::map<LandmarkName, QPointF>& points
     painter.setPen(QPen(QColor(0, 0, 0, 150), 1));
     painter.setBrush(colour);
     for (const auto& [name, p] : points) {
-        const double r = isFar(name) ? width * 0.7 : width * 1.05;
-        painter.drawEllipse(toTarget.map(p), r, r);
+        const QPointF at = toTarget.map(p);
+        const PointKind kind = kindOf(name);
+        const bool small = isFar(name) || ofOther(name) || kind == PointKind::hand || kind == PointKind::foot;
+        const double r = small ? width * 0.7 : width * 1.05;
+        painter.setBrush(kind == PointKind::ball ? QBrush(Qt::NoBrush) : QBrush(colour));
+        if (kind == PointKind::ball) {
+            painter.setPen(QPen(colour, width));
+            painter.drawEllipse(at, 3 * r, 3 * r);
+            painter.setPen(QPen(QColor(0, 0, 0, 150), 1));
+        } else if (kind == PointKind::scene)
+            painter.drawRect(QRectF(at.x() - 1.2 * r, at.y() - 1.2 * r, 2.4 * r, 2.4 * r));
+        else
+            painter.drawEllipse(at, r, r);
     }
     painter.restore();
 }

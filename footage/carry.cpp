@@ -32,8 +32,7 @@ public:
         for (const auto& name : names) {
             Followed f;
             f.name = name;
-            const auto& standard = standardLandmarks();
-            f.implement = std::find(standard.begin(), standard.end(), name) == standard.end();
+            f.implement = !onBody(name);
             if (const auto own = marks.find(name); own != marks.end())
                 f.marks = own->second;
             if (const auto from = options.starts.find(name); from != options.starts.end())
@@ -454,8 +453,8 @@ Result<CarryResult> carry(const std::filesystem::path& path, const TrackSet& mar
         for (const auto& [name, track] : *set) {
             if ((!options.landmarks.empty() &&
                  std::find(options.landmarks.begin(), options.landmarks.end(), name) == options.landmarks.end()) ||
-                std::find(names.begin(), names.end(), name) != names.end())
-                continue;
+                std::find(names.begin(), names.end(), name) != names.end() || kindOf(name) == PointKind::scene)
+                continue; // fixed points are where they are
             const bool anchored = std::any_of(track.begin(), track.end(), [&](const auto& m) {
                 return (m.second.how == How::hand || set == &options.starts) && m.first.value >= first &&
                        m.first.value <= last;

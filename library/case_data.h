@@ -3,6 +3,7 @@
 /// The data of a case as plain values: what the library keeps and the casebook edits.
 
 #include "core/measure/evaluate.h"
+#include "core/motion/body_schema.h"
 #include "core/motion/calibration.h"
 #include "core/motion/mark.h"
 #include "core/motion/sync.h"
@@ -85,6 +86,7 @@ struct Take {
     CameraPath camera;   ///< of a moving camera, one map a frame; empty = not looked for
     /// Cut-offs that the analyst set against the residual analysis, Hz, by landmark.
     std::map<LandmarkName, double> cutoffs{};
+    BodySchema figure{};       ///< what is asked for besides the points that the measures read
     std::vector<double> times; ///< presentation times, s
     friend bool operator==(const Take&, const Take&) = default;
 };

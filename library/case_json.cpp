@@ -167,6 +167,11 @@ std::string toJson(const Take& t) {
         j["steady"] = true;
     for (const auto& [landmark, hz] : t.cutoffs)
         j["cutoffs_hz"][landmark] = hz;
+    if (t.figure != BodySchema{})
+        j["figure"] = {{"part", enumName(kFigurePartNames, t.figure.part)},
+                       {"hands", t.figure.hands},
+                       {"feet", t.figure.feet},
+                       {"extra", t.figure.extra}};
     return j.dump(-1, ' ', false, json::error_handler_t::replace);
 }
 
@@ -203,6 +208,17 @@ Result<Take> takeFromJson(const std::string& text) {
         if (j.has("cutoffs_hz"))
             for (const auto& [landmark, hz] : j["cutoffs_hz"].fields())
                 t.cutoffs[landmark] = hz.number();
+        if (j.has("figure")) {
+            const auto f = j["figure"];
+            t.figure.part = f["part"].word<FigurePart>(kFigurePartNames);
+            t.figure.hands = f["hands"].truth();
+            t.figure.feet = f["feet"].truth();
+            for (const auto& name : f["extra"].items()) {
+                if (!isLandmarkName(name.text()))
+                    name.fail("\"" + name.text() + "\" is no landmark");
+                t.figure.extra.push_back(name.text());
+            }
+        }
         return t;
     });
 }

@@ -108,21 +108,19 @@ double BoneSpread::beyond(const LandmarkName& a, const LandmarkName& b, double l
     if (it == m_seen.end() || !(it->second.most > 0.0))
         return 0.0;
     // Marks have errors, and one look does not show how long a bone can look: 15 % and 4 px of grace.
-    const auto& standard = standardLandmarks();
-    const auto isBody = [&](const LandmarkName& n) {
-        return std::find(standard.begin(), standard.end(), n) != standard.end();
-    };
-    const double grace = isBody(a) && isBody(b) ? 0.15 : 0.05;
+    const double grace = onBody(a) && onBody(b) ? 0.15 : 0.05;
     const double most = (1.0 + grace) * it->second.most + 4.0;
     const double least = (1.0 - (grace < 0.1 ? shorter / 3.0 : shorter)) * it->second.least - 4.0;
     return std::max({0.0, length - most, least - length}) / it->second.most;
 }
 
 std::vector<std::pair<LandmarkName, LandmarkName>> bonesFor(const TrackSet& tracks) {
-    auto bones = standardBones();
-    const auto& standard = standardLandmarks();
+    std::vector<LandmarkName> names;
+    for (const auto& [name, track] : tracks)
+        names.push_back(name);
+    auto bones = linesAmong(names);
     for (const auto& [name, track] : tracks) {
-        if (std::find(standard.begin(), standard.end(), name) != standard.end())
+        if (!hangsOnHand(name, names))
             continue;
         double nearest = 1e300;
         LandmarkName holder;
@@ -147,7 +145,7 @@ std::vector<std::pair<LandmarkName, LandmarkName>> bonesFor(const TrackSet& trac
 }
 
 bool acrossTrunk(const LandmarkName& a, const LandmarkName& b) {
-    return mirrored(a) == b && (a.ends_with("_hip") || a.ends_with("_shoulder"));
+    return a != b && mirrored(a) == b && (a.ends_with("_hip") || a.ends_with("_shoulder"));
 }
 
 bool believableStep(Eigen::Vector2d before, Eigen::Vector2d now, double usualBone) {

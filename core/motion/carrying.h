@@ -84,8 +84,8 @@ private:
     double m_usual = 0.0;
 };
 
-/// Bones along which carrying looks: those of the body, and for each implement end or ball among the marks the hand or
-/// wrist that it was nearest to on the frames marked by hand.
+/// Bones along which carrying looks among the landmarks that have marks: linesAmong(), and for each implement's end
+/// that hangs on a hand the hand or wrist that it was nearest to on the frames marked by hand.
 std::vector<std::pair<LandmarkName, LandmarkName>> bonesFor(const TrackSet& tracks);
 
 /// True for the bones across the trunk, which is thick: when it turns, cloth wanders far over a joint's middle.

@@ -3,7 +3,9 @@
 #include <Eigen/LU>
 #include <Eigen/SVD>
 
+#include <algorithm>
 #include <cmath>
+#include <random>
 
 namespace riflesso {
 namespace {
@@ -58,6 +60,62 @@ Result<Eigen::Matrix3d> fundamentalOf(const std::vector<ViewPair>& pairs) {
     f = rank.matrixU() * s.asDiagonal() * rank.matrixV().transpose();
     f = tb.transpose() * f * ta;
     return Eigen::Matrix3d(f / f.norm());
+}
+
+Result<Eigen::Matrix3d> robustFundamental(const std::vector<ViewPair>& pairs, int draws) {
+    constexpr std::size_t kFewest = 12;
+    if (pairs.size() < kFewest)
+        return Error{"to tell wrong marks from right ones two views need twelve points that both show; there are " +
+                         std::to_string(pairs.size()),
+                     {},
+                     {},
+                     "mark more points by hand in both views"};
+    std::mt19937 random(8128); // any; the same each time, so that the same marks give the same answer
+    std::vector<std::size_t> order(pairs.size());
+    for (std::size_t i = 0; i < order.size(); ++i)
+        order[i] = i;
+    double least = 0.0;
+    std::optional<Eigen::Matrix3d> best;
+    std::vector<double> misfits(pairs.size());
+    for (int draw = 0; draw < draws; ++draw) {
+        std::vector<ViewPair> eight;
+        for (std::size_t i = 0; i < 8; ++i) {
+            std::swap(order[i], order[i + random() % (order.size() - i)]);
+            eight.push_back(pairs[order[i]]);
+        }
+        const auto f = fundamentalOf(eight);
+        if (!f)
+            continue;
+        for (std::size_t i = 0; i < pairs.size(); ++i)
+            misfits[i] = epipolarMisfit(*f, pairs[i]);
+        const auto middle = misfits.begin() + static_cast<std::ptrdiff_t>(misfits.size() * 6 / 10);
+        std::nth_element(misfits.begin(), middle, misfits.end());
+        if (!best || *middle < least) {
+            least = *middle;
+            best = *f;
+        }
+    }
+    if (!best)
+        return fundamentalOf(pairs); // says why
+    // An eight's own errors are in the misfits; agreeing means agreeing as well as most do.
+    for (int round = 0; round < 3; ++round) {
+        std::vector<ViewPair> agree;
+        const double most = std::max(3.0, round == 0 ? 2.5 * least : 0.0);
+        for (const auto& p : pairs)
+            if (epipolarMisfit(*best, p) <= most)
+                agree.push_back(p);
+        const auto f = fundamentalOf(agree);
+        if (!f)
+            return f;
+        best = *f;
+    }
+    return *best;
+}
+
+std::optional<Eigen::Vector3d> epipolarLine(const Eigen::Matrix3d& f, Pixel a) {
+    const Eigen::Vector3d l = f * homogeneous(a);
+    const double length = l.head<2>().norm();
+    return length > 1e-12 * l.norm() ? std::optional<Eigen::Vector3d>(l / length) : std::nullopt;
 }
 
 double epipolarDistance(const Eigen::Matrix3d& f, Pixel a, Pixel b) {

@@ -2,14 +2,47 @@
 
 #include <algorithm>
 #include <array>
+#include <optional>
 
 namespace riflesso {
 namespace {
 constexpr std::array<std::string_view, 9> kPaired = {"shoulder", "elbow", "wrist", "hand", "hip",
                                                      "knee",     "ankle", "heel",  "toe"};
+constexpr std::array<std::string_view, 3> kHandDetail = {"thumb", "index", "little"};
+constexpr std::array<std::string_view, 2> kFootDetail = {"big_toe", "little_toe"};
+constexpr std::string_view kOther = "other_";
 
 bool startsWith(std::string_view s, std::string_view prefix) {
     return s.substr(0, prefix.size()) == prefix;
+}
+
+// "left_knee" -> "knee"; nothing when there is no side.
+std::optional<std::string_view> withoutSide(std::string_view name) {
+    for (std::string_view side : {"left_", "right_"})
+        if (startsWith(name, side))
+            return name.substr(side.size());
+    return {};
+}
+
+template <typename Words> bool among(const Words& words, std::string_view word) {
+    return std::find(words.begin(), words.end(), word) != words.end();
+}
+
+// What a name is on one person; nothing when it is not of a person.
+std::optional<PointKind> bodyKind(std::string_view name) {
+    if (name == "head" || name == "neck")
+        return PointKind::body;
+    const auto part = withoutSide(name);
+    if (!part)
+        return {};
+    return among(kPaired, *part)       ? std::optional(PointKind::body)
+           : among(kHandDetail, *part) ? std::optional(PointKind::hand)
+           : among(kFootDetail, *part) ? std::optional(PointKind::foot)
+                                       : std::nullopt;
+}
+
+std::string_view ofPerson(std::string_view name) {
+    return ofOther(name) ? name.substr(kOther.size()) : name;
 }
 } // namespace
 
@@ -24,11 +57,26 @@ const std::vector<LandmarkName>& standardLandmarks() {
     return names;
 }
 
+bool ofOther(std::string_view name) {
+    return startsWith(name, kOther);
+}
+
+PointKind kindOf(std::string_view name) {
+    if (const auto body = bodyKind(ofPerson(name)))
+        return *body;
+    if (name == "ball" || startsWith(name, "ball_") || (startsWith(name, "ball") && name.size() == 5))
+        return PointKind::ball;
+    return startsWith(name, "scene_") ? PointKind::scene : PointKind::implement;
+}
+
+bool onBody(std::string_view name) {
+    return bodyKind(ofPerson(name)).has_value();
+}
+
 bool isLandmarkName(std::string_view name) {
-    const auto& standard = standardLandmarks();
-    if (std::find(standard.begin(), standard.end(), name) != standard.end())
+    if (onBody(name))
         return true;
-    if (name.empty() || name.size() > 64 || startsWith(name, "left_") || startsWith(name, "right_"))
+    if (name.empty() || name.size() > 64 || withoutSide(name) || ofOther(name) || name == "scene_")
         return false;
     if (name.front() < 'a' || name.front() > 'z')
         return false;
@@ -37,10 +85,10 @@ bool isLandmarkName(std::string_view name) {
 }
 
 LandmarkName mirrored(const LandmarkName& name) {
-    if (startsWith(name, "left_"))
-        return "right_" + name.substr(5);
-    if (startsWith(name, "right_"))
-        return "left_" + name.substr(6);
+    const std::string person(ofOther(name) ? kOther : "");
+    const std::string own = name.substr(person.size());
+    if (const auto part = withoutSide(own))
+        return person + (startsWith(own, "left_") ? "right_" : "left_") + std::string(*part);
     return name;
 }
 
@@ -56,28 +104,55 @@ LandmarkName resolveRole(std::string_view role, Side handedness) {
 const std::vector<std::pair<LandmarkName, LandmarkName>>& standardBones() {
     static const std::vector<std::pair<LandmarkName, LandmarkName>> bones = [] {
         std::vector<std::pair<LandmarkName, LandmarkName>> b = {{"head", "neck"}};
-        for (std::string s : {"left_", "right_"})
-            for (auto [from, to] : std::initializer_list<std::pair<const char*, const char*>>{{"shoulder", "elbow"},
-                                                                                              {"elbow", "wrist"},
-                                                                                              {"wrist", "hand"},
-                                                                                              {"shoulder", "hip"},
-                                                                                              {"hip", "knee"},
-                                                                                              {"knee", "ankle"},
-                                                                                              {"ankle", "heel"},
-                                                                                              {"heel", "toe"},
-                                                                                              {"ankle", "toe"}})
-                b.emplace_back(s + from, s + to);
+        using Pairs = std::initializer_list<std::pair<const char*, const char*>>;
+        const auto bothSides = [&](Pairs pairs) {
+            for (std::string s : {"left_", "right_"})
+                for (auto [from, to] : pairs)
+                    b.emplace_back(s + from, s + to);
+        };
+        bothSides({{"shoulder", "elbow"},
+                   {"elbow", "wrist"},
+                   {"wrist", "hand"},
+                   {"shoulder", "hip"},
+                   {"hip", "knee"},
+                   {"knee", "ankle"},
+                   {"ankle", "heel"},
+                   {"heel", "toe"},
+                   {"ankle", "toe"}});
         b.emplace_back("left_shoulder", "right_shoulder");
         b.emplace_back("left_hip", "right_hip");
+        bothSides(
+            {{"wrist", "thumb"}, {"hand", "index"}, {"hand", "little"}, {"ankle", "big_toe"}, {"ankle", "little_toe"}});
         return b;
     }();
     return bones;
 }
 
+std::vector<std::pair<LandmarkName, LandmarkName>> linesAmong(const std::vector<LandmarkName>& names) {
+    std::vector<std::pair<LandmarkName, LandmarkName>> out;
+    for (const std::string& person : {std::string(), std::string(kOther)})
+        for (const auto& [a, b] : standardBones())
+            if (among(names, person + a) && among(names, person + b))
+                out.emplace_back(person + a, person + b);
+    for (const auto& name : names)
+        if (name.ends_with("_tail") && kindOf(name) == PointKind::implement)
+            if (const std::string tip = name.substr(0, name.size() - 4) + "tip"; among(names, tip))
+                out.emplace_back(name, tip);
+    return out;
+}
+
+bool hangsOnHand(const LandmarkName& name, const std::vector<LandmarkName>& names) {
+    if (kindOf(name) != PointKind::implement || name.ends_with("_centre") || name.ends_with("_tail"))
+        return false;
+    return !(name.ends_with("_tip") && among(names, name.substr(0, name.size() - 3) + "tail"));
+}
+
 std::string spoken(std::string_view landmark) {
-    std::string s(landmark);
+    std::string s(ofPerson(landmark));
+    if (startsWith(s, "scene_"))
+        s = s.substr(6);
     std::replace(s.begin(), s.end(), '_', ' ');
-    return s;
+    return ofOther(landmark) ? "other's " + s : s;
 }
 
 } // namespace riflesso

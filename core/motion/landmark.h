@@ -1,6 +1,6 @@
 #pragma once
 /// \file
-/// The standard figure: the names of its landmarks, their mirror partners, the bones between them.
+/// Landmarks: the grammar of their names, their mirror partners, the bones between them.
 
 #include <optional>
 #include <string>
@@ -10,18 +10,32 @@
 
 namespace riflesso {
 
-/// Landmarks are named: `head`, `neck`, `left_`/`right_` + `shoulder elbow wrist hand hip knee ankle heel toe`.
-/// Any other lower-case name is an implement end, as `foil_tip`.
+/// Landmarks are named: `head`, `neck`, `left_`/`right_` + `shoulder elbow wrist hand hip knee ankle heel toe`, in
+/// detail `thumb index little big_toe little_toe` too. `other_` before such a name is the same place on a second
+/// person. `ball` and `ball_…` are balls, `scene_…` are fixed points of the scene. Any other lower-case name belongs to
+/// an implement: `foil_tip`; `bar_tail` with `bar_tip` is a line; `…_centre` is its middle.
 using LandmarkName = std::string;
+
+enum class PointKind { body, hand, foot, implement, ball, scene };
+
+/// What a name stands for; a second person's points are of the same kinds as the first one's. Pure, from the name
+/// alone.
+PointKind kindOf(std::string_view name);
+
+/// True for what is on a person: body, hand or foot.
+bool onBody(std::string_view name);
+
+/// True for points of the second person, whose names begin with `other_`.
+bool ofOther(std::string_view name);
 
 /// The twenty standard names, head to toe.
 const std::vector<LandmarkName>& standardLandmarks();
 
-/// True for a standard name or a well-formed free one (lower-case letter first, then letters, digits, underscores) that
-/// does not pretend to be a body side (`left_nose` is not a landmark).
+/// True for a name of a body's point or a well-formed free one (lower-case letter first, then letters, digits,
+/// underscores) that does not pretend to be a body's (`left_nose`, `other_tail` are no landmarks).
 bool isLandmarkName(std::string_view name);
 
-/// `left_knee` <-> `right_knee`; every other name is its own partner.
+/// `left_knee` <-> `right_knee`, `other_left_knee` <-> `other_right_knee`; every other name is its own partner.
 LandmarkName mirrored(const LandmarkName& name);
 
 /// Which hand holds the implement; the same side's leg is in front.
@@ -31,10 +45,17 @@ enum class Side { left, right };
 /// body's name: role "lead_knee" of a right-handed athlete is "right_knee". Other names stay.
 LandmarkName resolveRole(std::string_view role, Side handedness);
 
-/// Bones to draw, as pairs of landmark names, far to near.
+/// Bones of one person, hand and foot detail last, as pairs of landmark names.
 const std::vector<std::pair<LandmarkName, LandmarkName>>& standardBones();
 
-/// "left_knee" -> "left knee", for screens.
+/// Pairs to draw a line between and to look along, among the given names: bones of the athlete and of the second
+/// person, lines of implements (`bar_tail` to `bar_tip`).
+std::vector<std::pair<LandmarkName, LandmarkName>> linesAmong(const std::vector<LandmarkName>& names);
+
+/// True for an implement's end that hangs on the hand that holds it: not a centre, not one of two ends that are there.
+bool hangsOnHand(const LandmarkName& name, const std::vector<LandmarkName>& among);
+
+/// "left_knee" -> "left knee", "other_left_knee" -> "other's left knee", "scene_line" -> "line", for screens.
 std::string spoken(std::string_view landmark);
 
 } // namespace riflesso

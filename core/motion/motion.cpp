@@ -175,9 +175,42 @@ TrackSet steadied(const TrackSet& tracks, const CameraPath& path) {
     return out;
 }
 
+std::optional<Mark> fixedPoint(const Track& track) {
+    double x = 0.0, y = 0.0, w = 0.0;
+    int n = 0;
+    const auto each = [&](auto what) {
+        for (const auto& [frame, m] : track)
+            if (m.how != How::hidden && m.sigma > 0.0)
+                what(m, 1.0 / (m.sigma * m.sigma));
+    };
+    each([&](const Mark& m, double weight) {
+        x += weight * m.at.x;
+        y += weight * m.at.y;
+        w += weight;
+        ++n;
+    });
+    if (n == 0)
+        return {};
+    const Pixel at{x / w, y / w};
+    double chi2 = 0.0;
+    each([&](const Mark& m, double weight) {
+        chi2 += weight * (std::pow(m.at.x - at.x, 2) + std::pow(m.at.y - at.y, 2));
+    });
+    // Birge's ratio says whether the marks agree; far above 1 the camera moves, and then any frame is as unsure as the
+    // marks scatter.
+    const double birge = n > 1 ? chi2 / (2.0 * (n - 1)) : 0.0;
+    return Mark{at, std::sqrt((birge > 4.0 ? n * birge : std::max(1.0, birge)) / w), How::hand};
+}
+
 Motion toMotion(const TrackSet& tracks, const Timebase& time, const MotionOptions& options) {
     std::map<LandmarkName, MotionTrack> out;
     for (const auto& [landmark, track] : tracks) {
+        if (kindOf(landmark) == PointKind::scene) {
+            if (const auto fixed = fixedPoint(track))
+                for (int f = 0; f < time.frames(); ++f)
+                    out[landmark].samples[FrameIndex(f)] = {fixed->at, fixed->sigma, track.contains(FrameIndex(f))};
+            continue;
+        }
         MotionOptions mine = options;
         if (const auto own = options.own.find(landmark); own != options.own.end())
             mine.cutoff = own->second;

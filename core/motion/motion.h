@@ -64,7 +64,12 @@ private:
 /// Marks of a moving camera, carried to the reference frame's picture. A frame without a map keeps its marks.
 TrackSet steadied(const TrackSet& tracks, const CameraPath& path);
 
-/// Marks to motion. Marks on frames outside the film are left out. Pure.
+/// The one place of a fixed point (`scene_…`) from its marks on any frames: their weighted mean. When they scatter more
+/// than their errors allow, because the camera moves, sigma is their scatter. Nothing when there is no mark.
+std::optional<Mark> fixedPoint(const Track& track);
+
+/// Marks to motion. Marks on frames outside the film are left out; fixed points of the scene are there on every frame.
+/// Pure.
 Motion toMotion(const TrackSet& tracks, const Timebase& time, const MotionOptions& options = {});
 
 } // namespace riflesso

@@ -13,9 +13,11 @@
 namespace riflesso {
 namespace {
 
-constexpr int kFewest = 8;          // samples below which no rule is tried
-constexpr double kMain = 0.40;      // share of the greatest speed that a movement must reach to be the one meant
-constexpr double kSmooth = 12.0;    // Hz, for finding the way about; fits use the values themselves
+constexpr int kFewest = 8;         // samples below which no rule is tried
+constexpr double kMain = 0.40;     // share of the greatest speed that a movement must reach to be the one meant
+constexpr double kSmooth = 12.0;   // Hz, for finding the way about; fits use the values themselves
+constexpr double kSeenShare = 0.7; // of the weight of a movement's flank that must be marked
+const char* const kHiddenThere = "its points are hidden or unmarked just there";
 constexpr double kModelError = 0.3; // of a frame: no curve is exactly what the model says
 
 Error cannot(std::string why) {
@@ -24,9 +26,10 @@ Error cannot(std::string why) {
 
 struct Grid {
     std::vector<double> t, v, smooth, speed, change; // change: of the speed
+    std::vector<double> sigma;                       // standard error of v
+    std::vector<bool> bridged;                       // nothing is marked there
     double step = 0.0;
     double noise = 0.0; // standard deviation of v about its smooth course
-    double sigma = 0.0; // standard error of a sample where it moves: nine in ten are better
     [[nodiscard]] std::size_t size() const { return t.size(); }
 };
 
@@ -48,18 +51,9 @@ std::optional<Grid> gridOf(std::span<const RuleSample> s, double sign) {
         const double share = std::clamp((t - s[k].time) / (s[k + 1].time - s[k].time), 0.0, 1.0);
         g.t.push_back(t);
         g.v.push_back(sign * (s[k].value + share * (s[k + 1].value - s[k].value)));
-    }
-    // Not of all: what lies at rest does not matter here. The middle half of the series' way.
-    const auto [lo, hi] =
-        std::minmax_element(s.begin(), s.end(), [](const auto& a, const auto& b) { return a.value < b.value; });
-    std::vector<double> moving;
-    for (const auto& x : s)
-        if (const double share = (x.value - lo->value) / std::max(1e-12, hi->value - lo->value);
-            share > 0.1 && share < 0.9)
-            moving.push_back(x.sigma);
-    if (!moving.empty()) {
-        std::sort(moving.begin(), moving.end());
-        g.sigma = moving[moving.size() * 9 / 10];
+        g.sigma.push_back(s[k].sigma + share * (s[k + 1].sigma - s[k].sigma));
+        g.bridged.push_back(s[k + 1].time - s[k].time > 1.5 * g.step && t > s[k].time + 0.5 * g.step &&
+                            t < s[k + 1].time - 0.5 * g.step);
     }
     const Hertz rate(1.0 / g.step);
     g.smooth = zeroLag(g.v, Hertz(std::min(kSmooth, 0.4 * rate.value)), rate);
@@ -121,7 +115,8 @@ Result<FoundInstant> smoothEdge(const Grid& g, bool end) {
     if (!(way > 6.0 * g.noise) || !(way > 0.0))
         return cannot("it does not move clearly more than the marks are unsure");
     // u = S⁻¹(share) is a straight line over time for a minimum-jerk curve: fitted on the near side of the movement.
-    double sw = 0, st = 0, su = 0, stt = 0, stu = 0;
+    // What is not marked has no weight, what is unsure has little.
+    double sw = 0, st = 0, su = 0, stt = 0, stu = 0, all = 0, known = 0, unsure = 0;
     int n = 0;
     std::vector<std::array<double, 3>> used;
     for (std::size_t i = a; i <= b; ++i) {
@@ -130,12 +125,18 @@ Result<FoundInstant> smoothEdge(const Grid& g, bool end) {
             continue;
         const double u = inverseMinimumJerk(share);
         const double slope = std::max(0.05, minimumJerkSlope(u));
-        const double w = slope * slope;
+        all += slope * slope;
+        if (g.bridged[i])
+            continue;
+        known += slope * slope;
+        const double error = std::hypot(g.sigma[i], g.noise, 0.005 * way) / way;
+        const double w = slope * slope / (error * error);
         sw += w;
         st += w * g.t[i];
         su += w * u;
         stt += w * g.t[i] * g.t[i];
         stu += w * g.t[i] * u;
+        unsure += w * g.sigma[i] * g.sigma[i];
         used.push_back({g.t[i], u, w});
         ++n;
     }
@@ -157,7 +158,19 @@ Result<FoundInstant> smoothEdge(const Grid& g, bool end) {
     // How flat the curve is where it is cut: the ends of the plateau are known to noise / √rest only.
     const double plateau = g.noise / way / std::sqrt(static_cast<double>(rest)) * 2.0;
     // Carried marks err together, which no fit shows: the whole curve may be bent by as much as they are unsure.
-    out.sigma = std::hypot(std::sqrt(std::max(0.0, atEdge)), plateau, g.sigma / way) / rate;
+    const double together = std::sqrt(unsure / sw) / way;
+    out.sigma = std::hypot(std::sqrt(std::max(0.0, atEdge)), plateau, together) / rate;
+    // The plateau at the edge in question is read from marks too.
+    const std::size_t restFrom = end         ? b
+                                 : a >= rest ? a - rest
+                                             : 0,
+                      restTo = end ? std::min(g.size() - 1, b + rest / 2) : a;
+    const auto hidden = std::count(g.bridged.begin() + static_cast<std::ptrdiff_t>(restFrom),
+                                   g.bridged.begin() + static_cast<std::ptrdiff_t>(restTo) + 1, true);
+    if (known < kSeenShare * all || 2 * hidden > static_cast<std::ptrdiff_t>(restTo - restFrom + 1)) {
+        out.sure = false;
+        out.why = kHiddenThere;
+    }
     if (way < 15.0 * g.noise) {
         out.sure = false;
         out.why = "the movement is small against the error of the marks";
@@ -177,6 +190,8 @@ double bendMisfit(const Grid& g, std::size_t from, std::size_t to, double at, bo
     Eigen::Vector4d y = Eigen::Vector4d::Zero();
     double sum = 0.0;
     for (std::size_t i = from; i <= to; ++i) {
+        if (g.bridged[i])
+            continue;
         const double d = (g.t[i] - at) / 0.05; // about one for what is near
         const Eigen::Vector4d x(1.0, d < 0 ? d : 0.0, d < 0 ? 0.0 : d, (d > 0) == curvedAfter ? d * d : 0.0);
         h += x * x.transpose();
@@ -213,7 +228,9 @@ Result<FoundInstant> bend(const Grid& g, bool lands) {
     out.time = at;
     double jump = 0.0;
     (void)bendMisfit(g, from, to, at, !lands, &jump);
-    const auto dof = static_cast<double>(std::max<std::size_t>(1, to - from + 1 - 5));
+    const auto first = g.bridged.begin() + static_cast<std::ptrdiff_t>(from),
+               last = g.bridged.begin() + static_cast<std::ptrdiff_t>(to) + 1;
+    const double dof = std::max<double>(1.0, static_cast<double>(std::count(first, last, false)) - 5.0);
     const double variance = std::max(best / dof, 1e-12);
     // The misfit rises by one variance at one standard error (likelihood profile).
     double wide = 0.0;
@@ -224,6 +241,19 @@ Result<FoundInstant> bend(const Grid& g, bool lands) {
     if (!(jump * 0.03 > 3.0 * std::max(g.noise, std::sqrt(variance)))) {
         out.sure = false;
         out.why = "the bend is small against the error of the marks";
+    }
+    // Marks on either side, and some right beside it: a straight bridge has bends at its ends that nobody has seen.
+    int before = 0, after = 0;
+    bool beside = true;
+    for (std::size_t i = from; i <= to; ++i) {
+        if (g.bridged[i])
+            beside = beside && std::abs(g.t[i] - at) > 2.5 * g.step;
+        else
+            ++(g.t[i] < at ? before : after);
+    }
+    if (!beside || before < 4 || after < 4) {
+        out.sure = false;
+        out.why = kHiddenThere;
     }
     if (peak == std::size_t{0} || at <= g.t[from] + 2.5 * g.step || at >= g.t[to] - 2.5 * g.step) {
         out.sure = false;
@@ -410,16 +440,13 @@ Result<FoundInstant> findInstant(const PositionRule& rule, std::span<const RuleS
     }
     if (!found)
         return found;
-    // A gap in the marks near the instant: it was bridged in a straight line, whose ends are bends that nobody has
-    // seen. Smooth edges are read off the whole movement, bends only off what is next to them. s.
-    const double near = rule.kind == RuleKind::begins || rule.kind == RuleKind::ends ? 0.30 : 0.12;
-    for (std::size_t i = 0; i + 1 < samples.size(); ++i) {
-        const bool gap = samples[i + 1].time - samples[i].time > 3.5 * g->step;
-        if (gap && samples[i + 1].time > found->time - near && samples[i].time < found->time + near && found->sure) {
-            found->sure = false;
-            found->why = "its points are hidden or unmarked just there";
-        }
-    }
+    // Tops, levels and strikes are read off what is next to them.
+    if (rule.kind != RuleKind::begins && rule.kind != RuleKind::ends && found->sure)
+        for (std::size_t i = 0; i < g->size(); ++i)
+            if (g->bridged[i] && std::abs(g->t[i] - found->time) < 2.5 * g->step) {
+                found->sure = false;
+                found->why = kHiddenThere;
+            }
     found->sigma = std::hypot(found->sigma, kModelError * g->step);
     if (found->sigma > 2.0 * g->step && found->sure) {
         found->sure = false;
@@ -499,7 +526,9 @@ std::map<PositionId, PositionProposal> proposePositions(const Blueprint& bluepri
             p.sure = found->sure;
             p.why = found->why;
             for (const auto* other : {&rule.after, &rule.before})
-                if (const auto it = out.find(*other); it != out.end() && !it->second.sure && p.sure) {
+                if (const auto it = out.find(*other);
+                    it != out.end() && !it->second.sure && p.sure &&
+                    std::abs(it->second.time - p.time) < 3.0 * std::max(it->second.sigma, 3.0 * period)) {
                     p.sure = false;
                     p.why = "“" + blueprint.position(*other)->name + "”, on which it leans, is unsure";
                 }

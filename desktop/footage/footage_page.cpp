@@ -46,7 +46,7 @@ FootagePage::FootagePage(Workbench& bench) : m_bench(bench) {
     films->restoreState(QSettings().value("footageSplit").toByteArray());
     connect(films, &QSplitter::splitterMoved, this,
             [films] { QSettings().setValue("footageSplit", films->saveState()); });
-    m_modes = new QStackedWidget;
+    m_modes = new Pages;
     m_modes->addWidget(films);
     auto* all = new QVBoxLayout(this);
     all->setContentsMargins(0, 0, 0, 0);
@@ -190,7 +190,7 @@ QWidget* FootagePage::makeRight() {
                                                          {tr("Calibrate"), m_calibrate}, {tr("Reps"), m_reps},
                                                          {tr("Angles"), m_angles},       {tr("Picture"), m_picture}};
     m_tabs = new QButtonGroup(this);
-    m_panels = new QStackedWidget;
+    m_panels = new Pages;
     auto* tabs = new QGridLayout;
     tabs->setSpacing(3);
     for (int i = 0; i < kPanels; ++i) {

@@ -7,10 +7,10 @@
 #include "desktop/footage/transport.h"
 #include "desktop/parts/job_row.h"
 
+#include "desktop/parts/pages.h"
 #include <QButtonGroup>
 #include <QListWidget>
 #include <QSplitter>
-#include <QStackedWidget>
 #include <QStringList>
 
 #include <deque>
@@ -71,7 +71,7 @@ private:
     void searchFilm();
 
     Workbench& m_bench;
-    QStackedWidget* m_modes; // the films, or the camera
+    Pages* m_modes; // the films, or the camera
     QListWidget* m_list;
     QCheckBox* m_refer;
     QVBoxLayout* m_jobs;
@@ -79,7 +79,7 @@ private:
     QSplitter* m_views;
     RepStrip* m_strip;
     Transport* m_transport;
-    QStackedWidget* m_panels;
+    Pages* m_panels;
     QButtonGroup* m_tabs;
     FilmPanel* m_film;
     TimePanel* m_time;

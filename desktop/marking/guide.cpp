@@ -1,5 +1,6 @@
 #include "desktop/marking/guide.h"
 
+#include "core/motion/body_schema.h"
 #include "desktop/theme/theme.h"
 
 #include <QHelpEvent>
@@ -12,46 +13,6 @@
 #include <cmath>
 
 namespace riflesso {
-namespace {
-
-// A body in a wide, open stance, seen from the side of its chest: the lead side to the left. Unit square, y down.
-const std::map<std::string, QPointF>& guidePlaces() {
-    static const std::map<std::string, QPointF> places = {
-        {"head", {0.50, 0.09}},           {"neck", {0.50, 0.20}},        {"lead_shoulder", {0.41, 0.235}},
-        {"rear_shoulder", {0.59, 0.235}}, {"lead_elbow", {0.30, 0.30}},  {"lead_wrist", {0.20, 0.27}},
-        {"lead_hand", {0.15, 0.255}},     {"rear_elbow", {0.70, 0.28}},  {"rear_wrist", {0.76, 0.18}},
-        {"rear_hand", {0.77, 0.13}},      {"lead_hip", {0.44, 0.53}},    {"rear_hip", {0.56, 0.53}},
-        {"lead_knee", {0.335, 0.695}},    {"rear_knee", {0.665, 0.70}},  {"lead_ankle", {0.335, 0.875}},
-        {"rear_ankle", {0.73, 0.875}},    {"lead_heel", {0.375, 0.925}}, {"lead_toe", {0.24, 0.925}},
-        {"rear_heel", {0.76, 0.925}},     {"rear_toe", {0.655, 0.945}}};
-    return places;
-}
-
-const std::vector<std::pair<const char*, const char*>>& guideBones() {
-    static const std::vector<std::pair<const char*, const char*>> bones = {{"head", "neck"},
-                                                                           {"lead_shoulder", "rear_shoulder"},
-                                                                           {"lead_shoulder", "lead_elbow"},
-                                                                           {"lead_elbow", "lead_wrist"},
-                                                                           {"lead_wrist", "lead_hand"},
-                                                                           {"rear_shoulder", "rear_elbow"},
-                                                                           {"rear_elbow", "rear_wrist"},
-                                                                           {"rear_wrist", "rear_hand"},
-                                                                           {"lead_hip", "rear_hip"},
-                                                                           {"lead_shoulder", "lead_hip"},
-                                                                           {"rear_shoulder", "rear_hip"},
-                                                                           {"lead_hip", "lead_knee"},
-                                                                           {"lead_knee", "lead_ankle"},
-                                                                           {"rear_hip", "rear_knee"},
-                                                                           {"rear_knee", "rear_ankle"},
-                                                                           {"lead_ankle", "lead_heel"},
-                                                                           {"lead_heel", "lead_toe"},
-                                                                           {"rear_ankle", "rear_heel"},
-                                                                           {"rear_heel", "rear_toe"}};
-    return bones;
-}
-
-} // namespace
-
 FigureGuide::FigureGuide(QWidget* parent) : QWidget(parent) {
     setAccessibleName(tr("Figure guide"));
 }
@@ -66,21 +27,24 @@ void FigureGuide::setState(const std::vector<LandmarkName>& wanted, const std::s
 }
 
 QPointF FigureGuide::placeOf(const LandmarkName& landmark) const {
-    const double h = std::min(height() - 8.0, (width() - 8.0) * 1.12);
+    // With a second person asked for, the two stand side by side.
+    const bool two = std::any_of(m_wanted.begin(), m_wanted.end(), [](const auto& n) { return ofOther(n); });
+    const double room = two ? width() / 2.0 : width();
+    const double h = std::min(height() - 8.0, (room - 8.0) * 1.12);
     const double w = h / 1.12;
-    const auto onBody = [&](QPointF p) {
-        return QPointF((width() - w) / 2 + p.x() * w, (height() - h) / 2 + p.y() * h);
-    };
-    for (const auto& [role, p] : guidePlaces())
-        if (resolveRole(role, m_handedness) == landmark)
-            return onBody(p);
-    // Implements stand before the lead hand, one under the other.
-    const auto& standard = standardLandmarks();
+    const double left = (room - w) / 2 + (two && ofOther(landmark) ? room : 0.0);
+    const auto onFigure = [&](double x, double y) { return QPointF(left + x * w, (height() - h) / 2 + y * h); };
+    const LandmarkName own = ofOther(landmark) ? landmark.substr(6) : landmark;
+    for (const auto& p : figurePoints())
+        if (resolveRole(p.role, m_handedness) == own)
+            return onFigure(p.x, p.y);
+    // What is held or thrown stands before the lead hand, fixed points along the ground, one after the other.
     int row = 0;
+    const bool fixed = kindOf(landmark) == PointKind::scene;
     for (const auto& name : m_wanted)
-        if (std::find(standard.begin(), standard.end(), name) == standard.end()) {
+        if (!onBody(name) && (kindOf(name) == PointKind::scene) == fixed) {
             if (name == landmark)
-                return onBody({0.03, 0.215 + 0.09 * row});
+                return fixed ? onFigure(0.06 + 0.09 * row, 0.985) : onFigure(0.03, 0.215 + 0.09 * row);
             ++row;
         }
     return {-100, -100}; // not asked for and not on the figure
@@ -104,17 +68,33 @@ void FigureGuide::paintEvent(QPaintEvent*) {
     QPainter p(this);
     p.setRenderHint(QPainter::Antialiasing);
     p.fillRect(rect(), t.panel);
-    p.setPen(QPen(t.line, 7, Qt::SolidLine, Qt::RoundCap));
-    for (const auto& [a, b] : guideBones())
-        p.drawLine(placeOf(resolveRole(a, m_handedness)), placeOf(resolveRole(b, m_handedness)));
-    p.setBrush(t.line);
-    p.setPen(Qt::NoPen);
-    p.drawEllipse(placeOf("head"), 13, 15);
+    for (const bool other : {false, true}) {
+        if (other && std::none_of(m_wanted.begin(), m_wanted.end(), [](const auto& n) { return ofOther(n); }))
+            continue;
+        const std::string person = other ? "other_" : "";
+        for (const auto& [a, b] : standardBones()) {
+            const bool detail = kindOf(b) != PointKind::body;
+            const auto wanted = [&](const LandmarkName& n) {
+                return std::find(m_wanted.begin(), m_wanted.end(), n) != m_wanted.end();
+            };
+            if (detail && !wanted(person + b))
+                continue;
+            p.setPen(QPen(t.line, detail ? 2 : 7, Qt::SolidLine, Qt::RoundCap));
+            p.drawLine(placeOf(person + a), placeOf(person + b));
+        }
+        p.setBrush(t.line);
+        p.setPen(Qt::NoPen);
+        p.drawEllipse(placeOf(person + "head"), 13, 15);
+    }
     for (const auto& name : m_wanted) {
         const bool asked = name == m_asked, done = m_marked.contains(name);
         p.setPen(QPen(asked ? t.hues.athlete : t.quiet, asked ? 2.5 : 1.5));
         p.setBrush(done ? (asked ? t.hues.athlete : t.quiet) : t.panel);
-        p.drawEllipse(placeOf(name), asked ? 8 : 5, asked ? 8 : 5);
+        const double r = asked ? 8 : kindOf(name) == PointKind::hand || kindOf(name) == PointKind::foot ? 3.5 : 5;
+        if (kindOf(name) == PointKind::scene)
+            p.drawRect(QRectF(placeOf(name) - QPointF(r, r), QSizeF(2 * r, 2 * r)));
+        else
+            p.drawEllipse(placeOf(name), r, r);
     }
 }
 
@@ -129,7 +109,9 @@ bool FigureGuide::event(QEvent* e) {
         const auto name = under(help->pos());
         QToolTip::showText(help->globalPos(),
                            name.empty() ? tr("Rings are still to be marked, dots are done. Click one to mark it next.")
-                                        : QString::fromStdString(spoken(name)),
+                                        : QString::fromStdString(whereToMark(name).empty()
+                                                                     ? spoken(name)
+                                                                     : spoken(name) + ": " + whereToMark(name)),
                            this);
         return true;
     }

@@ -33,6 +33,12 @@ void MarkCanvas::setPins(const std::vector<std::pair<QPointF, QString>>& pins) {
     update();
 }
 
+void MarkCanvas::setOtherView(const std::optional<Eigen::Vector3d>& line, bool disagrees) {
+    m_otherView = line;
+    m_disagrees = disagrees;
+    update();
+}
+
 void MarkCanvas::pickPlace(bool on) {
     m_picking = on;
     setCursor(on ? Qt::PointingHandCursor : Qt::CrossCursor);
@@ -52,10 +58,15 @@ std::map<LandmarkName, Mark> MarkCanvas::marksHere() const {
         return out;
     }
     const auto marks = m_bench.data().marks.find(take->id);
-    if (marks != m_bench.data().marks.end())
-        for (const auto& [name, t] : marks->second)
-            if (const auto it = t.find(frame); it != t.end())
-                out[name] = it->second;
+    if (marks == m_bench.data().marks.end())
+        return out;
+    for (const auto& [name, t] : marks->second) {
+        const auto fixed = kindOf(name) == PointKind::scene ? fixedPoint(t) : std::nullopt;
+        if (const auto it = t.find(frame); it != t.end())
+            out[name] = it->second;
+        else if (fixed)
+            out[name] = *fixed;
+    }
     return out;
 }
 
@@ -211,6 +222,22 @@ void MarkCanvas::paintOver(QPainter& painter) {
             here[name] = {m.at.x, m.at.y};
     if (!m_dragged.empty())
         here[m_dragged] = m_held;
+    if (m_otherView) {
+        // Through the point of the line nearest to the picture's middle, far beyond its edges on both sides.
+        const Eigen::Vector3d& l = *m_otherView;
+        const QPointF middle(picture().width() / 2.0, picture().height() / 2.0);
+        const double off = l[0] * middle.x() + l[1] * middle.y() + l[2];
+        const QPointF foot = middle - off * QPointF(l[0], l[1]);
+        const QPointF way = QPointF(-l[1], l[0]) * 2.0 * std::hypot(picture().width(), picture().height());
+        painter.save();
+        painter.setClipRect(toView().mapRect(QRectF(picture().rect())));
+        for (const auto& pen : {QPen(QColor(0, 0, 0, 120), 3), QPen(QColor(255, 255, 255, m_disagrees ? 255 : 170), 1.2,
+                                                                    m_disagrees ? Qt::SolidLine : Qt::DashLine)}) {
+            painter.setPen(pen);
+            painter.drawLine(toView().map(foot - way), toView().map(foot + way));
+        }
+        painter.restore();
+    }
     drawFigure(painter, here, toView(), take->facing, colour, 2.0);
     paintKinds(painter, marks);
     painter.setFont(typeface(Type::small, true));

@@ -29,6 +29,8 @@ public:
     void setRepeat(Id repeat);
     /// Notes pinned to places of this frame.
     void setPins(const std::vector<std::pair<QPointF, QString>>& pins);
+    /// Where another view says that the asked landmark lies: x·X + y·Y + w = 0 in picture pixels, x² + y² = 1.
+    void setOtherView(const std::optional<Eigen::Vector3d>& line, bool disagrees);
     /// The next click goes to placePicked() instead of making a mark.
     void pickPlace(bool on);
 
@@ -55,6 +57,8 @@ private:
     Workbench& m_bench;
     Id m_repeat = 0;
     std::vector<std::pair<QPointF, QString>> m_pins;
+    std::optional<Eigen::Vector3d> m_otherView;
+    bool m_disagrees = false;
     bool m_picking = false;
     LandmarkName m_landmark;
     LandmarkName m_dragged;

@@ -103,6 +103,29 @@ void MarkingPage::propose() {
 void MarkingPage::worstNext() {
     const Rep* rep = m_bench.rep();
     const auto a = rep ? m_bench.analysis().attention.find(rep->id) : m_bench.analysis().attention.end();
+    // Two angles that contradict one another come first: one of the marks is not unsure but wrong.
+    if (rep) {
+        const auto [first, last] = spanOf(m_bench.data(), *rep);
+        const ViewMismatch* worst = nullptr;
+        FrameIndex where;
+        for (const auto& check : m_bench.analysis().views)
+            if (check.has(rep->take))
+                for (const auto& m : check.off) {
+                    const FrameIndex f = check.a == rep->take ? m.a : m.b;
+                    if (f >= first && f <= last && f.value != m_bench.frame() && (!worst || m.misfit > worst->misfit)) {
+                        worst = &m;
+                        where = f;
+                    }
+                }
+        if (worst) {
+            const LandmarkName landmark = worst->landmark;
+            m_bench.setFrame(where.value);
+            m_canvas->setLandmark(landmark);
+            refresh();
+            m_canvas->setFocus();
+            return;
+        }
+    }
     if (a == m_bench.analysis().attention.end() || a->second.asks.empty()) {
         emit said(
             a != m_bench.analysis().attention.end() && !a->second.beyondUs.empty()

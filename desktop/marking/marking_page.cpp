@@ -25,7 +25,13 @@ MarkingPage::MarkingPage(Workbench& bench) : m_bench(bench) {
     next->setObjectName("nextOpen");
     next->setToolTip(tr("Go to the next place of this rep where a key position or a point is missing (N)."));
     m_canvas = new MarkCanvas(bench);
+    m_points = new PointsPanel(bench);
     m_guide = new FigureGuide;
+    m_where = new QLabel;
+    m_where->setObjectName("quiet");
+    m_where->setWordWrap(true);
+    m_where->setAlignment(Qt::AlignHCenter | Qt::AlignTop);
+    m_where->setMinimumHeight(2 * QFontMetrics(typeface(Type::small)).lineSpacing() + 4); // the guide must not jump
     m_loupe = new Loupe;
     m_pegs = new QListWidget;
     m_pegs->setAccessibleName(tr("Key positions"));
@@ -107,7 +113,9 @@ MarkingPage::MarkingPage(Workbench& bench) : m_bench(bench) {
     pegsTitle->setWordWrap(true);
     auto* right = new QVBoxLayout;
     right->setSpacing(6);
+    right->addWidget(m_points);
     right->addWidget(m_guide, 3);
+    right->addWidget(m_where);
     right->addWidget(m_loupe, 2);
     right->addWidget(pegsTitle);
     right->addWidget(m_pegs, 3);
@@ -156,6 +164,7 @@ MarkingPage::MarkingPage(Workbench& bench) : m_bench(bench) {
     connect(m_follow, &QToolButton::toggled, this, &MarkingPage::followAthlete);
     connect(&bench.book(), &Casebook::analysed, this, [this] {
         m_trust->update();
+        showOtherView();
         say();
     });
     connect(m_play, &QPushButton::clicked, this, [this] {
@@ -255,18 +264,12 @@ PositionId MarkingPage::positionHere() const {
 }
 
 std::vector<LandmarkName> MarkingPage::wanted() const {
-    std::vector<LandmarkName> out;
     const Take* take = m_bench.take();
     if (!take)
-        return out;
+        return {};
     if (const Id repeat = m_repeat->running())
         return m_bench.data().repeats.at(repeat).landmarks;
-    auto roles = m_bench.blueprint().rolesAt(positionHere(), take->view);
-    if (roles.empty())
-        roles = m_bench.blueprint().rolesFor(take->view);
-    for (const auto& role : roles)
-        out.push_back(resolveRole(role, take->handedness));
-    return out;
+    return wantedIn(m_bench.blueprint(), *take, positionHere());
 }
 
 std::set<LandmarkName> MarkingPage::markedHere() const {
@@ -280,7 +283,7 @@ std::set<LandmarkName> MarkingPage::markedHere() const {
     }
     if (take && m_bench.data().marks.contains(take->id))
         for (const auto& [name, track] : m_bench.data().marks.at(take->id))
-            if (track.contains(FrameIndex(m_bench.frame())))
+            if (isMarked(m_bench.data().marks.at(take->id), name, FrameIndex(m_bench.frame())))
                 out.insert(name);
     return out;
 }
@@ -322,7 +325,9 @@ void MarkingPage::showFrame() {
         m_repeat->running()) {
         const auto open = std::find_if(list.begin(), list.end(), [&](const auto& n) { return !marked.contains(n); });
         const Ask* ask = askHere();
-        m_canvas->setLandmark(ask                  ? ask->landmarks.front()
+        const ViewMismatch* off = mismatchHere();
+        m_canvas->setLandmark(off                  ? off->landmark
+                              : ask                ? ask->landmarks.front()
                               : open != list.end() ? *open
                               : list.empty()       ? LandmarkName()
                                                    : list.front());
@@ -345,13 +350,17 @@ void MarkingPage::refresh() {
     // Rows of the strip: what the technique reads in this view, then whatever else is marked.
     std::vector<LandmarkName> rows;
     if (take) {
-        for (const auto& role : m_bench.blueprint().rolesFor(take->view))
-            rows.push_back(resolveRole(role, take->handedness));
+        rows = wantedIn(m_bench.blueprint(), *take, {});
         if (const auto tracks = m_bench.data().marks.find(take->id); tracks != m_bench.data().marks.end())
             for (const auto& [name, track] : tracks->second)
                 if (std::find(rows.begin(), rows.end(), name) == rows.end())
                     rows.push_back(name);
     }
+    std::erase_if(rows, [](const auto& n) { return kindOf(n) == PointKind::scene; }); // sure everywhere or nowhere
+    m_points->refresh();
+    const std::string& asked = m_canvas->landmark();
+    const QString where = q(whereToMark(asked));
+    m_where->setText(asked.empty() ? QString() : where.isEmpty() ? q(spoken(asked)) : q(spoken(asked)) + ": " + where);
     m_trust->setLandmarks(rows);
     m_trust->setCurrent(m_canvas->landmark());
     m_curves->setLandmark(m_canvas->landmark());
@@ -383,8 +392,38 @@ void MarkingPage::refresh() {
             item->setSelected(true);
     }
     m_pegs->setCurrentRow(scroll, QItemSelectionModel::NoUpdate);
+    showOtherView();
     m_canvas->update();
     say();
+}
+
+const ViewMismatch* MarkingPage::mismatchHere() const {
+    const Take* take = m_bench.take();
+    if (!take || m_repeat->running())
+        return nullptr;
+    const ViewMismatch* first = nullptr;
+    for (const auto& check : m_bench.analysis().views)
+        if (check.has(take->id))
+            for (const auto& m : check.off)
+                if ((take->id == check.a ? m.a : m.b).value == m_bench.frame()) {
+                    if (m.landmark == m_canvas->landmark())
+                        return &m; // the one that is asked for before all others
+                    first = first ? first : &m;
+                }
+    return first;
+}
+
+void MarkingPage::showOtherView() {
+    const Take* take = m_bench.take();
+    std::optional<Eigen::Vector3d> line;
+    const Analysis& a = m_bench.analysis();
+    if (take && !m_repeat->running() && !take->steady) // lines are drawn in the picture as it was filmed
+        for (const auto& check : a.views)
+            if (!line)
+                line = lineFromOtherView(check, m_bench.data(), a.motions, take->id, FrameIndex(m_bench.frame()),
+                                         m_canvas->landmark());
+    const ViewMismatch* m = mismatchHere();
+    m_canvas->setOtherView(line, m && m->landmark == m_canvas->landmark());
 }
 
 void MarkingPage::say() {
@@ -413,6 +452,18 @@ void MarkingPage::say() {
                     .arg(q(m_bench.blueprint().position(at)->name), q(m_bench.blueprint().position(at)->words)));
             return;
         }
+    if (const ViewMismatch* m = mismatchHere()) {
+        const Take* other = nullptr;
+        for (const auto& check : m_bench.analysis().views)
+            if (check.has(take->id) && !check.off.empty() && m >= &check.off.front() && m <= &check.off.back())
+                other = &m_bench.data().takes.at(check.a == take->id ? check.b : check.a);
+        m_words->setText(
+            tr("The %1 disagrees with “%2” by %3 px: one of the two marks is off. The line is where the other "
+               "view sees it.")
+                .arg(q(spoken(m->landmark)), other ? q(other->title) : QString())
+                .arg(m->distance, 0, 'f', 0));
+        return;
+    }
     if (const Ask* ask = askHere(); ask && ask->missing) {
         m_words->setText(
             tr("The %1 is not marked here. Click it, or press X when it is not to be seen. %2 until every measure "

@@ -7,6 +7,7 @@
 #include "desktop/marking/eye_panel.h"
 #include "desktop/marking/guide.h"
 #include "desktop/marking/mark_canvas.h"
+#include "desktop/marking/points_panel.h"
 #include "desktop/marking/repeat_panel.h"
 #include "desktop/marking/trust_strip.h"
 #include "desktop/parts/ribbon.h"
@@ -70,6 +71,9 @@ private:
     void listen();
     [[nodiscard]] const Ask* askHere() const;
     [[nodiscard]] std::vector<LandmarkName> wanted() const; ///< landmarks asked for on the frame shown
+    /// What another angle says against a mark of this frame; null when nothing.
+    [[nodiscard]] const ViewMismatch* mismatchHere() const;
+    void showOtherView();
     [[nodiscard]] PositionId positionHere() const;
     [[nodiscard]] std::set<LandmarkName> markedHere() const;
 
@@ -77,7 +81,9 @@ private:
     QComboBox* m_takes;
     QComboBox* m_reps;
     MarkCanvas* m_canvas;
+    PointsPanel* m_points;
     FigureGuide* m_guide;
+    QLabel* m_where;
     Loupe* m_loupe;
     QListWidget* m_pegs;
     QLabel* m_words;

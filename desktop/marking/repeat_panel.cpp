@@ -294,13 +294,13 @@ void RepeatPanel::showResult() {
             cell(3, g.frames < kFewest ? tr("–") : QString::number(r.icc21.value, 'f', 2),
                  g.frames < kFewest ? tr("Too few frames for a correlation: %1").arg(g.frames)
                                     : tr("ICC(2,1) %1, 95 % from %2 to %3; ICC(3,1) %4, from %5 to %6; %7 frames")
-                     .arg(r.icc21.value, 0, 'f', 3)
-                     .arg(r.icc21.interval.lo, 0, 'f', 3)
-                     .arg(r.icc21.interval.hi, 0, 'f', 3)
-                     .arg(r.icc31.value, 0, 'f', 3)
-                     .arg(r.icc31.interval.lo, 0, 'f', 3)
-                     .arg(r.icc31.interval.hi, 0, 'f', 3)
-                     .arg(g.frames));
+                                          .arg(r.icc21.value, 0, 'f', 3)
+                                          .arg(r.icc21.interval.lo, 0, 'f', 3)
+                                          .arg(r.icc21.interval.hi, 0, 'f', 3)
+                                          .arg(r.icc31.value, 0, 'f', 3)
+                                          .arg(r.icc31.interval.lo, 0, 'f', 3)
+                                          .arg(r.icc31.interval.hi, 0, 'f', 3)
+                                          .arg(g.frames));
         } else {
             cell(1, tr("–"), q(g.why));
         }

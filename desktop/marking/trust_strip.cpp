@@ -13,7 +13,8 @@
 
 namespace riflesso {
 namespace {
-constexpr int kRow = 6;
+constexpr double kTallest = 132; // px of all rows: the frame is what is looked at
+
 constexpr int kTop = 4;
 } // namespace
 
@@ -40,8 +41,13 @@ double TrustStrip::shade(double sigma) {
     return std::clamp((sigma - 1.0) / 7.0, 0.0, 1.0);
 }
 
+double TrustStrip::rowHeight() const {
+    return std::clamp(kTallest / static_cast<double>(std::max<std::size_t>(1, m_landmarks.size())), 3.0, 6.0);
+}
+
 QSize TrustStrip::sizeHint() const {
-    return {700, kTop + kRow * static_cast<int>(std::max<std::size_t>(1, m_landmarks.size())) + 3};
+    const double rows = rowHeight() * static_cast<double>(std::max<std::size_t>(1, m_landmarks.size()));
+    return {700, kTop + static_cast<int>(std::lround(rows)) + 3};
 }
 QSize TrustStrip::minimumSizeHint() const {
     return {300, sizeHint().height()};
@@ -63,11 +69,11 @@ void TrustStrip::setCurrent(const LandmarkName& landmark) {
 
 QPointF TrustStrip::placeOf(const LandmarkName& landmark, int frame) const {
     const auto at = std::find(m_landmarks.begin(), m_landmarks.end(), landmark) - m_landmarks.begin();
-    return {m_ribbon.xOf(frame), kTop + kRow * (static_cast<double>(at) + 0.5)};
+    return {m_ribbon.xOf(frame), kTop + rowHeight() * (static_cast<double>(at) + 0.5)};
 }
 
 int TrustStrip::rowAt(double y) const {
-    const int row = static_cast<int>((y - kTop) / kRow);
+    const int row = static_cast<int>((y - kTop) / rowHeight());
     return row >= 0 && row < static_cast<int>(m_landmarks.size()) ? row : -1;
 }
 
@@ -84,9 +90,9 @@ void TrustStrip::drawRows() {
     const double x0 = m_ribbon.xOf(0), wide = std::max(0.1, m_ribbon.xOf(1) - x0);
     const double left = x0 + wide * m_drawn.first, right = x0 + wide * m_drawn.last;
     for (std::size_t row = 0; row < m_landmarks.size(); ++row) {
-        const double y = kTop + kRow * static_cast<double>(row);
+        const double y = kTop + rowHeight() * static_cast<double>(row);
         p.setPen(QPen(t.line, 1));
-        p.drawLine(QPointF(left, y + kRow - 1), QPointF(right, y + kRow - 1));
+        p.drawLine(QPointF(left, y + rowHeight() - 1), QPointF(right, y + rowHeight() - 1));
         if (tracks == m_bench.data().marks.end())
             continue;
         const auto track = tracks->second.find(m_landmarks[row]);
@@ -97,11 +103,11 @@ void TrustStrip::drawRows() {
             const double x = x0 + wide * m->first.value;
             // Whole pixels: cells that overlap would show as stripes.
             const double from = std::round(x - wide / 2), to = std::max(from + 1.0, std::round(x + wide / 2));
-            const QRectF cell(from, y, to - from, kRow - 1);
+            const QRectF cell(from, y, to - from, rowHeight() - 1);
             if (m->second.how == How::hidden) {
                 p.fillRect(cell, QBrush(t.quiet, Qt::BDiagPattern));
             } else if (m->second.how == How::hand) {
-                p.fillRect(QRectF(std::round(x - 1.5), y + 0.5, 4, kRow - 2), t.hues.athlete);
+                p.fillRect(QRectF(std::round(x - 1.5), y + 0.5, 4, rowHeight() - 2), t.hues.athlete);
             } else {
                 QColor c = t.text;
                 c.setAlphaF(static_cast<float>(0.14 + 0.80 * shade(m->second.sigma)));
@@ -129,7 +135,8 @@ void TrustStrip::paintEvent(QPaintEvent*) {
     if (current != m_landmarks.end()) {
         QColor over = t.accent;
         over.setAlpha(40);
-        p.fillRect(QRectF(0, kTop + kRow * static_cast<double>(current - m_landmarks.begin()) - 0.5, width(), kRow),
+        p.fillRect(QRectF(0, kTop + rowHeight() * static_cast<double>(current - m_landmarks.begin()) - 0.5, width(),
+                          rowHeight()),
                    over);
     }
     // What is worth a look, as small marks on the top edge.

@@ -16,6 +16,7 @@ public:
     TrustStrip(Workbench& bench, const Ribbon& ribbon, QWidget* parent = nullptr);
     /// Rows, top to bottom.
     void setLandmarks(const std::vector<LandmarkName>& landmarks);
+    [[nodiscard]] const std::vector<LandmarkName>& landmarks() const { return m_landmarks; }
     void setCurrent(const LandmarkName& landmark);
     [[nodiscard]] QPointF placeOf(const LandmarkName& landmark, int frame) const; ///< for tests
     /// Darkness of a standard error, 0..1.
@@ -32,6 +33,7 @@ protected:
     bool event(QEvent* e) override;
 
 private:
+    [[nodiscard]] double rowHeight() const; ///< px
     [[nodiscard]] int rowAt(double y) const;
     void drawRows();
     Workbench& m_bench;

@@ -5,9 +5,29 @@
 #include <QFutureWatcher>
 #include <QGridLayout>
 #include <QPointer>
+#include <QThreadPool>
 #include <QtConcurrent/QtConcurrentRun>
 
+#include <sys/resource.h>
+#include <unistd.h>
+
 namespace riflesso {
+namespace {
+
+// Jobs have threads of their own that give way to whoever waits at the window: on two cores a decoder at the same rank
+// makes each answer late. Threads that a job starts inherit this.
+QThreadPool& jobThreads() {
+    static QThreadPool pool;
+    return pool;
+}
+
+void giveWay() {
+    constexpr int kNice = 5; // a third of the usual share while others want to run
+    // Linux: a priority is a thread's own (setpriority(2), "C library/kernel differences"). No harm when refused.
+    (void)setpriority(PRIO_PROCESS, static_cast<id_t>(gettid()), kNice);
+}
+
+} // namespace
 
 JobRow::JobRow(const QString& what, QWidget* parent) : QFrame(parent), m_what(what) {
     setObjectName("card");
@@ -84,7 +104,10 @@ void JobRow::start(JobWork work) {
         }
         return !*stop;
     };
-    watcher->setFuture(QtConcurrent::run([work = std::move(work), progress] { return work(progress); }));
+    watcher->setFuture(QtConcurrent::run(&jobThreads(), [work = std::move(work), progress] {
+        giveWay();
+        return work(progress);
+    }));
 }
 
 void JobRow::tell(const QString& doing, double share) {

@@ -14,7 +14,7 @@ namespace riflesso {
 CaseView::CaseView(std::unique_ptr<Casebook> book) : m_bench(std::move(book)) {
     m_strip = new CaseStrip(m_bench);
     m_path = new PathStrip(m_bench);
-    m_pages = new QStackedWidget;
+    m_pages = new Pages;
     m_footage = new FootagePage(m_bench);
     m_marking = new MarkingPage(m_bench);
     m_handover = new HandoverPage(m_bench);

@@ -8,7 +8,7 @@
 #include "desktop/practice/practice_page.h"
 #include "desktop/shell/strips.h"
 
-#include <QStackedWidget>
+#include "desktop/parts/pages.h"
 
 namespace riflesso {
 
@@ -38,7 +38,7 @@ private:
     PathStrip* m_path;
     QWidget* m_error;
     QLabel* m_errorText;
-    QStackedWidget* m_pages;
+    Pages* m_pages;
     FootagePage* m_footage;
     MarkingPage* m_marking;
     HandoverPage* m_handover;

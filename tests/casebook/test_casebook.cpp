@@ -2,9 +2,14 @@
 
 #include "casebook/shipped.h"
 
+#include <Eigen/Core>
+
 #include <QSignalSpy>
 #include <QTemporaryDir>
 #include <QTest>
+
+#include <random>
+#include <set>
 
 using namespace riflesso;
 
@@ -46,6 +51,20 @@ class TestCasebook : public QObject {
         QVERIFY2(m_book->data() == after, name);
         QVERIFY2(*m_library->load(m_case) == after, name);
     }
+    // A body of moving points before two cameras at 60 degrees; the second film begins 0.1 s later and lies between the
+    // first one's frames.
+    static Pixel shot(int point, double t, bool second) {
+        const double k = 0.7 * point;
+        const Eigen::Vector3d w(0.9 * std::sin(k) + 0.4 * std::sin(2 * t + k), 1.1 * std::cos(1.3 * k),
+                                0.5 * std::cos(3.1 * k) + 0.3 * std::sin(3 * t + k));
+        Eigen::Vector3d v = w;
+        if (second) {
+            const double c = std::cos(1.05), s = std::sin(1.05);
+            v = {c * w.x() + s * w.z(), w.y(), -s * w.x() + c * w.z()};
+        }
+        v.z() += 6.0;
+        return {640 + 1000 * v.x() / v.z(), 360 + 1000 * v.y() / v.z()};
+    }
 private slots:
     void init() {
         m_dir = std::make_unique<QTemporaryDir>();
@@ -56,6 +75,61 @@ private slots:
     void cleanup() {
         m_book.reset();
         m_library.reset();
+    }
+    void marksOfASecondViewAreChecked() {
+        const Id a = m_book->addTake(take()), b = m_book->addTake(take());
+        Link link;
+        link.a = a;
+        link.b = b;
+        link.sound = SoundMatch{-0.1 + 0.35 / 120, 0.0002, 3.0, 0.9};
+        QVERIFY(m_book->addLink(link));
+        std::mt19937 random(3);
+        std::normal_distribution<double> e(0.0, 1.0);
+        std::map<Id, TrackSet> marks;
+        for (int f = 0; f < 300; ++f)
+            for (std::size_t i = 0; i < standardLandmarks().size(); ++i)
+                for (const bool second : {false, true}) {
+                    const double t = f / 120.0 - (second ? link.sound->offset : 0.0);
+                    const Pixel p = shot(static_cast<int>(i), t, second);
+                    marks[second ? b : a][standardLandmarks()[i]][FrameIndex(f)] = {
+                        {p.x + e(random), p.y + e(random)}, 1.0, How::hand};
+                }
+        // Left taken for right in the first view, for half a second.
+        for (int f = 100; f < 160; ++f)
+            std::swap(marks[a]["left_knee"][FrameIndex(f)].at, marks[a]["right_knee"][FrameIndex(f)].at);
+        QVERIFY(m_book->putMarks(a, marks[a], "marks"));
+        QVERIFY(m_book->putMarks(b, marks[b], "marks"));
+        const Analysis& analysis = m_book->analysisNow();
+        QCOMPARE(analysis.views.size(), std::size_t(1));
+        const ViewCheck& check = analysis.views.front();
+        QVERIFY2(check.f.has_value(), check.why.c_str());
+        QVERIFY(check.typical < 1.0);
+        std::set<std::string> off;
+        for (const auto& m : check.off) {
+            off.insert(m.landmark);
+            QVERIFY2(m.a.value >= 90 && m.a.value < 170, qPrintable(QString::number(m.a.value)));
+            QVERIFY(std::abs(m.b.value - (m.a.value - 12)) <= 1);
+        }
+        QCOMPARE(off, (std::set<std::string>{"left_knee", "right_knee"}));
+        QVERIFY2(check.off.size() <= 6, "one a run, not one a frame");
+        // The line that the other view draws goes through where the point truly is, in either take.
+        for (const Id id : {a, b}) {
+            const auto line =
+                lineFromOtherView(check, m_book->data(), analysis.motions, id, FrameIndex(120), "right_hip");
+            QVERIFY(line.has_value());
+            const Pixel p = marks[id]["right_hip"][FrameIndex(120)].at;
+            QVERIFY(std::abs(line->x() * p.x + line->y() * p.y + line->z()) < 6.0);
+        }
+        // Too little in common: said, not guessed.
+        Take third = take();
+        third.title = "third";
+        const Id c = m_book->addTake(third);
+        Link alone;
+        alone.a = a;
+        alone.b = c;
+        alone.sound = link.sound;
+        QVERIFY(m_book->addLink(alone));
+        QVERIFY(!m_book->analysisNow().views.back().f && !m_book->analysis().views.back().why.empty());
     }
     void everyCommandUndoesAndRedoes() {
         Id t = 0, rep = 0, block = 0;

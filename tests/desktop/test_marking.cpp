@@ -14,12 +14,14 @@
 #include <QLabel>
 #include <QLineEdit>
 #include <QListWidget>
+#include <QMenu>
 #include <QPushButton>
 #include <QSettings>
 #include <QStandardPaths>
 #include <QTableWidget>
 #include <QTemporaryDir>
 #include <QTest>
+#include <QTimer>
 #include <QToolButton>
 
 #include <cmath>
@@ -87,6 +89,30 @@ class TestMarking : public QObject {
     }
     bool carried() {
         return QTest::qWaitFor([&] { return !page()->carrier()->busy(); }, 120000) && settle(*m_window);
+    }
+    // Opens the menu of points and chooses by keys, in its submenu when \p sub is given.
+    void choosePoint(const QString& action, const QString& sub = {}) {
+        QTimer::singleShot(50, this, [=, this] {
+            const auto choose = [](QMenu* m, const QString& words, Qt::Key how) {
+                for (int i = 0; i < 20 && !(m->activeAction() && m->activeAction()->text() == words); ++i)
+                    QTest::keyClick(m, Qt::Key_Down);
+                QAction* a = m->activeAction();
+                if (!a || a->text() != words) {
+                    qWarning("no %s", qPrintable(words));
+                    m->close();
+                    return static_cast<QMenu*>(nullptr);
+                }
+                QTest::keyClick(m, how);
+                return a->menu();
+            };
+            auto* menu = child<QMenu>("pointsMenu");
+            QMenu* more = choose(menu, action, sub.isEmpty() ? Qt::Key_Return : Qt::Key_Right);
+            if (!sub.isEmpty() && more)
+                choose(more, sub, Qt::Key_Return);
+            QTimer::singleShot(500, menu, &QMenu::close); // whatever went wrong
+        });
+        QTest::mouseClick(child<QToolButton>("points"), Qt::LeftButton);
+        QVERIFY(settle(*m_window));
     }
     void picture(const char* name) {
         const QString dir = qEnvironmentVariable("RIFLESSO_PICTURES");
@@ -325,6 +351,61 @@ private slots:
         QCOMPARE(of("left_knee", outside).at, of("right_knee", outside - 1).at);
         key(Qt::Key_Z, Qt::ControlModifier);
         QVERIFY(!data().marks.at(take()).at("neck").contains(FrameIndex(outside)));
+    }
+    void moreThanTheStandardFigure() {
+        bench().setFrame(m_eyes["lunge_held"].positions["lunge_held"] + 40);
+        const auto& figure = data().takes.at(take()).figure;
+        choosePoint("Whole figure");
+        QVERIFY(figure.part == FigurePart::whole);
+        QVERIFY(page()->trust()->landmarks().size() >= 21); // the figure and the point of the foil
+        choosePoint("Fingers");
+        QVERIFY(figure.hands && !figure.feet);
+        const auto addThing = [&](int which, const QString& called) {
+            choosePoint("Add an implement, a ball, a person, a fixed point");
+            child<QComboBox>("thing")->setCurrentIndex(which);
+            auto* name = child<QLineEdit>("called");
+            QTest::keyClick(name, Qt::Key_A, Qt::ControlModifier);
+            QTest::keyClicks(name, called);
+            QTest::mouseClick(child<QPushButton>("addThing"), Qt::LeftButton);
+            settle(*m_window);
+        };
+        addThing(static_cast<int>(Thing::tip), "foil"); // the blueprint asks for it already
+        QVERIFY(readable("is asked for already"));
+        QVERIFY(figure.extra.empty());
+        addThing(static_cast<int>(Thing::tip), "left");
+        QVERIFY(readable("not a part of the body"));
+        addThing(static_cast<int>(Thing::scene), "piste end");
+        addThing(static_cast<int>(Thing::ball), "");
+        addThing(static_cast<int>(Thing::otherUpper), "");
+        QCOMPARE(figure.extra.size(), std::size_t(2 + 12));
+        // The guide has them: the fixed point is clicked there, marked once and stands on every frame.
+        auto* guide = page()->findChild<FigureGuide*>();
+        picture("marking-points");
+        QTest::mouseClick(guide, Qt::LeftButton, {}, guide->placeOf("scene_piste_end").toPoint());
+        QCOMPARE(canvas()->landmark(), std::string("scene_piste_end"));
+        clickAt({640, 660});
+        QCOMPARE(data().marks.at(take()).at("scene_piste_end").size(), std::size_t(1));
+        bench().setFrame(bench().frame() + 25);
+        QVERIFY(isMarked(data().marks.at(take()), "scene_piste_end", FrameIndex(bench().frame())));
+        QTest::mouseClick(guide, Qt::LeftButton, {}, guide->placeOf("other_left_shoulder").toPoint());
+        QCOMPARE(canvas()->landmark(), std::string("other_left_shoulder"));
+        clickAt({900, 300});
+        QVERIFY(carried());
+        QVERIFY(data().marks.at(take()).contains("other_left_shoulder"));
+        QVERIFY(settle(*m_window));
+        const auto& motion = *bench().analysis().motions.at(take());
+        QVERIFY(motion.at("scene_piste_end", FrameIndex(0)) &&
+                motion.at("scene_piste_end", FrameIndex(bench().frame())));
+        picture("marking-points-marked");
+        choosePoint("No longer ask for", "second person");
+        QCOMPARE(figure.extra.size(), std::size_t(2));
+        QVERIFY(data().marks.at(take()).contains("other_left_shoulder")); // what is marked stays
+        const auto steps = bench().book().undoStack().count();
+        QVERIFY(steps > 0);
+        while (figure != BodySchema{})
+            key(Qt::Key_Z, Qt::ControlModifier);
+        QVERIFY(!data().marks.at(take()).contains("other_left_shoulder"));
+        QVERIFY(settle(*m_window));
     }
     void thePicturesAndTheLoupe() {
         bench().setFrame(m_eyes["lunge_held"].positions["lunge_held"]);

@@ -1,3 +1,4 @@
+#include "core/motion/epipolar.h"
 #include "core/motion/rep_finder.h"
 #include "footage/camera.h"
 #include "footage/movement.h"
@@ -10,7 +11,9 @@
 
 #include <opencv2/calib3d.hpp>
 
+#include <Eigen/Geometry>
 #include <QTemporaryDir>
+
 #include <QTest>
 
 #include <atomic>
@@ -178,6 +181,37 @@ private slots:
                 const Eigen::Vector3d b = ours->inverse() * Eigen::Vector3d(p.x, p.y, 1);
                 const double apart = std::hypot(a.x() / a.z() - b.x() / b.z(), a.y() / a.z() - b.y() / b.z());
                 QVERIFY2(apart < (n == 4 ? 1e-4 : 2e-3), qPrintable(QString("%1 points: %2 px").arg(n).arg(apart)));
+            }
+        }
+    }
+    // Eight-point matrices of two cameras against OpenCV's (FM_8POINT: the same normalised algorithm, its own code).
+    void twoViewsAgreeWithOpenCv() {
+        std::mt19937 random(5);
+        std::uniform_real_distribution<double> u(-1, 1);
+        std::normal_distribution<double> e(0.0, 0.7);
+        for (int trial = 0; trial < 50; ++trial) {
+            const Eigen::Matrix3d turn = Eigen::AngleAxisd(0.9 + 0.3 * u(random), Eigen::Vector3d::UnitY()).matrix();
+            const Eigen::Vector3d shift(4.0 + u(random), u(random), 2.0);
+            std::vector<ViewPair> pairs;
+            std::vector<cv::Point2d> a, b;
+            for (int i = 0; i < 30; ++i) {
+                const Eigen::Vector3d w(1.5 * u(random), 1.2 * u(random), 5 + u(random)), v = turn * w + shift;
+                const auto shoot = [&](const Eigen::Vector3d& p) {
+                    return Pixel{640 + 900 * p.x() / p.z() + e(random), 360 + 900 * p.y() / p.z() + e(random)};
+                };
+                pairs.push_back({shoot(w), shoot(v)});
+                a.emplace_back(pairs.back().a.x, pairs.back().a.y);
+                b.emplace_back(pairs.back().b.x, pairs.back().b.y);
+            }
+            const auto ours = fundamentalOf(pairs);
+            QVERIFY(ours.ok());
+            const cv::Mat theirs = cv::findFundamentalMat(a, b, cv::FM_8POINT);
+            Eigen::Matrix3d f;
+            for (int i = 0; i < 9; ++i)
+                f(i / 3, i % 3) = theirs.at<double>(i / 3, i % 3);
+            for (const auto& p : pairs) {
+                const double apart = std::abs(epipolarDistance(*ours, p.a, p.b) - epipolarDistance(f, p.a, p.b));
+                QVERIFY2(apart < 1e-3, qPrintable(QString("%1 px").arg(apart)));
             }
         }
     }

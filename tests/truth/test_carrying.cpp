@@ -102,7 +102,7 @@ private slots:
         const auto reps = read(QString(film).replace(".mp4", ".truth.json"));
         QCOMPARE(reps.size(), std::size_t(5));
         double z = 0.0, angles = 0.0;
-        int near = 0, pegs = 0;
+        int near = 0, pegs = 0, unsure = 0;
         std::vector<double> medians;
         for (std::size_t i : {std::size_t{0}, std::size_t{2}, std::size_t{4}}) {
             const auto r = run(film.toStdString(), reps[i], static_cast<unsigned>(i) + 1);
@@ -115,9 +115,11 @@ private slots:
             angles += r.angles * r.angles / 3.0;
             near += r.pegsNear;
             pegs += r.pegs;
+            unsure += r.pegsUnsure;
         }
         QVERIFY2(std::sqrt(angles) <= 2.5, qPrintable(QString::number(std::sqrt(angles))));
         QVERIFY2(std::sqrt(z) >= 0.8 && std::sqrt(z) <= 1.25, qPrintable(QString::number(std::sqrt(z))));
+        QVERIFY2(unsure <= 0.25 * pegs, qPrintable(QString("%1 of %2 unsure").arg(unsure).arg(pegs)));
         QVERIFY2(near >= 0.9 * pegs, qPrintable(QString("%1 of %2").arg(near).arg(pegs)));
     }
     void aPostInFront() {

@@ -108,6 +108,21 @@ private slots:
             far += epipolarMisfit(*g, p) > 3.0;
         QVERIFY(far <= 1);
         QVERIFY(epipolarMisfit(*g, {wrong.a, wrong.b, 0.7, 0.7}) > 3.0);
+        // A third of the pairs are slips of 30 px and more: told apart all the same, and the same way each time.
+        std::vector<ViewPair> slips = noisy;
+        for (std::size_t i = 0; i < slips.size(); i += 3) {
+            slips[i].b.x += 40;
+            slips[i].b.y += i % 2 ? 35 : -30;
+        }
+        const auto r = robustFundamental(slips);
+        QVERIFY(r.ok());
+        QVERIFY(*r == *robustFundamental(slips));
+        for (std::size_t i = 0; i < slips.size(); ++i)
+            QVERIFY2((epipolarMisfit(*r, slips[i]) > 4.0) == (i % 3 == 0),
+                     qPrintable(QString("%1: %2").arg(i).arg(epipolarMisfit(*r, slips[i]))));
+        const auto line = epipolarLine(*r, noisy[1].a);
+        QVERIFY(line && std::abs(line->x() * noisy[1].b.x + line->y() * noisy[1].b.y + line->z()) < 4.0);
+        QVERIFY(!robustFundamental({noisy.begin(), noisy.begin() + 11}));
         pairs.resize(7);
         QVERIFY(!fundamentalOf(pairs));
         // All in one plane: any of a family of cameras would do.

@@ -90,12 +90,25 @@ private slots:
         QVERIFY(!findInstant(rule(RuleKind::leaves), few));
         QVERIFY(!findInstant(rule(RuleKind::highest), {}));
     }
-    // A gap at the very place is no sight of it.
+    // What is hidden at the very place is not seen; a smooth edge is read off the flank that is.
     void gapsMakeUnsure() {
-        auto s = sampled([](double t) { return 40 + 120 * jerk(t, 0.5, 0.9); }, 0.3, 4);
-        std::erase_if(s, [](const RuleSample& x) { return x.time > 0.47 && x.time < 0.56; });
-        const auto found = findInstant(rule(RuleKind::begins), s);
-        QVERIFY(!found || !found->sure);
+        const auto reach = [](double t) { return 40 + 120 * jerk(t, 0.5, 0.9); };
+        const auto without = [](std::vector<RuleSample> s, double from, double to) {
+            std::erase_if(s, [=](const RuleSample& x) { return x.time > from && x.time < to; });
+            return s;
+        };
+        for (unsigned seed = 1; seed <= 20; ++seed) {
+            const auto edge = findInstant(rule(RuleKind::begins), without(sampled(reach, 0.3, seed), 0.47, 0.56));
+            QVERIFY(edge && edge->sure);
+            QVERIFY2(std::abs(edge->time - 0.5) < 3.0 * edge->sigma, qPrintable(QString::number(edge->time)));
+        }
+        const auto flank = findInstant(rule(RuleKind::begins), without(sampled(reach, 0.3, 4), 0.54, 0.70));
+        QVERIFY(!flank || !flank->sure);
+        const auto lift = [](double t) { return t < 0.604 ? 10.0 : 10.0 + 260 * (t - 0.604); };
+        const auto bend = findInstant(rule(RuleKind::leaves), without(sampled(lift, 0.4, 4), 0.57, 0.64));
+        QVERIFY(!bend || !bend->sure);
+        const auto beside = findInstant(rule(RuleKind::leaves), without(sampled(lift, 0.4, 4), 0.64, 0.69));
+        QVERIFY(beside && beside->sure && std::abs(beside->time - 0.604) < 1.0 / kRate);
         const auto tiny =
             findInstant(rule(RuleKind::begins), sampled([](double t) { return 4 * jerk(t, 0.5, 0.9); }, 0.4, 4));
         QVERIFY(!tiny || !tiny->sure);
