@@ -123,6 +123,28 @@ Result<Intake> takeIn(const Library& library, const fs::path& film, const Intake
     return in;
 }
 
+Result<std::optional<Take>> filmAnew(const fs::path& film, const fs::path& indexFolder, const Take& take, bool deep) {
+    Film::Options o;
+    o.indexFolder = indexFolder;
+    o.cacheBytes = 1 << 20;
+    const auto opened = Film::open(film, o);
+    if (!opened)
+        return opened.error();
+    Take now = take;
+    now.width = (*opened)->info().width;
+    now.height = (*opened)->info().height;
+    now.times = (*opened)->times();
+    if (now == take)
+        return std::optional<Take>();
+    if (deep) {
+        const auto sum = checksumOf(film);
+        if (!sum)
+            return sum.error();
+        now.checksum = *sum;
+    }
+    return std::optional<Take>(std::move(now));
+}
+
 Result<RepProposals> findReps(const fs::path& film, const fs::path& indexFolder, RepsBy by, double slow,
                               const std::function<bool(double)>& goOn) {
     Film::Options o;

@@ -10,6 +10,7 @@
 #include <filesystem>
 #include <functional>
 #include <map>
+#include <optional>
 #include <string>
 #include <vector>
 
@@ -40,6 +41,11 @@ struct Intake {
 /// behind. A capture rate is set only when the film's own tags state it.
 Result<Intake> takeIn(const Library& library, const std::filesystem::path& film, const IntakeOptions& options,
                       const IntakeProgress& progress = {});
+
+/// The take as its film is now: another length, size, checksum. Nothing when its frames and size are those the take
+/// knows. Everything else of it stays. \p deep: the checksum is taken too, which reads the whole file.
+Result<std::optional<Take>> filmAnew(const std::filesystem::path& film, const std::filesystem::path& indexFolder,
+                                     const Take& take, bool deep);
 
 /// How reps are looked for.
 enum class RepsBy { motion, sound, cycle };

@@ -4,11 +4,14 @@
 #include "core/motion/rate_check.h"
 #include "desktop/parts/card.h"
 #include "desktop/theme/theme.h"
+#include "intake/intake.h"
 
 #include <QFileInfo>
 #include <QFormLayout>
+#include <QFutureWatcher>
 #include <QGridLayout>
 #include <QHBoxLayout>
+#include <QtConcurrent/QtConcurrentRun>
 
 namespace riflesso {
 namespace {
@@ -92,6 +95,13 @@ FilmPanel::FilmPanel(Workbench& bench) : TakePanel(bench) {
     m_facts = wrapped({}, "quiet");
     m_search = new QPushButton(tr("Look for the film …"));
     m_search->setToolTip(tr("The film is not where it was. It is known by its content: choose a folder to look in."));
+    m_changed = wrapped({}, "strong");
+    m_changed->hide();
+    m_anew = new QPushButton(tr("Take the film as it is now"));
+    m_anew->setObjectName("filmAnew");
+    m_anew->setToolTip(tr("Marks and key positions stay. Those beyond the end of the film are kept but not read."));
+    m_anew->hide();
+    connect(m_anew, &QPushButton::clicked, this, &FilmPanel::takeAnew);
     m_remove = new QPushButton(tr("Remove this take"));
     m_remove->setToolTip(tr("Takes it and its marks out of the case. Undo brings them back; the film file stays."));
     auto* f = form();
@@ -105,6 +115,8 @@ FilmPanel::FilmPanel(Workbench& bench) : TakePanel(bench) {
     m_all->addLayout(f);
     m_all->addWidget(m_facts);
     m_all->addWidget(m_search);
+    m_all->addWidget(m_changed);
+    m_all->addWidget(m_anew);
     m_all->addStretch();
     m_all->addWidget(m_remove);
     connect(m_title, &QLineEdit::editingFinished, this, [this] {
@@ -171,6 +183,69 @@ void FilmPanel::refresh() {
                                         : tr("Kept in the library.")));
     m_search->setVisible(!there && !take->checksum.empty());
     m_filling = false;
+    if (there)
+        checkFilm();
+}
+
+void FilmPanel::checkFilm() {
+    const Take take = *m_bench.take();
+    const QString key = QString("%1 %2 %3").arg(q(take.film)).arg(take.times.size()).arg(take.width);
+    if (key == m_checked)
+        return;
+    m_checked = key;
+    m_changed->hide();
+    m_anew->hide();
+    auto* watcher = new QFutureWatcher<Result<std::optional<Take>>>(this);
+    connect(watcher, &QFutureWatcherBase::finished, this, [this, watcher, key, take] {
+        watcher->deleteLater();
+        const auto now = watcher->result();
+        if (key != m_checked || !now || !*now)
+            return; // what cannot be opened is said by the frame view
+        const auto frames = [](const Take& t) { return static_cast<qsizetype>(t.times.size()); };
+        m_changed->setText(
+            frames(**now) != frames(take)
+                ? tr("This is another film than the one that was brought in: it has %1, that one had %2.")
+                      .arg(counted(frames(**now), tr("frame"), tr("frames")))
+                      .arg(frames(take))
+                : tr("This is another film than the one that was brought in: its frames differ in size or "
+                     "in time."));
+        m_changed->show();
+        m_anew->show();
+        emit said(tr("“%1”: %2").arg(q(take.title), m_changed->text())); // whichever panel is in front
+    });
+    watcher->setFuture(
+        QtConcurrent::run([film = m_bench.filmPath(take).toStdString(), index = m_bench.book().library().indexFolder(),
+                           take] { return filmAnew(film, index, take, false); }));
+}
+
+void FilmPanel::takeAnew() {
+    const Take* take = m_bench.take();
+    if (!take)
+        return;
+    m_anew->setEnabled(false);
+    auto* watcher = new QFutureWatcher<Result<std::optional<Take>>>(this);
+    connect(watcher, &QFutureWatcherBase::finished, this, [this, watcher, id = take->id] {
+        watcher->deleteLater();
+        m_anew->setEnabled(true);
+        const auto now = watcher->result();
+        if (!now) {
+            emit failed(q(now.error().text()));
+            return;
+        }
+        const auto there = m_bench.data().takes.find(id);
+        if (!*now || there == m_bench.data().takes.end())
+            return;
+        Take after = there->second; // whatever else was edited meanwhile stays
+        after.times = (*now)->times;
+        after.width = (*now)->width;
+        after.height = (*now)->height;
+        after.checksum = (*now)->checksum;
+        m_bench.frames().forget(m_bench.filmPath(after));
+        m_bench.book().setTake(after, tr("take the film as it is now"));
+    });
+    watcher->setFuture(
+        QtConcurrent::run([film = m_bench.filmPath(*take).toStdString(), index = m_bench.book().library().indexFolder(),
+                           take = *take] { return filmAnew(film, index, take, true); }));
 }
 
 // Time

@@ -50,6 +50,11 @@ signals:
     void searchWanted(); ///< look for a film that has been moved
 
 private:
+    void checkFilm(); ///< is the file still the film that was brought in?
+    void takeAnew();
+    QLabel* m_changed;
+    QPushButton* m_anew;
+    QString m_checked; ///< film and length that were compared last
     QLineEdit* m_title;
     QComboBox* m_who;
     QComboBox* m_hand;

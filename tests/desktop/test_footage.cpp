@@ -70,6 +70,12 @@ class TestFootage : public QObject {
         QTest::mouseMove(stage(), at(to));
         QTest::mouseRelease(stage(), Qt::LeftButton, {}, at(to));
     }
+    bool readable(const QString& text) const {
+        for (const QLabel* l : m_window->findChildren<QLabel*>())
+            if (l->isVisible() && l->text().contains(text))
+                return true;
+        return false;
+    }
     void select(const char* title) const {
         bench().selectTake(take(title));
         QVERIFY(settle(*m_window));
@@ -318,6 +324,35 @@ private slots:
         QCOMPARE(bench().take()->captureFrom, std::string("a falling ball"));
         bench().book().undoStack().undo();
         bench().book().undoStack().undo();
+    }
+    void aFilmReplacedByAShorterOneIsSaidAndTaken() {
+        page()->showPanel(0);
+        const Id id = take("model");
+        const Take before = data().takes.at(id);
+        const Mark mark{{100, 100}, 1.5, How::hand};
+        const FrameIndex beyond(static_cast<int>(before.times.size()) - 2);
+        QVERIFY(bench().book().setMark({id, beyond, "neck"}, mark));
+        const QString path = bench().filmPath(before);
+        QVERIFY(runFfmpeg({"-y", "-i", m_demo + "model-side.mp4", "-frames:v", "60", "-c:v", "libx264", "-preset",
+                           "ultrafast", film("short.mp4")}));
+        QVERIFY(QFile::remove(path) && QFile::copy(film("short.mp4"), path));
+        bench().frames().forget(path);
+        select("front");
+        select("model");
+        auto* anew = child<QPushButton>("filmAnew");
+        QVERIFY(QTest::qWaitFor([&] { return anew->isVisible(); }, 10000));
+        QVERIFY(readable("has 60 frames, that one had"));
+        shot("replaced");
+        QTest::mouseClick(anew, Qt::LeftButton);
+        QVERIFY(QTest::qWaitFor([&] { return data().takes.at(id).times.size() == 60; }, 10000));
+        QVERIFY(data().takes.at(id).checksum != before.checksum);
+        QCOMPARE(data().marks.at(id).at("neck").at(beyond), mark); // kept, though no frame shows it now
+        QVERIFY(settle(*m_window));
+        QVERIFY(!anew->isVisible());
+        bench().book().undoStack().undo(); // and back
+        QCOMPARE(data().takes.at(id), before);
+        bench().book().undoStack().redo();
+        QVERIFY(settle(*m_window));
     }
     void picturesCanBeSwappedAndCropped() {
         select("side");

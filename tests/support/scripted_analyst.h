@@ -6,6 +6,7 @@
 #include "core/mirror/attention.h"
 #include "core/technique/position_finder.h"
 #include "footage/carry.h"
+#include "footage/seed.h"
 
 #include <algorithm>
 #include <cmath>
@@ -31,6 +32,7 @@ struct Leverage {
     int angleCount = 0;
     int pegs = 0, pegsNear = 0, pegsFar = 0, pegsUnsure = 0; ///< within one frame; beyond five though called sure
     std::string offPegs;                                     ///< those beyond a frame, in words
+    TrackSet marks;                                          ///< all that the take has afterwards
     double share() const { return hand > 0 ? double(carried) / hand : 0.0; }
 };
 
@@ -42,6 +44,9 @@ struct Script {
     std::vector<int> startFrames;
     double noise = 1.5;
     unsigned seed = 1;
+    /// Marks of a rep done before, from guideFirst to guideLast: this one starts from it instead of from startFrames.
+    TrackSet guide{};
+    int guideFirst = 0, guideLast = 0;
     int mostRounds = 40;
 };
 
@@ -49,22 +54,41 @@ struct Script {
 inline Leverage markByScript(const Script& s, const Blueprint& blueprint, const ViewSetup& setup) {
     std::mt19937 random(s.seed);
     std::normal_distribution<double> error(0.0, s.noise);
-    TrackSet marks;
+    TrackSet marks = s.guide;
     Leverage out;
     const auto byHand = [&](const LandmarkName& name, int frame) {
         const Pixel p = s.truth.places.at(name)[static_cast<std::size_t>(frame)];
         marks[name][FrameIndex(frame)] = {{p.x + error(random), p.y + error(random)}, s.noise, How::hand};
         ++out.hand;
     };
-    for (int f : s.startFrames)
+    for (int f : s.guide.empty() ? s.startFrames : std::vector<int>())
         for (const auto& name : s.landmarks)
             byHand(name, f);
+    TrackSet starts;
+    if (!s.guide.empty()) {
+        SeedOptions seeds; // as the program does it: frames with enough hand marks, at the same share of the rep
+        std::map<FrameIndex, int> hands;
+        for (const auto& [name, track] : s.guide)
+            for (const auto& [frame, m] : track)
+                hands[frame] += m.how == How::hand && frame.value >= s.guideFirst && frame.value <= s.guideLast;
+        for (const auto& [frame, n] : hands)
+            if (n >= 3)
+                seeds.moments.emplace_back(frame,
+                                           FrameIndex(s.first + (frame.value - s.guideFirst) * (s.last - s.first) /
+                                                                    (s.guideLast - s.guideFirst)));
+        seeds.first = FrameIndex(s.first);
+        seeds.last = FrameIndex(s.last);
+        if (const auto found = seedMarks(s.film, s.guide, seeds))
+            starts = *found;
+    }
     const auto carryOn = [&](int first, int last, const std::vector<LandmarkName>& which) {
         CarryOptions o;
         o.first = FrameIndex(first);
         o.last = FrameIndex(last);
         o.landmarks = which;
         o.framePeriod = 1.0 / s.truth.rate;
+        if (which.empty())
+            o.starts = starts;
         const auto r = carry(s.film, marks, o);
         if (!r)
             return;
@@ -120,7 +144,7 @@ inline Leverage markByScript(const Script& s, const Blueprint& blueprint, const 
     double z = 0.0;
     for (const auto& name : s.landmarks)
         for (const auto& [frame, m] : marks[name]) {
-            if (m.how != How::tracked)
+            if (m.how != How::tracked || frame.value < s.first || frame.value > s.last)
                 continue;
             const Pixel p = s.truth.places.at(name)[static_cast<std::size_t>(frame.value)];
             const double dx = m.at.x - p.x, dy = m.at.y - p.y;
@@ -165,6 +189,7 @@ inline Leverage markByScript(const Script& s, const Blueprint& blueprint, const 
             if (off > 1.5)
                 out.offPegs += " " + id + (p.sure ? "" : " (unsure)") + " by " + std::to_string(off).substr(0, 4);
         }
+    out.marks = std::move(marks);
     return out;
 }
 

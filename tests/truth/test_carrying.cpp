@@ -67,7 +67,8 @@ class TestCarrying : public QObject {
             out.push_back(resolveRole(role, Side::right));
         return out;
     }
-    test::Leverage run(const std::filesystem::path& film, const Rep& rep, unsigned seed) const {
+    test::Leverage run(const std::filesystem::path& film, const Rep& rep, unsigned seed,
+                       const test::Leverage* guide = nullptr, const Rep* guideRep = nullptr) const {
         test::Script s;
         s.film = film;
         s.truth = rep.truth;
@@ -78,6 +79,11 @@ class TestCarrying : public QObject {
         for (const char* at : {"on_guard", "lunge_held", "back_on_guard"})
             s.startFrames.push_back(static_cast<int>(std::lround(rep.truth.positions.at(at))));
         s.seed = seed;
+        if (guide) {
+            s.guide = guide->marks;
+            s.guideFirst = guideRep->first;
+            s.guideLast = guideRep->last;
+        }
         const auto r = test::markByScript(s, m_blueprint, setup());
         qInfo(
             "%d marks by hand (%d of them corrections in %d rounds), %d carried, %.0f for each; error median %.2f px, "
@@ -121,6 +127,25 @@ private slots:
         QVERIFY2(std::sqrt(z) >= 0.8 && std::sqrt(z) <= 1.25, qPrintable(QString::number(std::sqrt(z))));
         QVERIFY2(unsure <= 0.25 * pegs, qPrintable(QString("%1 of %2 unsure").arg(unsure).arg(pegs)));
         QVERIFY2(near >= 0.9 * pegs, qPrintable(QString("%1 of %2").arg(near).arg(pegs)));
+    }
+    // From one rep to all: what is left to do by hand once the first is marked.
+    void theRestOfTheTake() {
+        const QString film = demoFilm("athlete-side");
+        const auto reps = read(QString(film).replace(".mp4", ".truth.json"));
+        auto before = run(film.toStdString(), reps[0], 21);
+        const int first = before.hand;
+        int rest = 0;
+        double angles = 0.0;
+        for (std::size_t i = 1; i < reps.size(); ++i) {
+            const auto r = run(film.toStdString(), reps[i], 21 + static_cast<unsigned>(i), &before, &reps[0]);
+            rest += r.hand;
+            angles += r.angles * r.angles / static_cast<double>(reps.size() - 1);
+            QVERIFY(r.median <= 2.5 && r.p95 <= 7.0);
+        }
+        qInfo("the first rep took %d marks by hand, the other four %d together; their angles RMSE %.2f degrees", first,
+              rest, std::sqrt(angles));
+        QVERIFY(rest <= first);
+        QVERIFY(std::sqrt(angles) <= 2.5);
     }
     void aPostInFront() {
         FilmRecipe recipe;
