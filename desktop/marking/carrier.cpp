@@ -11,7 +11,8 @@
 namespace riflesso {
 namespace {
 
-constexpr std::size_t kAtOnce = 100; // marks committed in one go: the window must not wait
+constexpr std::size_t kAtOnce = 60; // marks committed in one go: the window must not wait
+constexpr int kBreath = 10;         // ms between, for whatever else the window has to do
 constexpr int kNeighbourhood = 150; // frames on either side that a correction reaches when no other hand mark bounds it
 
 } // namespace
@@ -213,7 +214,7 @@ void Carrier::put() {
     if (!m_bench.book().putMarks(chunk.take, chunk.marks, chunk.what, chunk.gesture))
         m_putting.clear(); // the error was said; the rest would meet it too
     if (!m_putting.empty())
-        QTimer::singleShot(0, this, &Carrier::put);
+        QTimer::singleShot(kBreath, this, &Carrier::put);
     else if (!m_row && m_waiting.empty())
         emit finished();
 }
