@@ -83,6 +83,8 @@ RepeatPanel::RepeatPanel(Workbench& bench) : m_bench(bench) {
     m_stop->setObjectName("stopRepeat");
     m_first = new QComboBox;
     m_second = new QComboBox;
+    m_first->setObjectName("repeatFirst");
+    m_second->setObjectName("repeatSecond");
     m_first->setAccessibleName(tr("These marks"));
     m_second->setAccessibleName(tr("against these"));
     m_sigma = wrapped({}, "quiet");
@@ -159,9 +161,14 @@ void RepeatPanel::begin() {
             refresh();
             return;
         }
-    const auto plan =
-        planRepeat(m_bench.data(), m_bench.blueprint(), take->id, m_analyst->text().trimmed().toStdString(),
-                   m_bench.book().today(), static_cast<unsigned>(take->id * 7919 + 13 * m_bench.data().repeats.size()));
+    // Another analyst is shown the same frames as the one before, so that the two can be compared.
+    const std::string analyst = m_analyst->text().trimmed().toStdString();
+    const auto& repeats = m_bench.data().repeats;
+    const auto own = std::count_if(repeats.begin(), repeats.end(), [&](const auto& r) {
+        return r.second.take == take->id && r.second.analyst == analyst;
+    });
+    const auto plan = planRepeat(m_bench.data(), m_bench.blueprint(), take->id, analyst, m_bench.book().today(),
+                                 static_cast<unsigned>(take->id * 7919 + 13 * own));
     if (!plan) {
         m_words->setText(q(plan.error().text()));
         return;

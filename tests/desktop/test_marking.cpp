@@ -26,6 +26,7 @@
 
 #include <cmath>
 #include <random>
+#include <utility>
 
 using namespace riflesso;
 
@@ -92,25 +93,32 @@ class TestMarking : public QObject {
     }
     // Opens the menu of points and chooses by keys, in its submenu when \p sub is given.
     void choosePoint(const QString& action, const QString& sub = {}) {
-        QTimer::singleShot(50, this, [=, this] {
-            const auto choose = [](QMenu* m, const QString& words, Qt::Key how) {
-                for (int i = 0; i < 20 && !(m->activeAction() && m->activeAction()->text() == words); ++i)
-                    QTest::keyClick(m, Qt::Key_Down);
-                QAction* a = m->activeAction();
-                if (!a || a->text() != words) {
-                    qWarning("no %s", qPrintable(words));
-                    m->close();
-                    return static_cast<QMenu*>(nullptr);
-                }
-                QTest::keyClick(m, how);
-                return a->menu();
-            };
-            auto* menu = child<QMenu>("pointsMenu");
+        auto* menu = child<QMenu>("pointsMenu");
+        const auto choose = [](QMenu* m, const QString& words, Qt::Key how) {
+            for (int i = 0; i < 20 && !(m->activeAction() && m->activeAction()->text() == words); ++i)
+                QTest::keyClick(m, Qt::Key_Down);
+            QAction* a = m->activeAction();
+            if (!a || a->text() != words) {
+                qWarning("no %s", qPrintable(words));
+                return static_cast<QMenu*>(nullptr);
+            }
+            QTest::keyClick(m, how);
+            return a->menu();
+        };
+        bool done = false;
+        QTimer tick; // the menu runs its own loop inside the click
+        connect(&tick, &QTimer::timeout, this, [&] {
+            if (!menu->isVisible())
+                return;
+            if (std::exchange(done, true)) {
+                menu->close(); // whatever went wrong
+                return;
+            }
             QMenu* more = choose(menu, action, sub.isEmpty() ? Qt::Key_Return : Qt::Key_Right);
             if (!sub.isEmpty() && more)
                 choose(more, sub, Qt::Key_Return);
-            QTimer::singleShot(500, menu, &QMenu::close); // whatever went wrong
         });
+        tick.start(50);
         QTest::mouseClick(child<QToolButton>("points"), Qt::LeftButton);
         QVERIFY(settle(*m_window));
     }
@@ -407,6 +415,63 @@ private slots:
         QVERIFY(!data().marks.at(take()).contains("other_left_shoulder"));
         QVERIFY(settle(*m_window));
     }
+    // The front film of the same reps, locked to the side one: what is marked there must lie where the side sees it.
+    void anotherAngleContradicts() {
+        Id front = 0;
+        for (const auto& [id, t] : data().takes)
+            if (t.film == "athlete-front.mp4")
+                front = id;
+        QVERIFY(front);
+        TrackSet seen;
+        QMap<QString, int> frames;
+        for (const char* p : {"on_guard", "arm_straight", "foot_leaves", "heel_lands", "lunge_held", "back_on_guard"}) {
+            const auto eye = test::lookAt("athlete-front", p);
+            frames[p] = eye.positions[p];
+            for (auto it = eye.at.begin(); it != eye.at.end(); ++it)
+                seen[it.key().toStdString()][FrameIndex(frames[p])] = {
+                    {it->x(), it->y()}, kAssumedHandSigma, How::hand};
+        }
+        QVERIFY(bench().book().putMarks(front, seen, "marks of the front view"));
+        Link link;
+        link.a = front;
+        link.b = take();
+        link.shared = {{FrameIndex(frames["heel_lands"]), FrameIndex(m_eyes["heel_lands"].positions["heel_lands"])}};
+        QVERIFY(bench().book().addLink(link));
+        bench().selectTake(front);
+        bench().setFrame(frames["lunge_held"]);
+        canvas()->setLandmark("right_knee");
+        QVERIFY(settle(*m_window));
+        QCOMPARE(bench().analysis().views.size(), std::size_t(1));
+        QVERIFY2(bench().analysis().views[0].f, bench().analysis().views[0].why.c_str());
+        QVERIFY(bench().analysis().views[0].typical < 2.0);
+        const auto before = bench().analysis().views[0].off.size();
+        QVERIFY(before <= 2);
+        picture("marking-other-view");
+        const auto at = data().marks.at(front).at("right_knee").at(FrameIndex(frames["lunge_held"])).at;
+        const auto line = lineFromOtherView(bench().analysis().views[0], data(), bench().analysis().motions, front,
+                                            FrameIndex(frames["lunge_held"]), "right_knee");
+        QVERIFY(line);
+        // Dragged 30 px away from the line: said at once.
+        const QPointF wrong(at.x + 30 * line->x(), at.y + 30 * line->y());
+        const QPoint from = canvas()->toView().map(QPointF(at.x, at.y)).toPoint();
+        QTest::mousePress(canvas(), Qt::LeftButton, {}, from);
+        QTest::mouseMove(canvas(), from + QPoint(3, 3));
+        QTest::mouseMove(canvas(), canvas()->toView().map(wrong).toPoint());
+        QTest::mouseRelease(canvas(), Qt::LeftButton, {}, canvas()->toView().map(wrong).toPoint());
+        QVERIFY(carried());
+        canvas()->setLandmark("right_knee");
+        bench().setFrame(frames["lunge_held"] + 1);
+        bench().setFrame(frames["lunge_held"]);
+        QVERIFY(settle(*m_window));
+        QCOMPARE(bench().analysis().views[0].off.size(), before + 1);
+        QVERIFY(readable("The right knee disagrees with"));
+        picture("marking-contradiction");
+        while (data().links.size() > 0 || data().marks.contains(front))
+            key(Qt::Key_Z, Qt::ControlModifier);
+        bench().selectTake(take());
+        bench().selectRep(m_rep);
+        QVERIFY(settle(*m_window));
+    }
     void thePicturesAndTheLoupe() {
         bench().setFrame(m_eyes["lunge_held"].positions["lunge_held"]);
         canvas()->setLandmark("right_knee");
@@ -538,6 +603,34 @@ private slots:
         QVERIFY(readable("This replaces the assumed 1.5 px"));
         QVERIFY(child<QTableWidget>("agreement")->rowCount() >= 1);
         picture("marking-agreement");
+        // Somebody else, who sees everything 3 px lower: the same frames, compared with the first one's second look.
+        analyst->setFocus();
+        QTest::keyClick(analyst, Qt::Key_A, Qt::ControlModifier);
+        QTest::keyClicks(analyst, "B. Other");
+        QTest::mouseClick(child<QPushButton>("beginRepeat"), Qt::LeftButton);
+        QVERIFY(settle(*m_window));
+        QCOMPARE(data().repeats.size(), std::size_t(2));
+        const Id other = data().repeats.rbegin()->first;
+        QVERIFY(data().repeats.at(other).frames == data().repeats.at(id).frames);
+        for (clicks = 0; nextOpenFrame(data().repeats.at(other)) && clicks < 400; ++clicks) {
+            const std::string name = canvas()->landmark();
+            QPointF at(600, 300);
+            const auto& track = data().marks.at(take()).at(name);
+            if (const auto m = track.find(FrameIndex(bench().frame())); m != track.end())
+                at = {m->second.at.x, m->second.at.y};
+            clickAt(at + QPointF(error(random), 3.0 + error(random)));
+        }
+        QVERIFY(settle(*m_window));
+        auto* left = child<QComboBox>("repeatFirst");
+        auto* right = child<QComboBox>("repeatSecond");
+        left->setCurrentIndex(left->findData(QVariant::fromValue<qlonglong>(id)));
+        right->setCurrentIndex(right->findData(QVariant::fromValue<qlonglong>(other)));
+        emit left->activated(left->currentIndex());
+        const auto between = markErrors(againOf(data().repeats.at(id)), againOf(data().repeats.at(other)));
+        QVERIFY2(std::abs(between.at({}).dy - 3.0) < 0.8, qPrintable(QString::number(between.at({}).dy)));
+        QVERIFY(readable("A mark is good to"));
+        QVERIFY(child<QTableWidget>("agreement")->rowCount() >= 1);
+        picture("marking-between");
         page()->tabs()->setCurrentIndex(0);
     }
     void darkAndSmall() {
