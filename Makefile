@@ -19,6 +19,7 @@ packages:
 	@bash packaging/install-missing.sh packaging/debian-packages.txt packaging/debian-build-packages.txt
 
 build: packages
+	@bash finder/models/fetch.sh --missing
 	@mkdir -p build && { cmake --preset release > build/configure.log 2>&1 || { cat build/configure.log; exit 1; }; }
 	@cmake --build --preset release -j $(JOBS)
 

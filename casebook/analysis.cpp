@@ -152,7 +152,8 @@ bool hasCarried(const CaseData& data, const Rep& rep) {
         return false;
     for (const auto& [id, placed] : rep.positions)
         for (const auto& [landmark, track] : marks->second)
-            if (const auto m = track.find(placed.frame); m != track.end() && m->second.how == How::tracked)
+            if (const auto m = track.find(placed.frame);
+                m != track.end() && (m->second.how == How::tracked || m->second.how == How::found))
                 return true;
     return false;
 }

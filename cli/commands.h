@@ -31,6 +31,14 @@ struct CarryArguments {
 };
 Status carry(const CarryArguments& a);
 
+struct FindArguments {
+    std::string film, out, box, model = "full";
+    int frame = 0;
+    std::optional<int> from, to;
+};
+/// A draft of the body's landmarks, of kind found.
+Status find(const FindArguments& a);
+
 struct PositionsArguments {
     std::string tracks, blueprint = "fencing-lunge", film, view = "side", side = "right", facing = "right";
     std::optional<int> from, to;

@@ -82,8 +82,20 @@ int main(int argc, char** argv) {
     carry->add_option("--capture-rate", ca.captureRate, "Hz; without it the film's tag, or its own times");
     carry->callback([&] { chosen = [&] { return cli::carry(ca); }; });
 
+    cli::FindArguments fi;
+    auto* find = app.add_subcommand("find", "A draft of the body's landmarks through a film, found by a body model");
+    find->add_option("FILM", fi.film, "the film")->required();
+    find->add_option("--out", fi.out, "tracks CSV to write")->required();
+    find->add_option("--frame", fi.frame, "the frame that the box is drawn on")->capture_default_str();
+    find->add_option("--box", fi.box, "X,Y,W,H round the athlete, px; without it the most prominent person");
+    find->add_option("--model", fi.model, "lite, full or heavy")->capture_default_str();
+    find->add_option("--from", fi.from, "first frame");
+    find->add_option("--to", fi.to, "last frame");
+    find->callback([&] { chosen = [&] { return cli::find(fi); }; });
+
     cli::PositionsArguments po;
-    auto* positions = app.add_subcommand("positions", "Key positions proposed from tracks, each with its standard error");
+    auto* positions =
+        app.add_subcommand("positions", "Key positions proposed from tracks, each with its standard error");
     positions->add_option("--tracks", po.tracks, "tracks CSV")->required();
     positions->add_option("--blueprint", po.blueprint, "a shipped blueprint's name or a file")->capture_default_str();
     positions->add_option("--film", po.film, "the film, for positions that are heard");

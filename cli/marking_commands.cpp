@@ -7,6 +7,7 @@
 #include "footage/carry.h"
 #include "footage/film.h"
 #include "footage/sound.h"
+#include "intake/find_body.h"
 #include "library/blueprint_json.h"
 #include "library/measure_json.h"
 #include "library/tracks_csv.h"
@@ -281,6 +282,67 @@ Status carry(const CarryArguments& a) {
     for (const auto& [landmark, frames] : result->covered)
         std::printf("; %s covered on %zu frames", spoken(landmark).c_str(), frames.size());
     std::printf("\n");
+    return Done{};
+}
+
+Status find(const FindArguments& a) {
+    FindBodyOptions o;
+    const auto model = modelFile(a.model);
+    if (!model)
+        return model.error();
+    o.model = *model;
+    if (const auto detector = modelFile("person"))
+        o.detector = *detector;
+    o.frame = FrameIndex(a.frame);
+    if (a.from)
+        o.first = FrameIndex(*a.from);
+    if (a.to)
+        o.last = FrameIndex(*a.to);
+    if (!a.box.empty()) {
+        const auto wrong = Error{"a box is four numbers: X,Y,W,H", "--box", "no file was written", {}};
+        std::stringstream list(a.box);
+        std::size_t n = 0;
+        for (std::string word; std::getline(list, word, ',') && n < 5; ++n) {
+            std::istringstream number(word);
+            double value = 0.0;
+            if (n > 3 || !(number >> value) || !(number >> std::ws).eof())
+                return wrong;
+            o.box[n] = value;
+        }
+        if (n != 4)
+            return wrong;
+        if (!(o.box[2] > 0.0) || !(o.box[3] > 0.0))
+            return Error{"the box has no size", "--box", "no file was written", {}};
+    }
+    const auto film = Film::open(a.film);
+    if (!film)
+        return film.error();
+    const std::vector<double> times = (*film)->times();
+    int shown = -1;
+    const bool terminal = isatty(STDERR_FILENO) != 0;
+    const auto found = findBody(a.film, o, [&](double share) {
+        if (const int percent = static_cast<int>(100 * share); terminal && percent != shown)
+            std::fprintf(stderr, "\r %3d %%  looking", shown = percent);
+        return true;
+    });
+    if (terminal)
+        std::fprintf(stderr, "\r                    \r");
+    if (!found)
+        return found.error();
+    const TrackSet drafts = draftMarks(found->frames);
+    if (auto s = writeWhole(a.out, tracksToCsv(drafts, times)); !s)
+        return s;
+    std::size_t marks = 0;
+    for (const auto& [landmark, track] : drafts)
+        marks += track.size();
+    std::printf("%zu marks drafted on %zu frames\n", marks, found->frames.size());
+    if (!found->nobody.empty())
+        std::printf("nobody was found on %zu frames, the first is %d\n", found->nobody.size(),
+                    std::min_element(found->nobody.begin(), found->nobody.end())->value);
+    for (const auto& other : found->somebodyElse)
+        if (other)
+            std::printf("at frame %d it seems to be somebody else: nothing was drafted beyond\n", other->value);
+    std::printf("Drafts, not measurements: joints are often 2 to 4 %% of the body's height off.\n");
     return Done{};
 }
 

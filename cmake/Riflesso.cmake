@@ -29,7 +29,7 @@ function(riflesso_test name)
     RIFLESSO_SCRATCH_DIR="${PROJECT_BINARY_DIR}/tests")
   add_test(NAME ${name} COMMAND ${name})
   set_tests_properties(${name} PROPERTIES TIMEOUT 600
-    ENVIRONMENT "QT_QPA_PLATFORM=offscreen;${T_ENVIRONMENT}" LABELS "${T_LABELS}")
+    ENVIRONMENT "QT_QPA_PLATFORM=offscreen;QTEST_FUNCTION_TIMEOUT=590000;${T_ENVIRONMENT}" LABELS "${T_LABELS}")
   if(T_FILMS)
     set_tests_properties(${name} PROPERTIES FIXTURES_REQUIRED demo_films)
   endif()

@@ -3,6 +3,7 @@
 #include "casebook/text.h"
 #include "desktop/parts/card.h"
 #include "footage/seed.h"
+#include "intake/found_file.h"
 
 #include <QTimer>
 
@@ -52,7 +53,7 @@ void Carrier::carryAround(Id take, FrameIndex frame, const LandmarkName& landmar
         }
     }
     for (const auto& [f, m] : track->second)
-        carried = carried || (m.how == How::tracked && f.value >= first && f.value <= last);
+        carried = carried || ((m.how == How::tracked || m.how == How::found) && f.value >= first && f.value <= last);
     if (!carried)
         return;
     Job job;
@@ -113,6 +114,152 @@ void Carrier::seedFrom(Id guideRep, Id rep) {
     next();
 }
 
+void Carrier::draft(Id take, FrameIndex frame, const BodyBox& box, FrameIndex first, FrameIndex last) {
+    const auto it = m_bench.data().takes.find(take);
+    if (it == m_bench.data().takes.end())
+        return;
+    const auto model = modelFile("full");
+    if (!model) {
+        emit failed(q(model.error().text()));
+        return;
+    }
+    FindBodyOptions o;
+    o.model = *model;
+    if (const auto detector = modelFile("person"))
+        o.detector = *detector;
+    o.indexFolder = m_bench.book().library().indexFolder();
+    o.frame = frame;
+    o.box = box;
+    o.first = first;
+    o.last = last;
+    o.keep = draftFile(it->second);
+    Job job;
+    job.take = take;
+    job.find = std::move(o);
+    job.what = tr("Draft of “%1”").arg(q(it->second.title));
+    m_waiting.push_back(std::move(job));
+    next();
+}
+
+// One file a film: the same film in two takes is looked at once.
+std::filesystem::path Carrier::draftFile(const Take& take) const {
+    const std::string name = take.checksum.empty() ? "take-" + std::to_string(take.id) : take.checksum.substr(0, 32);
+    return m_bench.book().library().indexFolder() / (name + ".found");
+}
+
+// Carried marks that still stand on the hand marks that they came from; those of the case that are purely carried too.
+TrackSet Carrier::carriedLayer(Id take) const {
+    TrackSet out;
+    const auto tracks = m_bench.data().marks.find(take);
+    if (tracks == m_bench.data().marks.end())
+        return out;
+    for (const auto& [name, track] : tracks->second)
+        for (const auto& [frame, m] : track)
+            if (m.how == How::tracked)
+                out[name][frame] = m;
+    if (const auto layers = m_carried.find(take); layers != m_carried.end())
+        for (const auto& [name, layer] : layers->second) {
+            const auto track = tracks->second.find(name);
+            const bool stands =
+                track != tracks->second.end() &&
+                std::all_of(layer.hands.begin(), layer.hands.end(), [&](const auto& h) {
+                    const auto now = track->second.find(h.first);
+                    return now != track->second.end() && now->second.at == h.second.at && now->second.how == How::hand;
+                });
+            if (stands)
+                for (const auto& [frame, m] : layer.carried)
+                    out[name][frame] = m;
+        }
+    return out;
+}
+
+void Carrier::remember(const Job& job, const TrackSet& carried, const TrackSet& marks) {
+    for (const auto& [name, track] : carried) {
+        Layer& layer = m_carried[job.take][name];
+        std::erase_if(layer.carried,
+                      [&](const auto& m) { return m.first >= job.options.first && m.first <= job.options.last; });
+        for (const auto& [frame, m] : track)
+            layer.carried[frame] = m;
+        layer.hands.clear();
+        if (const auto own = marks.find(name); own != marks.end())
+            for (const auto& [frame, m] : own->second)
+                if (m.how == How::hand)
+                    layer.hands[frame] = m;
+    }
+}
+
+void Carrier::startDraft(const Job& job, const Take& take, const std::shared_ptr<const TrackSet>& marks, int gesture) {
+    const double period = timebaseOf(take).realPeriod(job.find->frame);
+    m_row->start([this, job, marks, gesture, period, carried = carriedLayer(job.take),
+                  film = m_bench.filmPath(take).toStdString()](const JobProgress& progress) {
+        auto result = std::make_shared<Result<FoundBody>>(
+            findBody(film, *job.find, [&](double share) { return progress({}, share); }));
+        auto drafts = std::make_shared<TrackSet>();
+        auto all = std::make_shared<TrackSet>();
+        if (*result) {
+            // With what was found in the same film before: left and right are put right over the whole way.
+            FoundFrames frames = FoundFile::read(job.find->keep);
+            std::erase_if(frames,
+                          [&](const auto& f) { return f.first >= job.find->first && f.first <= job.find->last; });
+            frames.insert((*result)->frames.begin(), (*result)->frames.end());
+            *drafts = draftMarks(frames);
+            *all = joined(*drafts, carried, *marks, period);
+        }
+        return std::function<void()>([this, job, result, drafts, all, gesture] {
+            if (!*result) {
+                emit failed(q(result->error().text()));
+                return;
+            }
+            const FoundBody& found = **result;
+            m_drafts[job.take] = drafts;
+            std::size_t n = 0;
+            for (const auto& [name, track] : *all)
+                for (const auto& [frame, m] : track)
+                    n += m.how == How::found;
+            putAll(job.take, *all, job.what, gesture);
+            QStringList words{tr("%1 marks drafted on %2%3. Drafts, not measurements: press W for those that matter.")
+                                  .arg(n)
+                                  .arg(counted(static_cast<qsizetype>(found.frames.size()), tr("frame"), tr("frames")))
+                                  .arg(found.whole ? QString() : tr(", then stopped"))};
+            if (!found.nobody.empty())
+                words << tr("Nobody was found on %1, the first is %2.")
+                             .arg(counted(static_cast<qsizetype>(found.nobody.size()), tr("frame"), tr("frames")))
+                             .arg(std::min_element(found.nobody.begin(), found.nobody.end())->value);
+            for (const auto& other : found.somebodyElse)
+                if (other)
+                    words
+                        << tr("At frame %1 it seems to be somebody else: nothing is drafted beyond. Draw a box there.")
+                               .arg(other->value);
+            emit said(words.join(' '));
+        });
+    });
+}
+
+void Carrier::putAll(Id take, const TrackSet& marks, const QString& what, int gesture) {
+    Chunk chunk{take, {}, what, gesture};
+    std::size_t inChunk = 0;
+    const auto old = m_bench.data().marks.find(take);
+    for (const auto& [landmark, track] : marks) {
+        const Track* there = nullptr;
+        if (old != m_bench.data().marks.end())
+            if (const auto t = old->second.find(landmark); t != old->second.end())
+                there = &t->second;
+        for (const auto& [frame, mark] : track) {
+            if (there)
+                if (const auto m = there->find(frame); m != there->end() && m->second == mark)
+                    continue;
+            chunk.marks[landmark][frame] = mark;
+            if (++inChunk == kAtOnce) {
+                m_putting.push_back(std::exchange(chunk, Chunk{take, {}, what, gesture}));
+                inChunk = 0;
+            }
+        }
+    }
+    if (inChunk > 0)
+        m_putting.push_back(std::move(chunk));
+    QTimer::singleShot(0, this, &Carrier::put);
+}
+
 void Carrier::cancel() {
     m_waiting.clear();
     if (m_row)
@@ -149,7 +296,12 @@ void Carrier::next() {
         next();
     });
     const int gesture = ++m_gesture;
-    m_row->start([this, job, marks, gesture,
+    if (job.find) {
+        startDraft(job, take->second, marks, gesture);
+        return;
+    }
+    m_row->start([this, job, marks, gesture, known = m_drafts[job.take], keep = draftFile(take->second),
+                  carriedBefore = carriedLayer(job.take),
                   film = m_bench.filmPath(take->second).toStdString()](const JobProgress& progress) {
         CarryOptions options = job.options;
         std::optional<Error> error;
@@ -173,27 +325,38 @@ void Carrier::next() {
             if (!*result)
                 error = result->error();
         }
+        // Where there is a draft, what the hands teach it and what was carried are joined.
+        auto drafts = known ? known : std::make_shared<const TrackSet>(draftMarks(FoundFile::read(keep)));
+        auto all = std::make_shared<TrackSet>();
+        if (!error) {
+            *all = (*result)->marks;
+            TrackSet carried = carriedBefore;
+            std::vector<LandmarkName> touched;
+            for (const auto& [name, track] : (*result)->marks) {
+                if (drafts->contains(name))
+                    touched.push_back(name);
+                std::erase_if(carried[name],
+                              [&](const auto& m) { return m.first >= options.first && m.first <= options.last; });
+                for (const auto& [frame, mark] : track)
+                    carried[name][frame] = mark;
+            }
+            if (!touched.empty())
+                for (auto& [name, track] : joined(*drafts, carried, *marks, options.framePeriod, touched))
+                    (*all)[name] = track;
+        }
         // On the interface thread; the row, and with it this, may be gone by then only when the whole window is.
-        return std::function<void()>([this, job, result, error, gesture] {
+        return std::function<void()>([this, job, result, error, gesture, drafts, all, marks] {
             if (error) {
                 emit failed(q(error->text()));
                 return;
             }
             const CarryResult& r = **result;
+            m_drafts[job.take] = drafts;
+            remember(job, r.marks, *marks);
             std::size_t n = 0;
-            Chunk chunk{job.take, {}, job.what, gesture};
-            std::size_t inChunk = 0;
             for (const auto& [landmark, track] : r.marks)
-                for (const auto& [frame, mark] : track) {
-                    chunk.marks[landmark][frame] = mark;
-                    ++n;
-                    if (++inChunk == kAtOnce) {
-                        m_putting.push_back(std::exchange(chunk, Chunk{job.take, {}, job.what, gesture}));
-                        inChunk = 0;
-                    }
-                }
-            if (inChunk > 0)
-                m_putting.push_back(std::move(chunk));
+                n += track.size();
+            putAll(job.take, *all, job.what, gesture);
             QStringList gaps;
             for (const auto& [landmark, frames] : r.covered)
                 gaps << tr("%1 (%2)").arg(q(spoken(landmark))).arg(frames.size());
@@ -201,7 +364,6 @@ void Carrier::next() {
                           .arg(n)
                           .arg(r.whole ? QString() : tr(", then stopped"))
                           .arg(gaps.isEmpty() ? QString() : tr("Covered on some frames: %1.").arg(gaps.join(", "))));
-            QTimer::singleShot(0, this, &Carrier::put);
         });
     });
 }

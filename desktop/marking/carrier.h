@@ -1,10 +1,11 @@
 #pragma once
 /// \file
-/// Carrying in the background: one job at a time, its marks put into the case a little at a time.
+/// Carrying and drafting in the background: one job at a time, its marks put into the case a little at a time.
 
 #include "desktop/parts/job_row.h"
 #include "desktop/shell/workbench.h"
 #include "footage/carry.h"
+#include "intake/find_body.h"
 
 #include <QVBoxLayout>
 
@@ -27,6 +28,9 @@ public:
     void carryAround(Id take, FrameIndex frame, const LandmarkName& landmark);
     /// Start marks for a rep from a marked one: places found by what they look like, then carried.
     void seedFrom(Id guideRep, Id rep);
+    /// A first draft by the machine, from a box on a frame (no width: the most prominent person there) both ways
+    /// through these frames. What was found before is not looked for again. Errors come by failed().
+    void draft(Id take, FrameIndex frame, const BodyBox& box, FrameIndex first, FrameIndex last);
     void cancel();
     [[nodiscard]] bool busy() const { return m_row || !m_waiting.empty() || !m_putting.empty(); }
 
@@ -42,6 +46,7 @@ private:
         QString what;
         std::vector<std::pair<FrameIndex, FrameIndex>> seeds; ///< guide frame and about where to look for it
         FrameIndex seedFirst, seedLast;                       ///< where seeds may lie
+        std::optional<FindBodyOptions> find;                  ///< a draft instead of carrying
     };
     void next();
     void put();
@@ -59,6 +64,18 @@ private:
     };
     std::deque<Chunk> m_putting;
     int m_gesture = 1 << 20; // far from those of hands
+
+    // What carrying gave, before drafts were mixed in: by take and landmark, with the hand marks that it came from.
+    struct Layer {
+        Track carried, hands;
+    };
+    std::map<Id, std::map<LandmarkName, Layer>> m_carried;
+    std::map<Id, std::shared_ptr<const TrackSet>> m_drafts; // as found, null = not read yet
+    [[nodiscard]] std::filesystem::path draftFile(const Take& take) const;
+    [[nodiscard]] TrackSet carriedLayer(Id take) const;
+    void remember(const Job& job, const TrackSet& carried, const TrackSet& marks);
+    void startDraft(const Job& job, const Take& take, const std::shared_ptr<const TrackSet>& marks, int gesture);
+    void putAll(Id take, const TrackSet& marks, const QString& what, int gesture);
 };
 
 } // namespace riflesso

@@ -3,7 +3,9 @@
 #include "desktop/theme/theme.h"
 
 #include <QPainter>
+#include <QPainterPath>
 
+#include <algorithm>
 #include <cmath>
 
 namespace riflesso {
@@ -42,6 +44,24 @@ void MarkCanvas::setOtherView(const std::optional<Eigen::Vector3d>& line, bool d
 void MarkCanvas::pickPlace(bool on) {
     m_picking = on;
     setCursor(on ? Qt::PointingHandCursor : Qt::CrossCursor);
+}
+
+void MarkCanvas::drawBox(bool on) {
+    m_boxing = on;
+    m_people.clear();
+    m_box = {};
+    m_dragged.clear();
+    update();
+}
+
+void MarkCanvas::setPeople(const std::vector<QRectF>& people) {
+    m_people = people;
+    update();
+}
+
+void MarkCanvas::setBox(const QRectF& box) {
+    m_box = box;
+    update();
 }
 
 std::map<LandmarkName, Mark> MarkCanvas::marksHere() const {
@@ -156,6 +176,10 @@ void MarkCanvas::pointerPressed(QPointF at, Qt::KeyboardModifiers) {
         emit placePicked(inside(at));
         return;
     }
+    if (m_boxing) {
+        m_pressedAt = inside(at);
+        return;
+    }
     m_askedBefore = m_landmark;
     m_pressedAt = at;
     m_moved = false;
@@ -178,6 +202,11 @@ void MarkCanvas::pointerPressed(QPointF at, Qt::KeyboardModifiers) {
 }
 
 void MarkCanvas::pointerMoved(QPointF at, bool pressed) {
+    if (m_boxing) {
+        if (pressed)
+            setBox(QRectF(m_pressedAt, inside(at)).normalized());
+        return;
+    }
     if (pressed && !m_dragged.empty()) {
         m_moved =
             m_moved || std::hypot(at.x() - m_pressedAt.x(), at.y() - m_pressedAt.y()) * std::abs(toView().m11()) > 2.0;
@@ -187,7 +216,22 @@ void MarkCanvas::pointerMoved(QPointF at, bool pressed) {
     emit pointerAt(at);
 }
 
-void MarkCanvas::pointerReleased(QPointF) {
+void MarkCanvas::pointerReleased(QPointF at) {
+    if (m_boxing) {
+        const QRectF drawn = QRectF(m_pressedAt, inside(at)).normalized();
+        if (std::max(drawn.width(), drawn.height()) * std::abs(toView().m11()) < 6.0) { // a click
+            m_box = {};
+            for (const auto& person : m_people)
+                if (person.contains(at) && (m_box.isEmpty() || person.height() < m_box.height()))
+                    m_box = person;
+        } else {
+            m_box = drawn;
+        }
+        update();
+        if (!m_box.isEmpty())
+            emit boxDrawn(m_box);
+        return;
+    }
     if (m_dragged.empty())
         return;
     LandmarkName done = m_dragged;
@@ -238,7 +282,17 @@ void MarkCanvas::paintOver(QPainter& painter) {
         }
         painter.restore();
     }
-    drawFigure(painter, here, toView(), take->facing, colour, 2.0);
+    // A figure of drafts alone is pale: it is a suggestion.
+    const bool draft = !marks.empty() && std::all_of(marks.begin(), marks.end(), [](const auto& m) {
+        return m.second.how == How::found || m.second.how == How::hidden;
+    });
+    painter.setOpacity(draft ? 0.6 : 1.0);
+    drawFigure(painter, here, toView(), take->facing, colour, draft ? 1.4 : 2.0);
+    painter.setOpacity(1.0);
+    if (m_boxing) {
+        paintBoxes(painter);
+        return;
+    }
     paintKinds(painter, marks);
     painter.setFont(typeface(Type::small, true));
     for (const auto& [place, words] : m_pins) {
@@ -271,8 +325,30 @@ void MarkCanvas::paintOver(QPainter& painter) {
     }
 }
 
-// What no hand has made looks different: a ring as wide as it is unsure for carried marks, a lozenge for proxies, a
-// cross for what was filled in.
+void MarkCanvas::paintBoxes(QPainter& painter) const {
+    const auto frame = [&](const QRectF& box, const QPen& pen, int shade) {
+        painter.setBrush(Qt::NoBrush);
+        painter.setPen(QPen(QColor(0, 0, 0, shade), pen.widthF() + 2.0));
+        painter.drawRect(toView().mapRect(box));
+        painter.setPen(pen);
+        painter.drawRect(toView().mapRect(box));
+    };
+    for (const auto& person : m_people)
+        if (person != m_box)
+            frame(person, QPen(QColor(255, 255, 255, 190), 1.2, Qt::DashLine), 90);
+    if (m_box.isEmpty())
+        return;
+    // Everything else steps back.
+    QPainterPath around;
+    around.addRect(toView().mapRect(QRectF(picture().rect())));
+    QPainterPath inside;
+    inside.addRect(toView().mapRect(m_box));
+    painter.fillPath(around.subtracted(inside), QColor(10, 14, 18, 110));
+    frame(m_box, QPen(Qt::white, 2.0), 140);
+}
+
+// What no hand has made looks different: a ring as wide as it is unsure for carried marks, the same in four arcs for
+// drafts of the machine, a lozenge for proxies, a cross for what was filled in.
 void MarkCanvas::paintKinds(QPainter& painter, const std::map<LandmarkName, Mark>& here) const {
     const double scale = std::abs(toView().m11());
     for (const auto& [name, m] : here) {
@@ -283,8 +359,11 @@ void MarkCanvas::paintKinds(QPainter& painter, const std::map<LandmarkName, Mark
         for (const auto& pen : {QPen(QColor(0, 0, 0, 150), 2.6), QPen(QColor(255, 255, 255, 230), 1.1)}) {
             painter.setPen(pen);
             const double r = std::clamp(m.sigma * scale, 4.0, 60.0);
-            if (m.how == How::tracked || m.how == How::found) {
+            if (m.how == How::tracked) {
                 painter.drawEllipse(at, r, r);
+            } else if (m.how == How::found) {
+                for (int quarter = 0; quarter < 4; ++quarter)
+                    painter.drawArc(QRectF(at.x() - r, at.y() - r, 2 * r, 2 * r), (90 * quarter + 20) * 16, 50 * 16);
             } else if (m.how == How::proxy) {
                 painter.drawPolygon(
                     QPolygonF({at + QPointF(0, -r), at + QPointF(r, 0), at + QPointF(0, r), at + QPointF(-r, 0)}));

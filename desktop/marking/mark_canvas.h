@@ -33,8 +33,15 @@ public:
     void setOtherView(const std::optional<Eigen::Vector3d>& line, bool disagrees);
     /// The next click goes to placePicked() instead of making a mark.
     void pickPlace(bool on);
+    /// While on, a drag draws a box instead of moving marks; a click into one of \p people takes that one.
+    void drawBox(bool on);
+    [[nodiscard]] bool boxing() const { return m_boxing; }
+    void setPeople(const std::vector<QRectF>& people);
+    void setBox(const QRectF& box);
+    [[nodiscard]] QRectF box() const { return m_box; } ///< picture pixels; empty = none yet
 
 signals:
+    void boxDrawn(QRectF inPicture);
     void marked(const QString& landmark); ///< a new mark was placed
     void picked(const QString& landmark); ///< an existing mark was taken hold of
     void placePicked(QPointF inPicture);
@@ -60,6 +67,10 @@ private:
     std::optional<Eigen::Vector3d> m_otherView;
     bool m_disagrees = false;
     bool m_picking = false;
+    bool m_boxing = false;
+    std::vector<QRectF> m_people;
+    QRectF m_box;
+    void paintBoxes(QPainter& painter) const;
     LandmarkName m_landmark;
     LandmarkName m_dragged;
     QPointF m_grip;             // from the pointer to the mark's centre while dragging

@@ -50,6 +50,10 @@ MarkingPage::MarkingPage(Workbench& bench) : m_bench(bench) {
     carry->setObjectName("carry");
     carry->setToolTip(tr("Follow this rep's hand marks through all its frames, in the background (C; Shift+C only this "
                          "landmark)."));
+    auto* draft = new QPushButton(tr("Draft …"));
+    draft->setObjectName("draft");
+    draft->setToolTip(
+        tr("Let the machine look for the body on every frame: a draft to be checked, no measurement (B)."));
     auto* propose = new QPushButton(tr("Propose pegs"));
     propose->setObjectName("propose");
     propose->setToolTip(tr("Set hollow pegs where the movement shows the key positions (P). Enter accepts one."));
@@ -87,6 +91,7 @@ MarkingPage::MarkingPage(Workbench& bench) : m_bench(bench) {
     bar->addWidget(newRep);
     bar->addWidget(m_play);
     auto* tools = new QHBoxLayout;
+    tools->addWidget(draft);
     tools->addWidget(carry);
     tools->addWidget(propose);
     tools->addWidget(m_worst);
@@ -99,6 +104,8 @@ MarkingPage::MarkingPage(Workbench& bench) : m_bench(bench) {
     left->addLayout(bar);
     left->addLayout(tools);
     left->addWidget(m_words);
+    auto* draftPlace = new QVBoxLayout;
+    left->addLayout(draftPlace);
     left->addWidget(m_canvas, 1);
     auto* strips = new QVBoxLayout;
     strips->setSpacing(0);
@@ -108,6 +115,10 @@ MarkingPage::MarkingPage(Workbench& bench) : m_bench(bench) {
     auto* rows = new QVBoxLayout;
     left->addLayout(rows);
     m_carrier = new Carrier(bench, rows, this);
+    m_draft = new DraftPanel(bench, *m_canvas, *m_carrier);
+    draftPlace->addWidget(m_draft);
+    connect(draft, &QPushButton::clicked, m_draft, &DraftPanel::begin);
+    connect(m_draft, &DraftPanel::failed, this, &MarkingPage::failed);
     auto* pegsTitle = new QLabel(tr("Key positions: press the number on its frame"));
     pegsTitle->setObjectName("quiet");
     pegsTitle->setWordWrap(true);
@@ -662,7 +673,10 @@ void MarkingPage::keyPressEvent(QKeyEvent* e) {
         return;
     case Qt::Key_Return:
     case Qt::Key_Enter:
-        accept();
+        if (m_draft->asking())
+            m_draft->go();
+        else
+            accept();
         return;
     case Qt::Key_X:
         if (m_canvas->hideCurrent())
@@ -692,8 +706,14 @@ void MarkingPage::keyPressEvent(QKeyEvent* e) {
     case Qt::Key_BracketRight:
         m_loupe->zoomBy(1.2);
         return;
+    case Qt::Key_B:
+        m_draft->begin();
+        return;
     case Qt::Key_Escape:
-        m_carrier->cancel();
+        if (m_draft->asking())
+            m_draft->end();
+        else
+            m_carrier->cancel();
         return;
     case Qt::Key_F:
         m_canvas->fit();

@@ -4,6 +4,7 @@
 
 #include "desktop/marking/carrier.h"
 #include "desktop/marking/curve_panel.h"
+#include "desktop/marking/draft_panel.h"
 #include "desktop/marking/eye_panel.h"
 #include "desktop/marking/guide.h"
 #include "desktop/marking/mark_canvas.h"
@@ -28,6 +29,7 @@ public:
     explicit MarkingPage(Workbench& bench);
     [[nodiscard]] MarkCanvas* canvas() const { return m_canvas; }
     [[nodiscard]] Carrier* carrier() const { return m_carrier; }
+    [[nodiscard]] DraftPanel* draft() const { return m_draft; }
     [[nodiscard]] TrustStrip* trust() const { return m_trust; }
     [[nodiscard]] QTabWidget* tabs() const { return m_tabs; }
 
@@ -90,6 +92,7 @@ private:
     Ribbon* m_ribbon;
     TrustStrip* m_trust;
     Carrier* m_carrier;
+    DraftPanel* m_draft;
     QTabWidget* m_tabs;
     CurvePanel* m_curves;
     EyePanel* m_eye;

@@ -83,7 +83,7 @@ private slots:
             QProcess p;
             p.start(QCoreApplication::applicationFilePath(), {"--child", library, QString::number(1 + gestures)});
             QVERIFY(p.waitForStarted());
-            QVERIFY2(p.waitForReadyRead(30000), p.readAllStandardError());
+            QVERIFY2(p.waitForReadyRead(180000), p.readAllStandardError());
             QTest::qSleep(instant(random));
             ::kill(static_cast<pid_t>(p.processId()), SIGKILL);
             QVERIFY(p.waitForFinished());

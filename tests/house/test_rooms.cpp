@@ -32,13 +32,14 @@ const std::map<QString, Rooms>& plan() {
             return a;
         };
         r["footage"] = {"core/motion", "core/statistics"};
+        r["finder"] = {"core/motion", "core/statistics"};
         r["library"] = core;
-        r["intake"] = with(core, {"library", "footage"});
+        r["intake"] = with(core, {"library", "footage", "finder"});
         r["casebook"] = with(core, {"library"});
         r["simulator"] = {"core/motion", "core/statistics", "footage"};
         r["handover"] = with(core, {"library", "casebook", "footage"});
         r["demo"] = with(core, {"library", "casebook", "simulator", "footage"});
-        r["cli"] = with(core, {"library", "casebook", "simulator", "footage", "intake", "handover", "demo"});
+        r["cli"] = with(core, {"library", "casebook", "simulator", "footage", "finder", "intake", "handover", "demo"});
         r["desktop"] = r["cli"];
         r["bench"] = with(r["cli"], {"desktop"});
         return r;
@@ -106,8 +107,8 @@ private slots:
     void arrowsPointOneWay() {
         QStringList wrong;
         int files = 0;
-        for (const char* top :
-             {"core", "footage", "library", "casebook", "simulator", "handover", "demo", "cli", "desktop", "bench"}) {
+        for (const char* top : {"core", "footage", "finder", "library", "casebook", "simulator", "handover", "demo",
+                                "cli", "desktop", "bench"}) {
             QDirIterator it(QString(RIFLESSO_SOURCE_DIR) + "/" + top, {"*.h", "*.cpp"}, QDir::Files,
                             QDirIterator::Subdirectories);
             while (it.hasNext()) {

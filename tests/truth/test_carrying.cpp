@@ -3,16 +3,10 @@
 // assimp-testmodels), whose joints are those of a real walker.
 
 #include "casebook/shipped.h"
-#include "footage/film_writer.h"
 #include "simulator/film_maker.h"
-#include "tests/support/python.h"
-#include "tests/support/scripted_analyst.h"
+#include "tests/support/film_truth.h"
+#include "tests/support/walk_film.h"
 
-#include <QDir>
-#include <QFile>
-#include <QJsonArray>
-#include <QJsonDocument>
-#include <QJsonObject>
 #include <QTemporaryDir>
 #include <QTest>
 
@@ -23,39 +17,7 @@ class TestCarrying : public QObject {
     QTemporaryDir m_dir;
     Blueprint m_blueprint;
 
-    struct Rep {
-        test::FilmTruth truth;
-        int first = 0, last = 0;
-    };
-    static std::vector<Rep> read(const QString& file) {
-        QFile f(file);
-        if (!f.open(QIODevice::ReadOnly))
-            qFatal("no truth");
-        const auto root = QJsonDocument::fromJson(f.readAll()).object();
-        test::FilmTruth t;
-        t.rate = root["capture_rate_hz"].toDouble();
-        t.frames = root["frames"].toInt();
-        const auto landmarks = root["landmarks"].toObject();
-        for (auto it = landmarks.begin(); it != landmarks.end(); ++it)
-            for (const auto& p : it.value().toArray())
-                t.places[it.key().toStdString()].push_back({p.toArray()[0].toDouble(), p.toArray()[1].toDouble()});
-        std::vector<Rep> out;
-        for (const auto& r : root["reps"].toArray()) {
-            Rep rep{t, 0, 0};
-            double lo = 1e9, hi = 0;
-            const auto positions = r.toObject()["positions"].toObject();
-            for (auto it = positions.begin(); it != positions.end(); ++it) {
-                const double at = it.value().toObject()["frame"].toDouble();
-                rep.truth.positions[it.key().toStdString()] = at;
-                lo = std::min(lo, at);
-                hi = std::max(hi, at);
-            }
-            rep.first = std::max(0, static_cast<int>(lo) - 20);
-            rep.last = std::min(t.frames - 1, static_cast<int>(hi) + 12);
-            out.push_back(std::move(rep));
-        }
-        return out;
-    }
+    using Rep = test::RepTruth;
     static ViewSetup setup() {
         ViewSetup s;
         s.facing = Facing::left; // the simulated side camera stands so
@@ -94,18 +56,13 @@ class TestCarrying : public QObject {
             r.angles, r.pegsNear, r.pegs, r.pegsUnsure, r.offPegs.empty() ? "" : (";" + r.offPegs).c_str());
         return r;
     }
-    static QString demoFilm(const char* name) {
-        const QDir films(QString(RIFLESSO_SOURCE_DIR) + "/build/demo-films");
-        const auto all = films.entryList({QString(name) + "-*.mp4"}, QDir::Files, QDir::Time);
-        return all.isEmpty() ? QString() : films.filePath(all.front());
-    }
 private slots:
     void initTestCase() { m_blueprint = *shippedBlueprint("fencing-lunge"); }
 
     void theDemosLunges() {
-        const QString film = demoFilm("athlete-side");
+        const QString film = test::demoFilm("athlete-side");
         QVERIFY(!film.isEmpty());
-        const auto reps = read(QString(film).replace(".mp4", ".truth.json"));
+        const auto reps = test::readTruth(QString(film).replace(".mp4", ".truth.json"));
         QCOMPARE(reps.size(), std::size_t(5));
         double z = 0.0, angles = 0.0;
         int near = 0, pegs = 0, unsure = 0;
@@ -130,8 +87,8 @@ private slots:
     }
     // From one rep to all: what is left to do by hand once the first is marked.
     void theRestOfTheTake() {
-        const QString film = demoFilm("athlete-side");
-        const auto reps = read(QString(film).replace(".mp4", ".truth.json"));
+        const QString film = test::demoFilm("athlete-side");
+        const auto reps = test::readTruth(QString(film).replace(".mp4", ".truth.json"));
         auto before = run(film.toStdString(), reps[0], 21);
         const int first = before.hand;
         int rest = 0;
@@ -156,7 +113,7 @@ private slots:
         recipe.posts = {0.62};
         const auto film = makeFilm(recipe, std::string(RIFLESSO_SOURCE_DIR) + "/build/demo-films");
         QVERIFY(film.ok());
-        const auto reps = read(QString::fromStdString(film->truth.string()));
+        const auto reps = test::readTruth(QString::fromStdString(film->truth.string()));
         const auto r = run(film->film, reps[0], 9);
         QVERIFY2(r.share() >= 40.0, qPrintable(QString::number(r.share())));
         QVERIFY(r.median <= 2.0);
@@ -166,53 +123,11 @@ private slots:
         QCOMPARE(r.pegsFar, 0);
     }
     void aMotionFileFilmed() {
-        const QString file = "/usr/share/assimp/models/BVH/01_01.bvh";
-        QVERIFY2(QFile::exists(file), "package assimp-testmodels");
-        constexpr int kFrames = 140;
-        const auto reference = test::runReference("bvh_body.py", {}, {file, "60", QString::number(kFrames)});
-        QVERIFY(!reference.isEmpty());
-        std::vector<Joints> bodies(kFrames);
-        const auto point = [](const QJsonValue& v) {
-            const auto a = v.toArray();
-            return Eigen::Vector3d(a[0].toDouble(), a[1].toDouble(), a[2].toDouble());
-        };
-        const auto joints = reference["joints"].toObject();
-        const auto chest = reference["chest"].toArray();
-        for (int i = 0; i < kFrames; ++i) {
-            for (auto it = joints.begin(); it != joints.end(); ++it)
-                bodies[static_cast<std::size_t>(i)].at[it.key().toStdString()] = point(it.value().toArray()[i]);
-            bodies[static_cast<std::size_t>(i)].chest = point(chest[i]);
-        }
-        const double dt = reference["dt"].toDouble();
-        const auto bodyAt = [&](double t) { // between two frames in a straight line
-            const double f = std::clamp(t / dt, 0.0, kFrames - 1.001);
-            const auto i = static_cast<std::size_t>(f);
-            const double s = f - static_cast<double>(i);
-            Joints j = bodies[i];
-            for (auto& [name, p] : j.at)
-                p += s * (bodies[i + 1].at.at(name) - p);
-            return j;
-        };
-        SimulatedCamera camera;
-        const Renderer renderer(camera, Outfit{});
-        const auto film = std::filesystem::path(m_dir.filePath("walk.mp4").toStdString());
-        FilmWriterOptions o;
-        o.width = camera.width;
-        o.height = camera.height;
-        auto writer = FilmWriter::create(film, o);
-        QVERIFY(writer.ok());
         Rep rep;
-        rep.truth.rate = 1.0 / dt;
-        rep.truth.frames = kFrames;
-        rep.last = kFrames - 1;
-        for (int i = 0; i < kFrames; ++i) {
-            QVERIFY((*writer)->add(renderer.frame(i * dt, bodyAt, static_cast<unsigned>(i))).ok());
-            for (const auto& [name, p] : bodyAt(i * dt + camera.exposure / 2).at)
-                rep.truth.places[name].push_back(camera.project(p));
-        }
-        QVERIFY((*writer)->finish().ok());
-        if (qEnvironmentVariableIsSet("RIFLESSO_KEEP"))
-            QFile::copy(m_dir.filePath("walk.mp4"), qEnvironmentVariable("RIFLESSO_KEEP"));
+        const auto film = std::filesystem::path(m_dir.filePath("walk.mp4").toStdString());
+        rep.truth = test::filmWalk(film);
+        QVERIFY2(rep.truth.frames > 0, "package assimp-testmodels");
+        rep.last = rep.truth.frames - 1;
         // A blueprint that measures three joints of either leg and arm at the middle of the walk.
         test::Script s;
         s.film = film;

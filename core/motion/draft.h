@@ -1,0 +1,71 @@
+#pragma once
+/// \file
+/// Drafts: what a body model says of a body on each frame, turned into marks with honest errors, and joined with what a
+/// hand has marked. The model's own scores are no errors; constants here were fitted against known truth.
+
+#include "core/motion/mark.h"
+
+#include <map>
+#include <vector>
+
+namespace riflesso {
+
+/// One landmark on one frame as a body model sees it. px.
+struct FoundPoint {
+    Pixel at;                ///< mean of the pass on the picture and the pass on its mirror image
+    Pixel apart{};           ///< from that mean to the first pass; the second lies as far on the other side
+    double visibility = 0.0; ///< the model's own 0..1
+    double flowMiss = -1.0;  ///< how far optical flow from the frame before ends from here, px; negative = not known
+    /// Distance between the two passes, px.
+    [[nodiscard]] double mirrorMiss() const;
+    friend bool operator==(const FoundPoint&, const FoundPoint&) = default;
+};
+
+/// One frame.
+struct FoundFrame {
+    double presence = 0.0; ///< the model's own 0..1 that anybody is there
+    double height = 0.0;   ///< about the body's height, px
+    double likeness = 1.0; ///< of the trunk's colours to those of the first frame, 0..1
+    Pixel next{};          ///< middle of where to look on the next frame
+    double nextSize = 0.0; ///< side of the square there, px
+    double nextTurn = 0.0; ///< rad
+    std::map<LandmarkName, FoundPoint> points{};
+    friend bool operator==(const FoundFrame&, const FoundFrame&) = default;
+};
+using FoundFrames = std::map<FrameIndex, FoundFrame>;
+
+/// Limbs put right over time. A model takes the two legs (or arms) of a side view for one another on some frames, and
+/// where its two passes disagree their mean is no place at all: for each limb the cheapest way through all frames among
+/// mean, first and second pass, each as it is or with sides swapped, by the jumps that the choice makes (Viterbi).
+FoundFrames untangled(FoundFrames frames);
+
+/// Frames from which on somebody else is followed, as far as colours and size tell: the first frame of each break.
+/// \p direction +1 or −1: the way in which the frames were looked at.
+std::optional<FrameIndex> somebodyElseFrom(const FoundFrames& frames, FrameIndex start, int direction);
+
+/// Standard error of a found point, px, from how the passes and the flow agree, how the segments' lengths keep and
+/// which landmark it is. \p lengthMiss: by how much its segments differ from their usual length, px.
+double foundSigma(const LandmarkName& landmark, const FoundPoint& point, double height, double lengthMiss);
+
+/// Marks of kind found, untangled, with their standard errors.
+TrackSet draftMarks(const FoundFrames& frames);
+
+/// What hand marks teach a draft of one landmark. The draft's error is taken for a constant offset, a part that changes
+/// slowly (Ornstein-Uhlenbeck, correlation time \p memory) and jitter; given the differences at the hand marks the
+/// first two are estimated everywhere by kriging (Rasmussen & Williams 2006, eq. 2.23-2.24) and taken off. How large
+/// the parts are is learnt from the differences, from six on; before that it is what the draft says itself.
+/// \p framePeriod: s of real time. Marks of kind found, smaller errors near hand marks.
+Track taught(const Track& draft, const Track& hands, double framePeriod, double memory = 0.25);
+
+/// Draft and carried marks of one landmark joined by their errors. Frames that a hand marked or found hidden are left
+/// out. A carried mark that the draft hardly changes (by less than a tenth of its weight) stays as it is, of kind
+/// tracked; else the mark is of kind found.
+Track fused(const Track& draft, const Track& carried, const Track& hands);
+
+/// Everything the program knows of a take's landmarks, anew: drafts taught by the hand marks of \p marks and joined
+/// with \p carried, for the given landmarks (all drafted ones when none are named). Gives marks of kind found and
+/// tracked for frames that no hand has touched.
+TrackSet joined(const TrackSet& drafts, const TrackSet& carried, const TrackSet& marks, double framePeriod,
+                const std::vector<LandmarkName>& landmarks = {});
+
+} // namespace riflesso

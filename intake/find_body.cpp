@@ -1,0 +1,263 @@
+#include "intake/find_body.h"
+
+#include "footage/film.h"
+#include "intake/found_file.h"
+#include "library/library.h"
+
+#include <opencv2/imgproc.hpp>
+
+#include <algorithm>
+#include <cstdlib>
+#include <future>
+#include <map>
+#include <mutex>
+
+namespace riflesso {
+namespace {
+
+constexpr int kLookAgain = 60; // frames after a loss on which the body is looked for
+constexpr int kCheckEvery = 30;
+
+Result<cv::Mat> pixelsOf(Film& film, FrameIndex frame) {
+    const auto decoded = film.decoded(frame);
+    if (!decoded)
+        return decoded.error();
+    const auto picture = (*decoded)->toPicture();
+    if (!picture)
+        return picture.error();
+    // 0xAARRGGBB in a word: B, G, R, A in memory.
+    const cv::Mat bgra(picture->height, picture->width, CV_8UC4, const_cast<std::uint32_t*>(picture->pixels.data()));
+    cv::Mat rgb;
+    cv::cvtColor(bgra, rgb, cv::COLOR_BGRA2RGB);
+    return rgb;
+}
+
+// Does a found body fill a box that somebody drew?
+bool inBox(const FoundFrame& f, const BodyBox& box) {
+    int inside = 0;
+    double left = 1e300, right = -1e300, top = 1e300, bottom = -1e300;
+    for (const auto& [name, p] : f.points) {
+        left = std::min(left, p.at.x), right = std::max(right, p.at.x);
+        top = std::min(top, p.at.y), bottom = std::max(bottom, p.at.y);
+        inside += p.at.x >= box[0] - 0.1 * box[2] && p.at.x <= box[0] + 1.1 * box[2] &&
+                  p.at.y >= box[1] - 0.1 * box[3] && p.at.y <= box[1] + 1.1 * box[3];
+    }
+    return inside * 4 > static_cast<int>(f.points.size()) * 3 && bottom - top > 0.4 * box[3];
+}
+
+// After a loss: the person nearest to where the body was, of about its size.
+std::optional<FoundFrame> again(BodyFinder& finder, PersonDetector& detector, const cv::Mat& rgb,
+                                const FoundFrame& last) {
+    const double reach = 1.2 * last.nextSize;
+    const cv::Rect around =
+        cv::Rect(cvRound(last.next.x - reach), cvRound(last.next.y - reach), cvRound(2 * reach), cvRound(2 * reach)) &
+        cv::Rect(0, 0, rgb.cols, rgb.rows);
+    if (around.width < 16 || around.height < 16)
+        return {};
+    const auto people = detector.find(rgb(around).clone());
+    if (!people)
+        return {};
+    for (const Person& p : *people) {
+        const double grown = p.box[3] / std::max(1.0, last.nextSize);
+        if (grown < 0.5 || grown > 1.6)
+            continue;
+        if (const auto body = finder.find(rgb, {p.box[0] + around.x, p.box[1] + around.y, p.box[2], p.box[3]}); body)
+            return *body;
+    }
+    return {};
+}
+
+} // namespace
+
+Result<std::filesystem::path> modelFile(const std::string& name) {
+    namespace fs = std::filesystem;
+    const auto known =
+        std::find_if(kKnownModels.begin(), kKnownModels.end(), [&](const KnownModel& m) { return m.name == name; });
+    if (known == kKnownModels.end())
+        return Error{
+            "there is no body model called \"" + name + "\"", {}, "nothing was changed", "lite, full or heavy"};
+    std::error_code ec;
+    const fs::path self = fs::read_symlink("/proc/self/exe", ec);
+    std::vector<fs::path> places;
+    if (const char* set = std::getenv("RIFLESSO_MODELS"))
+        places.emplace_back(set);
+    else
+        places = {self.parent_path().parent_path() / "share" / "riflesso" / "models", fs::path(RIFLESSO_MODELS_BUILT)};
+    for (const auto& p : places) {
+        const fs::path file = p / known->file;
+        if (!fs::exists(file, ec))
+            continue;
+        // Its sum is made once a run.
+        static std::mutex guard;
+        static std::map<std::string, std::string> sums;
+        const std::lock_guard lock(guard);
+        std::string& sum = sums[file.string()];
+        if (sum.empty()) {
+            const auto made = checksumOf(file);
+            if (!made)
+                return made.error();
+            sum = *made;
+        }
+        if (sum != known->sha256)
+            return Error{"this is not the body model that the program knows (its SHA-256 is another one)",
+                         file.filename().string(), "everything else works", "install the program again"};
+        return file;
+    }
+    return Error{"the body model is missing", std::string(known->file), "everything else works",
+                 name == "lite" || name == "heavy" ? "fetch it with finder/models/fetch.sh"
+                                                   : "install the program again"};
+}
+
+Result<std::vector<Person>> peopleOn(const std::filesystem::path& path, FrameIndex frame,
+                                     const std::filesystem::path& detector, const std::filesystem::path& indexFolder) {
+    auto finder = PersonDetector::open(detector);
+    if (!finder)
+        return finder.error();
+    Film::Options o;
+    o.indexFolder = indexFolder;
+    auto film = Film::open(path, o);
+    if (!film)
+        return film.error();
+    const auto picture = pixelsOf(**film, frame);
+    if (!picture)
+        return picture.error();
+    return finder->find(*picture);
+}
+
+Result<FoundBody> findBody(const std::filesystem::path& path, const FindBodyOptions& options,
+                           const std::function<bool(double)>& goOn) {
+    auto finder = BodyFinder::open(options.model);
+    if (!finder)
+        return finder.error();
+    std::optional<PersonDetector> detector;
+    if (!options.detector.empty()) {
+        auto opened = PersonDetector::open(options.detector);
+        if (!opened)
+            return opened.error();
+        detector = std::move(*opened);
+    }
+    Film::Options o;
+    o.indexFolder = options.indexFolder;
+    auto opened = Film::open(path, o);
+    if (!opened)
+        return opened.error();
+    Film& film = **opened;
+    const int end = film.info().frames - 1;
+    const int at = options.frame.value, first = std::max(0, options.first.value),
+              last = std::min(end, options.last.value);
+    if (at < first || at > last)
+        return Error{"frame " + std::to_string(at) + " is not among those to be searched (" + std::to_string(first) +
+                         " to " + std::to_string(last) + ")",
+                     path.filename().string(),
+                     "nothing was changed",
+                     {}};
+    const auto start = pixelsOf(film, options.frame);
+    if (!start)
+        return start.error();
+    BodyBox box = options.box;
+    if (!(box[2] > 0.0)) {
+        if (!detector)
+            return Error{"without the model that finds people a box must be drawn", {}, "nothing was changed", {}};
+        const auto people = detector->find(*start);
+        if (!people)
+            return people.error();
+        if (people->empty())
+            return Error{"nobody is seen on frame " + std::to_string(at), path.filename().string(),
+                         "nothing was changed", "choose another frame, or draw a box round the athlete"};
+        box = people->front().box;
+    }
+    FoundBody out;
+    FoundFrames known = options.keep.empty() ? FoundFrames() : FoundFile::read(options.keep);
+    auto begun = finder->find(*start, box);
+    if (!begun)
+        return begun.error();
+    if (const auto k = known.find(options.frame); k != known.end() && !inBox(k->second, box))
+        std::erase_if(known, [&](const auto& f) { return f.first.value >= first && f.first.value <= last; });
+    std::optional<FoundFile> file;
+    if (!options.keep.empty()) {
+        auto made = FoundFile::begin(options.keep, known);
+        if (!made)
+            return made.error();
+        file = std::move(*made);
+    }
+    const auto colours = trunkColours(*start, *begun);
+    Status kept = Done{};
+    const auto keep = [&](FrameIndex f, const FoundFrame& body) {
+        out.frames[f] = body;
+        if (file && kept && !known.contains(f))
+            kept = file->add(f, body);
+        ++out.looked;
+    };
+    const double all = last - first + 1;
+    int done = 0;
+    const auto tick = [&] {
+        ++done;
+        return !goOn || goOn(std::min(1.0, done / all));
+    };
+    if (const auto k = known.find(options.frame); k != known.end())
+        out.frames[options.frame] = k->second;
+    else
+        keep(options.frame, *begun);
+    out.whole = tick();
+    for (const int way : {1, -1}) {
+        FoundFrame before = out.frames.at(options.frame);
+        cv::Mat rgbBefore = *start;
+        int lost = 0;
+        // The next frame is decoded while this one is looked at.
+        const auto ask = [&](int f) {
+            return f >= first && f <= last && !known.contains(FrameIndex(f))
+                       ? std::async(std::launch::async, [&film, f] { return pixelsOf(film, FrameIndex(f)); })
+                       : std::future<Result<cv::Mat>>();
+        };
+        auto coming = ask(at + way);
+        for (int f = at + way; out.whole && f >= first && f <= last; f += way) {
+            const FrameIndex frame(f);
+            if (const auto k = known.find(frame); k != known.end()) {
+                out.frames[frame] = before = k->second;
+                rgbBefore.release();
+                lost = 0;
+                coming = ask(f + way);
+                out.whole = tick();
+                continue;
+            }
+            const auto picture = coming.get();
+            coming = ask(f + way);
+            out.whole = tick();
+            std::optional<FoundFrame> body;
+            if (picture) {
+                if (lost == 0) {
+                    if (auto tracked = finder->track(*picture, nextCrop(before)))
+                        body = std::move(*tracked);
+                }
+                if (!body && detector)
+                    body = again(*finder, *detector, *picture, before);
+            }
+            if (!body) {
+                out.nobody.push_back(frame);
+                if (!detector || ++lost > kLookAgain)
+                    break;
+                continue;
+            }
+            if (lost == 0 && !rgbBefore.empty())
+                compareWithFlow(rgbBefore, before, *picture, *body);
+            body->likeness = alikeColours(colours, trunkColours(*picture, *body));
+            lost = 0;
+            keep(frame, *body);
+            before = std::move(*body);
+            rgbBefore = *picture;
+            if (f % kCheckEvery == 0 && somebodyElseFrom(out.frames, options.frame, way))
+                break;
+        }
+        if (coming.valid())
+            coming.wait();
+        auto& other = out.somebodyElse[way > 0 ? 0 : 1];
+        other = somebodyElseFrom(out.frames, options.frame, way);
+        if (other)
+            std::erase_if(out.frames, [&](const auto& x) { return way > 0 ? x.first >= *other : x.first <= *other; });
+    }
+    if (!kept)
+        return kept.error();
+    return out;
+}
+
+} // namespace riflesso
