@@ -66,6 +66,8 @@ json deviationJson(const Casebook& book, const Deviation& d) {
         j["value"] = rounded(d.value.mean);
         j["u"] = rounded(d.value.u);
         j["reps"] = d.value.reps;
+        if (d.value.drafts > 0)
+            j["reps_read_from_drafts"] = d.value.drafts;
     }
     if (!d.judged) {
         j["state"] = "not judged";
@@ -164,6 +166,8 @@ Status measure(const CaseArguments& a) {
             } else {
                 j["value"] = rounded(v.value);
                 j["u"] = rounded(v.u);
+                if (v.draft)
+                    j["draft"] = true;
                 j["u_marks"] = rounded(v.uMarks);
                 j["u_time"] = rounded(v.uTime);
                 j["frames"] = frames;

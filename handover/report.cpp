@@ -124,8 +124,7 @@ QImage board(const CaseData& data, const Analysis& a, const Blueprint& b, const 
 
 QString measureRow(const Blueprint& b, const Deviation& d) {
     const auto& m = *b.measure(d.measure);
-    const QString value =
-        d.value.reps > 0 ? escaped(valueWords(m.definition, d.value.mean, d.value.u)) : QString("&ndash;");
+    const QString value = d.value.reps > 0 ? escaped(valueWords(m.definition, d.value)) : QString("&ndash;");
     const QString band = d.judged ? escaped(bandWords(m.definition, d.band)) : QString("&ndash;");
     const char* mark = !d.judged                                 ? ""
                        : d.verdict.decision == Decision::inside  ? "&#9675;"
@@ -145,12 +144,17 @@ QString pageOne(const CaseData& data, const Blueprint& b, const Analysis& a, boo
             .arg(escaped(data.brief.goal), a.judgedDay ? q(isoDate(*a.judgedDay)) : QString("no date"))
             .arg(a.athleteReps.size())
             .arg(data.brief.school.empty() ? QString("common to all schools") : "school " + escaped(data.brief.school));
+    if (const std::string marks = marksWords(data, a); !marks.empty())
+        h += QString("<p class=quiet>Read from %1.%2</p>")
+                 .arg(escaped(marks), std::any_of(a.deviations.begin(), a.deviations.end(),
+                                                  [](const Deviation& d) { return d.value.drafts > 0; })
+                                          ? QString(" Values called draft rest on what the machine found; nobody has "
+                                                    "checked those marks.")
+                                          : QString());
     h += "<h2>What is good</h2><ul>";
     for (const auto& s : j.strengths) {
         const auto& d = b.measure(s.measure)->definition;
-        h += QString("<li>%1: %2</li>")
-                 .arg(escaped(d.name),
-                      escaped(valueWords(d, a.deviation(s.measure)->value.mean, a.deviation(s.measure)->value.u)));
+        h += QString("<li>%1: %2</li>").arg(escaped(d.name), escaped(valueWords(d, a.deviation(s.measure)->value)));
     }
     if (j.strengths.empty())
         h += "<li>Nothing is measured yet.</li>";

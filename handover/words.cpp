@@ -3,6 +3,7 @@
 #include <algorithm>
 #include <cmath>
 #include <cstdio>
+#include <set>
 
 namespace riflesso {
 namespace {
@@ -57,6 +58,33 @@ std::string valueWords(const MeasureDefinition& d, double value, double u) {
     return withUnit(d, fixed(value * shownScale(d), digits) + " ± " + fixed(u * shownScale(d), digits));
 }
 
+std::string valueWords(const MeasureDefinition& d, const MeasuredValue& v) {
+    return valueWords(d, v.mean, v.u) + (v.drafts > 0 ? " (draft)" : "");
+}
+
+std::string marksWords(const CaseData& data, const Analysis& a) {
+    std::set<Id> takes;
+    for (Id rep : a.athleteReps)
+        takes.insert(data.reps.at(rep).take);
+    std::size_t hand = 0, carried = 0, found = 0, other = 0;
+    for (Id take : takes)
+        if (const auto tracks = data.marks.find(take); tracks != data.marks.end())
+            for (const auto& [name, track] : tracks->second)
+                for (const auto& [frame, m] : track)
+                    (m.how == How::hand      ? hand
+                     : m.how == How::tracked ? carried
+                     : m.how == How::found   ? found
+                                             : other) += m.how != How::hidden;
+    std::string words;
+    for (const auto& [n, what] : {std::pair{hand, "by hand"},
+                                  {carried, "carried from them"},
+                                  {found, "drafted by the machine"},
+                                  {other, "filled in or by proxy"}})
+        if (n > 0)
+            words += (words.empty() ? "" : ", ") + std::to_string(n) + (words.empty() ? " marks " : " ") + what;
+    return words;
+}
+
 std::string bandWords(const MeasureDefinition& d, const Band& band) {
     const bool lo = std::isfinite(band.lo), hi = std::isfinite(band.hi);
     const int digits = d.kind == MeasureKind::angle || d.kind == MeasureKind::lean ? 0 : digitsFor(d, 0.0);
@@ -100,8 +128,8 @@ std::string deviationWords(const Blueprint& blueprint, const Deviation& d) {
     std::string line = m.definition.name + ": ";
     if (!d.judged)
         return line + "not judged, " + d.reason + (d.adviceText.empty() ? "" : " (" + d.adviceText + ")");
-    line += valueWords(m.definition, d.value.mean, d.value.u) + ", band " + bandWords(m.definition, d.band) + " " +
-            sourceWords(d) + ": ";
+    line +=
+        valueWords(m.definition, d.value) + ", band " + bandWords(m.definition, d.band) + " " + sourceWords(d) + ": ";
     line += std::string(kDecisionNames[static_cast<std::size_t>(d.verdict.decision)]);
     if (d.verdict.decision != Decision::inside)
         line += ", " + directionWords(m, d);

@@ -16,6 +16,11 @@ std::string shownUnit(const MeasureDefinition& definition);
 std::string numberWords(const MeasureDefinition& definition, double value, double u = 0.0);
 /// "112.4° ± 1.1°"
 std::string valueWords(const MeasureDefinition& definition, double value, double u);
+/// The mean over reps the same way, with "(draft)" behind it when a value rests on what the machine drafted.
+std::string valueWords(const MeasureDefinition& definition, const MeasuredValue& value);
+/// "3,112 marks by hand, 840 carried from them, 19,840 drafted by the machine" of the takes that the athlete's reps
+/// were read from; empty when there are none.
+std::string marksWords(const CaseData& data, const Analysis& analysis);
 /// "102° to 118°", "at least 1.0", "at most 0"
 std::string bandWords(const MeasureDefinition& definition, const Band& band);
 /// "from the model", "common practice"

@@ -171,6 +171,7 @@ Result<Reading> readAt(const MeasureDefinition& d, const Motion& motion, FrameIn
         base.push_back(sample->at.vector());
         sigma.push_back(sample->sigma);
         r.filled = r.filled || !sample->seen;
+        r.draft = r.draft || sample->draft;
     }
     r.value = f(base, setup);
     double variance = 0.0;
@@ -218,6 +219,7 @@ MeasureValue evaluate(const MeasureDefinition& d, const Motion& motion, const Po
     v.value = reading->value;
     v.uMarks = reading->u;
     v.frames = {frame};
+    v.draft = reading->draft;
     if (const auto rate = rateAt(d, motion, frame, setup, positions)) {
         v.rate = *rate;
         v.uTime = std::abs(*rate) * instantError(at->second, motion.time());

@@ -33,6 +33,7 @@ struct Reading {
     double value = 0.0;
     double u = 0.0;      ///< from the marks
     bool filled = false; ///< true when a gap-filled sample took part
+    bool draft = false;  ///< true when a body model's draft took part
     /// What each landmark's own error contributes to u².
     std::map<LandmarkName, double> parts{};
 };
@@ -48,6 +49,7 @@ struct MeasureValue {
     double uTime = 0.0;             ///< part of the key position's instant
     double rate = 0.0;              ///< d value/dt, units per s of real time
     std::vector<FrameIndex> frames; ///< the frames it was read from
+    bool draft = false;             ///< read from a body model's draft, in part at least
 };
 
 /// Reads a measure of any kind but interval on one frame. Error: which landmark is missing, or what the view cannot

@@ -103,6 +103,13 @@ Attention worstFirst(const AttentionInput& in) {
     for (const auto& o : open)
         if (isOpen(o))
             out.open.push_back(o.measure->definition.id);
+    double read = 0.0;
+    for (const auto& o : open)
+        if (o.missing.empty()) {
+            out.doubt += o.u() / o.tolerance;
+            ++read;
+        }
+    out.doubt = read > 0.0 ? out.doubt / read : 0.0;
     // Each round takes one frame with all that is worth correcting on it.
     while (out.asks.size() < 200) {
         std::map<FrameIndex, Ask> byFrame;

@@ -33,8 +33,9 @@ struct Ask {
 };
 
 struct Attention {
-    std::vector<Ask> asks;             ///< in the order that pays most; each counts on the ones before being done
-    std::vector<std::string> open;     ///< measures that are not decided yet
+    std::vector<Ask> asks;         ///< in the order that pays most; each counts on the ones before being done
+    std::vector<std::string> open; ///< measures that are not decided yet
+    double doubt = 0.0;            ///< mean over the measures that can be read of u over the half-width of their band
     std::vector<std::string> beyondUs; ///< of these, the ones that no mark would decide: other reps or films would
     [[nodiscard]] int frames() const { return static_cast<int>(asks.size()); }
 };

@@ -23,9 +23,6 @@ Advised adviceFor(const Deviation& d, const std::vector<MeasuredRep>& reps) {
     const double v = d.value.mean;
     const double edge = std::min(std::abs(v - d.band.lo), std::abs(v - d.band.hi));
     const double wanted = edge / kDecidingDistance; // the u that would decide
-    // Nearer to the edge than a tenth of the tolerance no instrument helps: it *is* at the edge.
-    if (wanted < 0.06 * d.band.scale)
-        return {Advice::atTheEdge, "it lies at the very edge of the band; treat it as just good enough"};
     double marks = 0, time = 0;
     for (const auto& [rep, value] : d.value.each) {
         marks += value.uMarks * value.uMarks;
@@ -34,6 +31,11 @@ Advised adviceFor(const Deviation& d, const std::vector<MeasuredRep>& reps) {
     const auto n = static_cast<double>(d.value.reps);
     marks /= n;
     time /= n;
+    if (d.value.drafts > 0 && marks > time)
+        return {Advice::markAgain, "it rests on a draft: correct the points it reads, where Marking asks for them"};
+    // Nearer to the edge than a tenth of the tolerance no instrument helps: it *is* at the edge.
+    if (wanted < 0.06 * d.band.scale)
+        return {Advice::atTheEdge, "it lies at the very edge of the band; treat it as just good enough"};
     const double between = d.value.reps > 1 ? std::max(0.0, d.value.sd * d.value.sd - marks - time) : 0.0;
     const double needReps = std::ceil((marks + time + between) / (wanted * wanted));
     if (time > marks && time > between) {
@@ -60,7 +62,7 @@ MeasuredValue gather(const std::string& measure, const std::vector<MeasuredRep>&
     MeasuredValue out;
     std::map<std::string, int> reasons;
     std::vector<double> values;
-    double square = 0.0;
+    double square = 0.0, drafted = 0.0;
     for (const auto& rep : reps)
         for (const auto& v : rep.values) {
             if (v.measure != measure)
@@ -72,12 +74,19 @@ MeasuredValue gather(const std::string& measure, const std::vector<MeasuredRep>&
             values.push_back(v.value);
             square += v.u * v.u;
             out.each.emplace_back(rep.rep, v);
+            if (v.draft) {
+                ++out.drafts;
+                drafted += v.uMarks * v.uMarks;
+            }
         }
     if (const auto s = summarise(values)) {
         out.reps = s->n;
         out.mean = s->mean;
         out.sd = s->sd;
-        out.u = std::sqrt(std::max(square / s->n, s->sd * s->sd) / s->n);
+        // A model errs alike in every rep: what its drafts have in common no number of reps takes away.
+        constexpr double kInCommon = 0.74; // the constant part and the pose's (core/motion/draft.cpp)
+        const double n = s->n, shared = kInCommon * drafted / n * (out.drafts / n);
+        out.u = std::sqrt(std::max(square / n, s->sd * s->sd) / n + shared * (1.0 - 1.0 / n));
         out.interval = meanInterval(*s);
     } else {
         int most = 0;

@@ -27,10 +27,12 @@ struct MeasuredValue {
     double mean = 0.0;
     double sd = 0.0; ///< between reps; 0 for one rep
     /// Standard uncertainty of the mean: √(max(mean u², s²) / n). The spread between reps holds the marking error
-    /// already, but from few reps it can come out too small by chance, hence the maximum.
+    /// already, but from few reps it can come out too small by chance, hence the maximum. Values read from drafts share
+    /// most of their error: that part is not divided by n.
     double u = 0.0;
     std::optional<Interval> interval;                       ///< 95 % t interval of the mean, from two reps on
     std::vector<std::pair<std::string, MeasureValue>> each; ///< rep id and its value
+    int drafts = 0;                                         ///< reps whose value rests on a body model's draft
     std::string refused;                                    ///< when no rep gave a value: the most frequent reason
 };
 

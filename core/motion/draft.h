@@ -6,6 +6,7 @@
 #include "core/motion/mark.h"
 
 #include <map>
+#include <optional>
 #include <vector>
 
 namespace riflesso {
@@ -37,6 +38,7 @@ using FoundFrames = std::map<FrameIndex, FoundFrame>;
 /// Limbs put right over time. A model takes the two legs (or arms) of a side view for one another on some frames, and
 /// where its two passes disagree their mean is no place at all: for each limb the cheapest way through all frames among
 /// mean, first and second pass, each as it is or with sides swapped, by the jumps that the choice makes (Viterbi).
+/// A limb that fits nowhere on a frame is left out there.
 FoundFrames untangled(FoundFrames frames);
 
 /// Frames from which on somebody else is followed, as far as colours and size tell: the first frame of each break.
@@ -50,12 +52,25 @@ double foundSigma(const LandmarkName& landmark, const FoundPoint& point, double 
 /// Marks of kind found, untangled, with their standard errors.
 TrackSet draftMarks(const FoundFrames& frames);
 
-/// What hand marks teach a draft of one landmark. The draft's error is taken for a constant offset, a part that changes
-/// slowly (Ornstein-Uhlenbeck, correlation time \p memory) and jitter; given the differences at the hand marks the
-/// first two are estimated everywhere by kriging (Rasmussen & Williams 2006, eq. 2.23-2.24) and taken off. How large
-/// the parts are is learnt from the differences, from six on; before that it is what the draft says itself.
-/// \p framePeriod: s of real time. Marks of kind found, smaller errors near hand marks.
-Track taught(const Track& draft, const Track& hands, double framePeriod, double memory = 0.25);
+/// How alike the drafted figure is on two frames: a model errs alike where the body looks alike.
+class Poses {
+public:
+    Poses() = default;
+    explicit Poses(const TrackSet& drafts);
+    /// Root mean square distance of the landmarks, measured from between the hips, as a share of about the body's
+    /// height; nothing when one of the frames shows too little.
+    [[nodiscard]] std::optional<double> distance(FrameIndex a, FrameIndex b) const;
+
+private:
+    std::map<FrameIndex, std::vector<std::optional<Eigen::Vector2d>>> m_places; // in order of standardLandmarks()
+};
+
+/// What hand marks teach a draft of one landmark. The draft's error is taken for a constant offset, a part that comes
+/// back whenever the body is posed alike, a part that changes slowly (Ornstein-Uhlenbeck) and jitter; given the
+/// differences at the hand marks all but the last are estimated everywhere by kriging (Rasmussen & Williams 2006,
+/// eq. 2.23-2.24) and taken off. How large the error is is learnt from the differences; the first few of them do not
+/// outweigh what the draft says itself. \p framePeriod: s of real time. Gives marks of kind found.
+Track taught(const Track& draft, const Track& hands, double framePeriod, const Poses& poses = {});
 
 /// Draft and carried marks of one landmark joined by their errors. Frames that a hand marked or found hidden are left
 /// out. A carried mark that the draft hardly changes (by less than a tenth of its weight) stays as it is, of kind
@@ -64,7 +79,8 @@ Track fused(const Track& draft, const Track& carried, const Track& hands);
 
 /// Everything the program knows of a take's landmarks, anew: drafts taught by the hand marks of \p marks and joined
 /// with \p carried, for the given landmarks (all drafted ones when none are named). Gives marks of kind found and
-/// tracked for frames that no hand has touched.
+/// tracked for frames that no hand has touched. How much too large or too small the drafts' errors are is learnt from
+/// all of the body's landmarks together, then from each one's own.
 TrackSet joined(const TrackSet& drafts, const TrackSet& carried, const TrackSet& marks, double framePeriod,
                 const std::vector<LandmarkName>& landmarks = {});
 

@@ -49,7 +49,7 @@ void smoothRun(const Run& run, const Timebase& time, const MotionOptions& option
     const bool wanted = !std::holds_alternative<CutoffNone>(options.cutoff);
     if (!wanted || static_cast<int>(run.frames.size()) < options.shortestRun) {
         for (std::size_t i = 0; i < run.frames.size(); ++i)
-            out.samples[run.frames[i]] = {run.marks[i].at, run.marks[i].sigma, true};
+            out.samples[run.frames[i]] = {run.marks[i].at, run.marks[i].sigma, true, run.marks[i].how == How::found};
         return;
     }
     std::vector<double> t, x, y;
@@ -134,7 +134,8 @@ void smoothRun(const Run& run, const Timebase& time, const MotionOptions& option
             variance = std::max(variance, sigma * sigma * 0.7);
         const double at = time.real(frame).value;
         out.samples[frame] = {Pixel{backX.at(at), backY.at(at)},
-                              seen ? std::sqrt(variance) : std::max(sigma, std::sqrt(variance)), seen};
+                              seen ? std::sqrt(variance) : std::max(sigma, std::sqrt(variance)), seen,
+                              run.marks[mark].how == How::found};
     }
 }
 

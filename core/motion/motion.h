@@ -37,7 +37,8 @@ struct MotionOptions {
 struct MotionSample {
     Pixel at;
     double sigma = 0.0;
-    bool seen = true; ///< false where a gap was filled
+    bool seen = true;   ///< false where a gap was filled
+    bool draft = false; ///< of a mark that a body model found, or filled in beside one
 };
 
 /// One landmark over time: samples by frame; missing frames are gaps.

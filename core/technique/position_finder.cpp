@@ -329,6 +329,7 @@ Result<std::vector<RuleSample>> ruleSeries(const SeriesSpec& spec, const Motion&
     struct Read {
         Eigen::Vector2d at;
         double variance;
+        bool draft = false;
     };
     const auto read = [&](std::size_t i, FrameIndex f) -> std::optional<Read> {
         Read r{Eigen::Vector2d::Zero(), 0.0};
@@ -339,6 +340,7 @@ Result<std::vector<RuleSample>> ruleSeries(const SeriesSpec& spec, const Motion&
                 return std::nullopt;
             r.at += (setup.calibration ? setup.calibration->upright(s->at.vector()) : s->at.vector()) / n;
             r.variance += s->sigma * s->sigma / (n * n);
+            r.draft = r.draft || s->draft;
         }
         return r;
     };
@@ -351,7 +353,8 @@ Result<std::vector<RuleSample>> ruleSeries(const SeriesSpec& spec, const Motion&
                 p.push_back(*r);
         if (p.size() != points.size())
             continue;
-        RuleSample s{FrameIndex(f), motion.time().real(FrameIndex(f)).value, 0.0, std::sqrt(p[0].variance)};
+        RuleSample s{FrameIndex(f), motion.time().real(FrameIndex(f)).value, 0.0, std::sqrt(p[0].variance),
+                     std::any_of(p.begin(), p.end(), [](const Read& r) { return r.draft; })};
         if (spec.kind == SeriesKind::place) {
             s.value = p[0].at.dot(*direction);
         } else if (spec.kind == SeriesKind::distance) {
@@ -478,6 +481,35 @@ PositionLessons lessonsFrom(const std::vector<std::map<PositionId, double>>& mis
     return out;
 }
 
+namespace {
+
+// Drafts err alike on neighbouring frames, and slowly otherwise: no fit shows it. An instant on them is as unsure as it
+// takes the curve to move by its own standard error. Nothing when no draft is near.
+std::optional<double> driftOf(const std::vector<RuleSample>& samples, double time) {
+    constexpr int kNear = 3; // frames
+    const auto at = std::lower_bound(samples.begin(), samples.end(), time,
+                                     [](const RuleSample& s, double t) { return s.time < t; });
+    const auto i = std::min<std::ptrdiff_t>(at - samples.begin(), static_cast<std::ptrdiff_t>(samples.size()) - 1);
+    const auto n = static_cast<std::ptrdiff_t>(samples.size());
+    bool draft = false;
+    for (auto k = std::max<std::ptrdiff_t>(0, i - kNear); k <= std::min(n - 1, i + kNear); ++k)
+        draft = draft || samples[static_cast<std::size_t>(k)].draft;
+    if (!draft)
+        return {};
+    const RuleSample& here = samples[static_cast<std::size_t>(i)];
+    double least = samples.back().time - samples.front().time;
+    for (const int way : {-1, 1})
+        for (auto k = i; k >= 0 && k < n; k += way)
+            if (const RuleSample& s = samples[static_cast<std::size_t>(k)];
+                std::abs(s.value - here.value) > here.sigma) {
+                least = std::min(least, std::abs(s.time - here.time));
+                break;
+            }
+    return least;
+}
+
+} // namespace
+
 std::map<PositionId, PositionProposal> proposePositions(const Blueprint& blueprint, const Motion& motion,
                                                         const ViewSetup& setup, FrameIndex first, FrameIndex last,
                                                         std::span<const double> strikes, const PositionLessons& lessons,
@@ -525,6 +557,13 @@ std::map<PositionId, PositionProposal> proposePositions(const Blueprint& bluepri
             p.sigma = found->sigma;
             p.sure = found->sure;
             p.why = found->why;
+            if (const auto drift = driftOf(*samples, found->time)) {
+                p.sigma = std::hypot(p.sigma, *drift);
+                if (p.sure && p.sigma > 2.0 * period) {
+                    p.sure = false;
+                    p.why = "it rests on a draft: look at the frame";
+                }
+            }
             for (const auto* other : {&rule.after, &rule.before})
                 if (const auto it = out.find(*other);
                     it != out.end() && !it->second.sure && p.sure &&

@@ -19,6 +19,7 @@ struct RuleSample {
     double time = 0.0; ///< real time, s
     double value = 0.0;
     double sigma = 0.0; ///< standard error of the value
+    bool draft = false; ///< a body model's draft took part
 };
 
 /// The series of a rule on the frames \p first to \p last. Error: which landmark is not marked, or what the view cannot

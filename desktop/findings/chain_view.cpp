@@ -126,7 +126,7 @@ void ChainView::paintEvent(QPaintEvent*) {
             p.setPen(t.text);
             p.setFont(typeface(Type::body, true));
             p.drawText(QRectF(inner.left() + 22, inner.top() + 23, inner.width() - 22, 18),
-                       Qt::AlignLeft | Qt::AlignVCenter, q(valueWords(def, d.value.mean, d.value.u)));
+                       Qt::AlignLeft | Qt::AlignVCenter, q(valueWords(def, d.value)));
             p.setFont(typeface(Type::small));
             p.setPen(t.quiet);
             p.drawText(QRectF(inner.left(), inner.top() + 42, inner.width(), 15), Qt::AlignLeft,

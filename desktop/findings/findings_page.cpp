@@ -106,7 +106,7 @@ void FindingsPage::refresh() {
         auto* card = new Card({});
         card->setToolTip(q(deviationWords(b, d)));
         card->body()->addWidget(wrapped(q(def.name), "quiet"));
-        auto* value = new QLabel(q(valueWords(def, d.value.mean, d.value.u)));
+        auto* value = new QLabel(q(valueWords(def, d.value)));
         value->setObjectName("strong");
         card->body()->addWidget(value);
         card->body()->addWidget(wrapped(tr("band %1").arg(q(bandWords(def, d.band))), "quiet"));
@@ -176,13 +176,12 @@ void FindingsPage::showFault() {
     for (const auto& m : f->evidence) {
         const Deviation& d = *a.deviation(m);
         const auto& measure = *b.measure(m);
-        body->addWidget(
-            linked(QString("%1: <b>%2</b>, band %3 %4. %5 of %6 reps outside, %7.<br>Reps: %8")
-                       .arg(esc(measure.definition.name), esc(valueWords(measure.definition, d.value.mean, d.value.u)),
-                            esc(bandWords(measure.definition, d.band)), esc(sourceWords(d)))
-                       .arg(d.repsOutside)
-                       .arg(d.value.reps)
-                       .arg(esc(directionWords(measure, d)), sources(d))));
+        body->addWidget(linked(QString("%1: <b>%2</b>, band %3 %4. %5 of %6 reps outside, %7.<br>Reps: %8")
+                                   .arg(esc(measure.definition.name), esc(valueWords(measure.definition, d.value)),
+                                        esc(bandWords(measure.definition, d.band)), esc(sourceWords(d)))
+                                   .arg(d.repsOutside)
+                                   .arg(d.value.reps)
+                                   .arg(esc(directionWords(measure, d)), sources(d))));
     }
     body->addSpacing(6);
     body->addWidget(wrapped(tr("Why it stands where it stands"), "strong"));

@@ -225,12 +225,12 @@ void Carrier::startDraft(const Job& job, const Take& take, const std::shared_ptr
                 words << tr("Nobody was found on %1, the first is %2.")
                              .arg(counted(static_cast<qsizetype>(found.nobody.size()), tr("frame"), tr("frames")))
                              .arg(std::min_element(found.nobody.begin(), found.nobody.end())->value);
+            emit said(words.join(' '));
             for (const auto& other : found.somebodyElse)
                 if (other)
-                    words
-                        << tr("At frame %1 it seems to be somebody else: nothing is drafted beyond. Draw a box there.")
-                               .arg(other->value);
-            emit said(words.join(' '));
+                    emit failed(tr("At frame %1 the body in the box seems to become somebody else: nothing is drafted "
+                                   "beyond. Go there and draw a new box if it is the athlete after all.")
+                                    .arg(other->value));
         });
     });
 }

@@ -96,6 +96,11 @@ MarkingPage::MarkingPage(Workbench& bench) : m_bench(bench) {
     tools->addWidget(propose);
     tools->addWidget(m_worst);
     tools->addWidget(next);
+    m_doubt = new QLabel;
+    m_doubt->setObjectName("quiet");
+    m_doubt->setToolTip(
+        tr("The measures' standard uncertainty as a share of half their band, on average over this rep."));
+    tools->addWidget(m_doubt);
     tools->addStretch(1);
     tools->addWidget(m_follow);
     tools->addWidget(more);
@@ -447,6 +452,8 @@ void MarkingPage::say() {
     const auto attention = rep ? m_bench.analysis().attention.find(rep->id) : m_bench.analysis().attention.end();
     const int asks = attention == m_bench.analysis().attention.end() ? 0 : attention->second.frames();
     m_worst->setText(asks > 0 ? tr("Worst next (%1)").arg(asks) : tr("Worst next"));
+    m_doubt->setText(rep && attention != m_bench.analysis().attention.end() ? doubtWords(rep->id, attention->second)
+                                                                            : QString());
     if (const Id repeat = m_repeat->running()) {
         const auto open = openAt(m_bench.data().repeats.at(repeat), FrameIndex(m_bench.frame()));
         m_words->setText(open.empty()
@@ -521,6 +528,21 @@ void MarkingPage::say() {
         else
             m_words->setText(tr("All key positions are placed. Press N for the next open point."));
     }
+}
+
+// How unsure the measures are, and how that fell with the last mark.
+QString MarkingPage::doubtWords(Id rep, const Attention& attention) {
+    if (!(attention.doubt > 0.0))
+        return {};
+    auto& [before, now] = m_doubts[rep];
+    if (std::abs(now - attention.doubt) > 1e-9) {
+        before = now;
+        now = attention.doubt;
+    }
+    const auto percent = [](double share) { return QString::number(std::lround(100.0 * share)); };
+    return before > 0.0 && std::lround(100 * before) != std::lround(100 * now)
+               ? tr("unsure by %1 % of a band, %2 % before").arg(percent(now), percent(before))
+               : tr("unsure by %1 % of a band").arg(percent(now));
 }
 
 void MarkingPage::advance() {

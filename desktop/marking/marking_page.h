@@ -98,6 +98,9 @@ private:
     EyePanel* m_eye;
     RepeatPanel* m_repeat;
     QPushButton* m_worst;
+    QLabel* m_doubt;
+    std::map<Id, std::pair<double, double>> m_doubts; // by rep: before the last change, and now
+    QString doubtWords(Id rep, const Attention& attention);
     QToolButton* m_follow;
     std::vector<double> m_strikes; // heard in the take, s of real time
     Id m_strikesOf = 0;

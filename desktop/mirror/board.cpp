@@ -176,7 +176,8 @@ void MirrorBoard::paintEvent(QPaintEvent*) {
                                                             : d->band.lo;
             const double delta = v->value - from;
             p.drawText(QRectF(c.middle.x() + 22, y + 10, c.middle.width() - 22, 17), Qt::AlignLeft | Qt::AlignVCenter,
-                       (delta > 0 ? "+" : "") + q(numberWords(def, delta, v->u)));
+                       (delta > 0 ? "+" : "") + q(numberWords(def, delta, v->u)) +
+                           (v->draft ? tr(", draft") : QString()));
             y += kRow;
         }
     }

@@ -399,6 +399,31 @@ private slots:
         QVERIFY(p.waitForFinished(20000));
         QCOMPARE(p.exitCode(), 1);
     }
+    void find() {
+        const QString film = QString(RIFLESSO_DEMO_DIR) + "/media/athlete-side.mp4";
+        const QString out = m_dir.filePath("draft.csv");
+        const auto good = run({"find", film, "--frame", "20", "--box", "600,60,420,620", "--to", "39", "--out", out});
+        QVERIFY2(good.code == 0, good.err.constData());
+        QVERIFY(good.out.contains("on 40 frames") && good.out.contains("not measurements"));
+        QFile f(out);
+        QVERIFY(f.open(QIODevice::ReadOnly));
+        const auto lines = f.readAll().split('\n');
+        QVERIFY(lines.size() > 750);
+        QVERIFY(lines[1].endsWith(",found"));
+        // Without a box: the most prominent person.
+        QCOMPARE(run({"find", film, "--frame", "20", "--to", "22", "--out", m_dir.filePath("auto.csv")}).code, 0);
+        for (const auto& [arguments, words] : {std::pair{QStringList{"--box", "1,2,3"}, "four numbers"},
+                                               {QStringList{"--box", "600,60,0,0"}, "no size"},
+                                               {QStringList{"--box", "20,20,60,60"}, "nobody"},
+                                               {QStringList{"--box", "5000,0,100,100"}, "outside"},
+                                               {QStringList{"--model", "huge"}, "no body model"},
+                                               {QStringList{"--from", "30"}, "not among"}}) {
+            const auto bad = run(
+                QStringList{"find", film, "--frame", "20", "--to", "39", "--out", m_dir.filePath("x.csv")} + arguments);
+            QVERIFY2(bad.code != 0 && bad.err.contains(words), bad.err.constData());
+            QVERIFY(!QFile::exists(m_dir.filePath("x.csv")));
+        }
+    }
 };
 QTEST_GUILESS_MAIN(TestCli)
 #include "test_cli.moc"

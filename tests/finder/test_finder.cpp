@@ -1,12 +1,14 @@
 // The body model's reader, its two engines against one another, and what is found on simulated and on real pictures.
 
 #include "footage/film.h"
+#include "footage/film_writer.h"
 #include "intake/find_body.h"
 #include "intake/found_file.h"
 #include "tests/support/film_truth.h"
 
 #include <opencv2/imgproc.hpp>
 
+#include <QImage>
 #include <QTemporaryDir>
 #include <QTest>
 
@@ -204,6 +206,122 @@ private slots:
             const Pixel p = truth.places.at(n)[20];
             QVERIFY2(p.x > b[0] && p.x < b[0] + b[2] && p.y > b[1] && p.y < b[1] + b[3], n);
         }
+    }
+    // The film goes over to another person in the same place: it is said, and nothing is drafted beyond.
+    void aCutToSomebodyElse() {
+        QTemporaryDir dir;
+        const auto path = std::filesystem::path(dir.filePath("two.mp4").toStdString());
+        FilmWriterOptions w;
+        w.width = 1280;
+        w.height = 720;
+        auto writer = FilmWriter::create(path, w);
+        QVERIFY(writer.ok());
+        for (const char* name : {"athlete-side", "model-side"}) {
+            const auto film = Film::open(test::demoFilm(name).toStdString());
+            for (int i = 0; i < 30; ++i) {
+                const auto decoded = (*film)->decoded(FrameIndex(i));
+                QVERIFY(decoded && (*writer)->add(*(*decoded)->toPicture()).ok());
+            }
+        }
+        QVERIFY((*writer)->finish().ok());
+        FindBodyOptions o;
+        o.model = *modelFile("full");
+        o.detector = *modelFile("person");
+        o.frame = FrameIndex(10);
+        o.box = {600, 60, 420, 620};
+        const auto found = findBody(path, o);
+        QVERIFY2(found.ok(), found ? "" : found.error().text().c_str());
+        QVERIFY(found->somebodyElse[0].has_value());
+        QVERIFY2(std::abs(found->somebodyElse[0]->value - 30) <= 2,
+                 qPrintable(QString::number(found->somebodyElse[0]->value)));
+        QVERIFY(!found->somebodyElse[1].has_value());
+        QVERIFY(found->frames.size() >= 28 && found->frames.rbegin()->first.value < 33);
+    }
+    // Real people: pictures of Debian's opencv-doc, points clicked by one of us before the finder was run on them. The
+    // same man twice, in front of a door, about 390 px tall, grey.
+    void picturesOfPeople_data() {
+        QTest::addColumn<QString>("picture");
+        QTest::addColumn<QList<QPair<QString, QPointF>>>("clicked");
+        using Points = QList<QPair<QString, QPointF>>;
+        QTest::newRow("basketball1.png") << "basketball1.png"
+                                         << Points{{"head", {83.2, 114.9}},           {"right_shoulder", {50.4, 163.8}},
+                                                   {"left_shoulder", {114.9, 158.8}}, {"right_elbow", {90.7, 211.7}},
+                                                   {"right_wrist", {130.0, 166.3}},   {"left_elbow", {139.6, 216.7}},
+                                                   {"left_wrist", {146.2, 173.9}},    {"right_hip", {63.0, 307.4}},
+                                                   {"left_hip", {113.4, 304.9}},      {"right_knee", {63.0, 380.5}},
+                                                   {"left_knee", {114.9, 375.5}},     {"right_ankle", {60.5, 461.2}},
+                                                   {"left_ankle", {122.5, 448.6}},    {"left_toe", {151.2, 468.7}}};
+        QTest::newRow("basketball2.png") << "basketball2.png"
+                                         << Points{{"head", {84.1, 114.2}},           {"right_shoulder", {49.2, 158.7}},
+                                                   {"left_shoulder", {126.9, 155.5}}, {"right_elbow", {87.3, 209.4}},
+                                                   {"right_wrist", {130.7, 163.4}},   {"left_elbow", {149.1, 206.2}},
+                                                   {"left_wrist", {157.1, 171.3}},    {"right_hip", {61.9, 296.7}},
+                                                   {"left_hip", {119.0, 295.1}},      {"right_knee", {65.0, 376.0}},
+                                                   {"left_knee", {117.4, 377.6}},     {"right_ankle", {60.3, 456.9}},
+                                                   {"left_ankle", {125.3, 449.0}},    {"left_toe", {150.7, 468.0}}};
+    }
+    static cv::Mat exampleRgb(const QString& name) {
+        const QImage picture("/usr/share/doc/opencv-doc/examples/data/" + name);
+        const QImage rgb = picture.convertToFormat(QImage::Format_RGB888);
+        return picture.isNull() ? cv::Mat()
+                                : cv::Mat(rgb.height(), rgb.width(), CV_8UC3, const_cast<uchar*>(rgb.constBits()),
+                                          static_cast<std::size_t>(rgb.bytesPerLine()))
+                                      .clone();
+    }
+    void picturesOfPeople() {
+        QFETCH(QString, picture);
+        using Points = QList<QPair<QString, QPointF>>;
+        QFETCH(Points, clicked);
+        const cv::Mat rgb = exampleRgb(picture);
+        QVERIFY2(!rgb.empty(), "package opencv-doc");
+        auto finder = BodyFinder::open(*modelFile("full"));
+        QVERIFY(finder);
+        const auto body = finder->find(rgb, {20, 60, 190, 420});
+        QVERIFY2(body.ok(), body ? "" : body.error().text().c_str());
+        constexpr double kHeight = 390.0;
+        std::vector<double> off;
+        for (const auto& [name, at] : clicked) {
+            QVERIFY2(body->points.contains(name.toStdString()), qPrintable(name));
+            const Pixel p = body->points.at(name.toStdString()).at;
+            off.push_back(std::hypot(p.x - at.x(), p.y - at.y()) / kHeight);
+            qInfo("%s: %.1f %%", qPrintable(name), 100 * off.back());
+        }
+        std::sort(off.begin(), off.end());
+        QVERIFY2(off[off.size() / 2] < 0.03, qPrintable(QString::number(off[off.size() / 2])));
+        QVERIFY2(off.back() < 0.06, qPrintable(QString::number(off.back())));
+    }
+    // A still that is panned over 30 frames: the marks go with it.
+    void aStillThatIsPanned() {
+        const cv::Mat rgb = exampleRgb("basketball2.png");
+        QVERIFY2(!rgb.empty(), "package opencv-doc");
+        auto finder = BodyFinder::open(*modelFile("full"));
+        QVERIFY(finder);
+        std::optional<FoundFrame> before;
+        std::map<LandmarkName, std::vector<Eigen::Vector2d>> still; // with the pan taken off
+        for (int i = 0; i < 30; ++i) {
+            const double dx = 4.0 * i, dy = 1.5 * i;
+            const cv::Mat pan = (cv::Mat_<double>(2, 3) << 1, 0, dx, 0, 1, -dy);
+            cv::Mat moved;
+            cv::warpAffine(rgb, moved, pan, rgb.size());
+            const auto body =
+                before ? finder->track(moved, nextCrop(*before)) : finder->find(moved, {20, 60, 190, 420});
+            QVERIFY2(body.ok(), qPrintable(QString::number(i)));
+            for (const auto& [name, p] : body->points)
+                still[name].emplace_back(p.at.x - dx, p.at.y + dy);
+            before = *body;
+        }
+        std::vector<double> spread;
+        for (const auto& [name, places] : still) {
+            Eigen::Vector2d mean(0, 0);
+            for (const auto& p : places)
+                mean += p / static_cast<double>(places.size());
+            for (const auto& p : places)
+                spread.push_back((p - mean).norm() / 390.0);
+        }
+        std::sort(spread.begin(), spread.end());
+        qInfo("from frame to frame: median %.2f %%, 95 of 100 %.2f %% of the body's height",
+              100 * spread[spread.size() / 2], 100 * spread[spread.size() * 95 / 100]);
+        QVERIFY(spread[spread.size() / 2] < 0.01 && spread[spread.size() * 95 / 100] < 0.03);
     }
     // Two people with other clothes: their trunks' colours tell them apart, and the same one is alike.
     void coloursTellPeopleApart() {

@@ -4,6 +4,7 @@
 /// asks for until it is content. For tests and bench.
 
 #include "core/mirror/attention.h"
+#include "core/motion/draft.h"
 #include "core/technique/position_finder.h"
 #include "footage/carry.h"
 #include "footage/seed.h"
@@ -47,6 +48,9 @@ struct Script {
     /// Marks of a rep done before, from guideFirst to guideLast: this one starts from it instead of from startFrames.
     TrackSet guide{};
     int guideFirst = 0, guideLast = 0;
+    /// What a machine drafted: then start marks are made for what it does not know (implements) only, and what is
+    /// carried from corrections is joined with it.
+    TrackSet drafts{};
     int mostRounds = 40;
 };
 
@@ -63,8 +67,9 @@ inline Leverage markByScript(const Script& s, const Blueprint& blueprint, const 
     };
     for (int f : s.guide.empty() ? s.startFrames : std::vector<int>())
         for (const auto& name : s.landmarks)
-            byHand(name, f);
-    TrackSet starts;
+            if (!s.drafts.contains(name))
+                byHand(name, f);
+    TrackSet starts, carried;
     if (!s.guide.empty()) {
         SeedOptions seeds; // as the program does it: frames with enough hand marks, at the same share of the rep
         std::map<FrameIndex, int> hands;
@@ -80,6 +85,7 @@ inline Leverage markByScript(const Script& s, const Blueprint& blueprint, const 
         seeds.last = FrameIndex(s.last);
         if (const auto found = seedMarks(s.film, s.guide, seeds))
             starts = *found;
+        std::erase_if(starts, [&](const auto& t) { return s.drafts.contains(t.first); });
     }
     const auto carryOn = [&](int first, int last, const std::vector<LandmarkName>& which) {
         CarryOptions o;
@@ -90,17 +96,33 @@ inline Leverage markByScript(const Script& s, const Blueprint& blueprint, const 
         if (which.empty())
             o.starts = starts;
         const auto r = carry(s.film, marks, o);
+        if (!s.drafts.empty()) {
+            for (const auto& name : which)
+                std::erase_if(carried[name],
+                              [&](const auto& m) { return m.first.value >= first && m.first.value <= last; });
+            if (r)
+                for (const auto& [name, track] : r->marks)
+                    for (const auto& [frame, mark] : track)
+                        carried[name][frame] = mark;
+            for (const auto& [name, track] : joined(s.drafts, carried, marks, o.framePeriod, which))
+                for (const auto& [frame, mark] : track)
+                    marks[name][frame] = mark;
+        }
         if (!r)
             return;
-        for (const auto& name : which.empty() ? s.landmarks : which)
+        for (const auto& name : which.empty() ? s.landmarks : which) {
+            if (s.drafts.contains(name))
+                continue;
             for (int f = first; f <= last; ++f) {
                 auto& track = marks[name];
                 if (const auto old = track.find(FrameIndex(f)); old != track.end() && old->second.how == How::tracked)
                     track.erase(old);
             }
+        }
         for (const auto& [name, track] : r->marks)
             for (const auto& [frame, mark] : track)
-                marks[name][frame] = mark;
+                if (!s.drafts.contains(name))
+                    marks[name][frame] = mark;
     };
     carryOn(s.first, s.last, {});
     const Timebase time = Timebase::constant(s.truth.frames, Hertz(s.truth.rate));
@@ -128,7 +150,9 @@ inline Leverage markByScript(const Script& s, const Blueprint& blueprint, const 
             const int f = a.asks.front().frame.value;
             byHand(name, f);
             ++out.corrections;
-            int first = s.first, last = s.last;
+            constexpr int kNeighbourhood = 90; // frames: beyond, the draft knows better
+            int first = s.drafts.contains(name) ? std::max(s.first, f - kNeighbourhood) : s.first,
+                last = s.drafts.contains(name) ? std::min(s.last, f + kNeighbourhood) : s.last;
             for (const auto& [frame, m] : marks[name]) {
                 if (m.how == How::hand && frame.value < f)
                     first = std::max(first, frame.value);
@@ -144,7 +168,7 @@ inline Leverage markByScript(const Script& s, const Blueprint& blueprint, const 
     double z = 0.0;
     for (const auto& name : s.landmarks)
         for (const auto& [frame, m] : marks[name]) {
-            if (m.how != How::tracked || frame.value < s.first || frame.value > s.last)
+            if ((m.how != How::tracked && m.how != How::found) || frame.value < s.first || frame.value > s.last)
                 continue;
             const Pixel p = s.truth.places.at(name)[static_cast<std::size_t>(frame.value)];
             const double dx = m.at.x - p.x, dy = m.at.y - p.y;

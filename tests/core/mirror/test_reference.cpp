@@ -142,6 +142,24 @@ private slots:
         QVERIFY(!all[0].judged && all[0].reason.find("model") != std::string::npos);
         QCOMPARE(all[0].value.each.front().first, std::string("r0")); // traceable to its rep
     }
+    // Ten reps read from drafts are hardly surer than one: the machine errs alike in all of them.
+    void draftsDoNotAverageOut() {
+        std::vector<MeasuredRep> hand, drafted;
+        for (int i = 0; i < 10; ++i) {
+            MeasureValue v;
+            v.measure = "m";
+            v.value = 100.0 + (i % 2 ? 0.5 : -0.5);
+            v.u = v.uMarks = 4.0;
+            hand.push_back({std::to_string(i), {}, {v}});
+            v.draft = true;
+            drafted.push_back({std::to_string(i), {}, {v}});
+        }
+        const auto a = gather("m", hand), b = gather("m", drafted);
+        QVERIFY(std::abs(a.u - 4.0 / std::sqrt(10.0)) < 1e-9);
+        QCOMPARE(b.drafts, 10);
+        QVERIFY(std::abs(b.u - std::sqrt(1.6 + 0.74 * 16.0 * 0.9)) < 1e-9);
+        QCOMPARE(gather("m", {drafted.front()}).u, 4.0);
+    }
 };
 QTEST_GUILESS_MAIN(TestReference)
 #include "test_reference.moc"
