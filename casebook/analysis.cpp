@@ -475,7 +475,7 @@ std::vector<PositionId> positionsFor(const Blueprint& blueprint, View view) {
     for (const auto& m : blueprint.measures)
         if (m.definition.view == view) {
             used.insert(m.definition.at);
-            if (m.definition.kind == MeasureKind::interval)
+            if (needsUntil(m.definition))
                 used.insert(m.definition.until);
         }
     std::vector<PositionId> out;

@@ -87,7 +87,7 @@ std::vector<Agreement> agreementOf(const Blueprint& blueprint, const Take& take,
     const ViewSetup setup = setupOf(take);
     std::vector<Agreement> out;
     for (const auto& m : blueprint.measures) {
-        if (m.definition.view != take.view || m.definition.kind == MeasureKind::interval)
+        if (m.definition.view != take.view || needsUntil(m.definition))
             continue;
         Agreement g;
         g.measure = m.definition.id;

@@ -17,15 +17,9 @@ std::string fixed(double v, int digits) {
 }
 
 int digitsFor(const MeasureDefinition& d, double u) {
-    switch (d.kind) {
-    case MeasureKind::angle:
-    case MeasureKind::lean:
-        return 1;
-    case MeasureKind::interval:
+    if (isTime(d))
         return 0;
-    default:
-        return u > 0.0 && u < 0.005 ? 3 : 2;
-    }
+    return isAngle(d) ? 1 : u > 0.0 && u < 0.005 ? 3 : 2;
 }
 
 std::string withUnit(const MeasureDefinition& d, const std::string& number) {
@@ -43,10 +37,10 @@ std::string bulleted(const std::vector<std::string>& lines) {
 } // namespace
 
 double shownScale(const MeasureDefinition& d) {
-    return d.kind == MeasureKind::interval ? 1000.0 : 1.0;
+    return isTime(d) ? 1000.0 : 1.0;
 }
 std::string shownUnit(const MeasureDefinition& d) {
-    return d.kind == MeasureKind::interval ? "ms" : unitOf(d);
+    return isTime(d) ? "ms" : unitOf(d);
 }
 
 std::string numberWords(const MeasureDefinition& d, double value, double u) {
@@ -87,7 +81,7 @@ std::string marksWords(const CaseData& data, const Analysis& a) {
 
 std::string bandWords(const MeasureDefinition& d, const Band& band) {
     const bool lo = std::isfinite(band.lo), hi = std::isfinite(band.hi);
-    const int digits = d.kind == MeasureKind::angle || d.kind == MeasureKind::lean ? 0 : digitsFor(d, 0.0);
+    const int digits = isAngle(d) ? 0 : digitsFor(d, 0.0);
     const auto n = [&](double v) { return fixed(v * shownScale(d), digits); };
     if (lo && hi)
         return withUnit(d, n(band.lo) + " to " + n(band.hi));

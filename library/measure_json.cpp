@@ -31,12 +31,28 @@ MeasureDefinition readMeasure(const JsonReader& json, bool standalone) {
         d.view = json["view"].word<View>(kViewNames);
     else if (d.direction == Direction::across)
         d.view = View::front;
+    if (json.has("reduction"))
+        d.reduction = json["reduction"].word<Reduction>(kReductionNames);
+    if (json.has("line")) {
+        const std::string line = json["line"].text();
+        if (line != "own" && line != "vertical")
+            json["line"].fail("must be own or vertical");
+        d.ownLine = line == "own";
+    }
+    if (json.has("spread")) {
+        const std::string spread = json["spread"].text();
+        if (spread != "rms" && spread != "largest")
+            json["spread"].fail("must be rms or largest");
+        d.rms = spread == "rms";
+    }
+    d.fullWidth = json.numberOr("full_width", 0.0);
+    d.fullWidthSigma = json.numberOr("full_width_u", 0.0);
     if (!standalone) {
         d.id = json["id"].text();
         d.name = json["name"].text();
         d.sentence = json.textOr("sentence");
         d.at = json["at"].text();
-        if (d.kind == MeasureKind::interval)
+        if (needsUntil(d))
             d.until = json["until"].text();
     }
     if (const auto problem = problemOf(d); !problem.empty())

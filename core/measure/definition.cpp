@@ -17,16 +17,30 @@ std::optional<PointSpec> pointFromText(std::string_view text) {
 }
 
 std::string problemOf(const MeasureDefinition& d) {
-    static constexpr std::array<std::size_t, 6> kPoints = {3, 2, 4, 2, 0, 2};
+    static constexpr std::array<std::size_t, 11> kPoints = {3, 2, 4, 2, 0, 2, 4, 2, 2, 2, 2};
     const std::size_t needed = kPoints[static_cast<std::size_t>(d.kind)];
     const std::string kind = enumName(kMeasureKindNames, d.kind);
-    if (d.points.size() != needed)
+    if (d.kind == MeasureKind::stack) {
+        if (d.points.size() < (d.ownLine ? 3u : 2u))
+            return d.ownLine ? "a stack against its own line needs three points or more"
+                             : "a stack needs two points or more, the support first";
+    } else if (d.kind == MeasureKind::turn && d.points.size() == 4) {
+        if (!d.direction)
+            return "a turn with a second cue needs the \"direction\" along which it leads";
+    } else if (d.points.size() != needed)
         return "a measure of kind " + kind + " needs " + std::to_string(needed) + " points, not " +
                std::to_string(d.points.size());
+    if (d.kind == MeasureKind::turn && (d.per.size() != 2 || !(d.fullWidth > 0.0) || !(d.fullWidthSigma >= 0.0)))
+        return "a turn needs \"full_width\", in lengths of its \"per\" segment";
+    if (d.kind == MeasureKind::interval && d.reduction != Reduction::at)
+        return "an interval has no reduction: it is one value already";
+    if (d.reading == AngleReading::turned && d.kind != MeasureKind::angle && d.kind != MeasureKind::between)
+        return "only an angle or a between can be read with its sign";
     if (!d.per.empty() && d.per.size() != 2)
         return "\"per\" needs two points, the ends of the segment";
-    if (d.metres && (!d.per.empty() || (d.kind != MeasureKind::offset && d.kind != MeasureKind::order)))
-        return "only an offset or an order without \"per\" can be in metres";
+    if (d.metres && (!d.per.empty() ||
+                     (d.kind != MeasureKind::offset && d.kind != MeasureKind::order && d.kind != MeasureKind::stack)))
+        return "only an offset, an order or a stack without \"per\" can be in metres";
     const bool directed = d.kind == MeasureKind::offset || d.kind == MeasureKind::order || d.kind == MeasureKind::lean;
     if (directed && !d.direction)
         return "a measure of kind " + kind + " needs a \"direction\": forward, up or across";
@@ -39,19 +53,29 @@ std::string problemOf(const MeasureDefinition& d) {
     return {};
 }
 
+bool needsUntil(const MeasureDefinition& d) {
+    return d.kind == MeasureKind::interval || d.reduction != Reduction::at;
+}
+
+bool isTime(const MeasureDefinition& d) {
+    return d.kind == MeasureKind::interval || d.reduction == Reduction::timeOfMin ||
+           d.reduction == Reduction::timeOfMax;
+}
+
+bool isAngle(const MeasureDefinition& d) {
+    return !isTime(d) && (d.kind == MeasureKind::angle || d.kind == MeasureKind::lean ||
+                          d.kind == MeasureKind::between || d.kind == MeasureKind::turn || d.kind == MeasureKind::roll);
+}
+
 std::string unitOf(const MeasureDefinition& d) {
-    switch (d.kind) {
-    case MeasureKind::angle:
-    case MeasureKind::lean:
-        return "°";
-    case MeasureKind::interval:
+    if (isTime(d))
         return "s";
-    case MeasureKind::ratio:
+    if (isAngle(d))
+        return "°";
+    if (d.kind == MeasureKind::clock)
+        return "h";
+    if (d.kind == MeasureKind::ratio)
         return {};
-    case MeasureKind::offset:
-    case MeasureKind::order:
-        break;
-    }
     return d.metres ? "m" : d.per.empty() ? "px" : d.perName;
 }
 

@@ -12,9 +12,14 @@
 
 namespace riflesso {
 
-enum class MeasureKind { angle, lean, ratio, offset, interval, order };
-inline constexpr std::array<std::string_view, 6> kMeasureKindNames = {"angle",  "lean",     "ratio",
-                                                                      "offset", "interval", "order"};
+enum class MeasureKind { angle, lean, ratio, offset, interval, order, between, clock, stack, turn, roll };
+inline constexpr std::array<std::string_view, 11> kMeasureKindNames = {
+    "angle", "lean", "ratio", "offset", "interval", "order", "between", "clock", "stack", "turn", "roll"};
+
+/// What becomes of a measure over the frames from `at` to `until`: one value.
+enum class Reduction { at, min, max, range, mean, timeOfMin, timeOfMax };
+inline constexpr std::array<std::string_view, 7> kReductionNames = {"at",   "min",         "max",        "range",
+                                                                    "mean", "time_of_min", "time_of_max"};
 
 /// From where the camera looks at the athlete.
 enum class View { side, front };
@@ -29,8 +34,10 @@ inline constexpr std::array<std::string_view, 3> kFacingNames = {"left", "right"
 enum class Direction { forward, up, across };
 inline constexpr std::array<std::string_view, 3> kDirectionNames = {"forward", "up", "across"};
 
-enum class AngleReading { included, flexion }; ///< flexion = 180° − included
-inline constexpr std::array<std::string_view, 2> kAngleReadingNames = {"included", "flexion"};
+/// flexion = 180° − included; turned: from the first leg (segment) to the second, −180..180°, + = from forward (in a
+/// front view: from the lead side) towards up.
+enum class AngleReading { included, flexion, turned };
+inline constexpr std::array<std::string_view, 3> kAngleReadingNames = {"included", "flexion", "signed"};
 
 /// Index of \p text in a table of names.
 template <typename Enum, std::size_t N>
@@ -65,6 +72,16 @@ using PositionId = std::string;
 /// | offset   | of, from          | (of − from) along `direction`, in lengths of the `per` segment    | per  |
 /// | order    | leader, follower  | like offset: + when the leader leads along `direction`            | per  |
 /// | interval | none              | real time from position `at` to position `until`, + = later       | s    |
+/// | between  | a, b, c, d        | angle between a→b and c→d (included, flexion or signed)           | deg  |
+/// | clock    | from, to          | direction from→to on a dial: 0 = up (12 o'clock), 3 = forward (front view: lead
+/// side), −6..6 | h | | stack    | support, others   | distance of the others from the vertical through the support, or
+/// (`ownLine`) of the inner points from the line first→last: the largest, or RMS | per | | turn     | a, b (, c, d) |
+/// turn of the line a–b away from facing the camera, from its foreshortening: acos(width / full width), 0..90; signed +
+/// when c is ahead of d along `direction` | deg | | roll     | low, high         | tilt of the line against the
+/// horizontal, + = the second point is higher, −90..90 | deg |
+///
+/// A `reduction` other than `at` takes one value out of all frames of the phase from `at` to `until`: the smallest,
+/// largest, their difference, the mean over time, or the real time (s) after `at` of the smallest or largest.
 struct MeasureDefinition {
     std::string id;
     std::string name;     ///< "rear knee at the landing"
@@ -78,8 +95,20 @@ struct MeasureDefinition {
     bool metres = false;        ///< offset, order: in metres, which needs a calibrated take; then no `per`
     View view = View::side;
     PositionId at;
-    PositionId until; ///< interval only
+    PositionId until; ///< interval, and every reduction but `at`
+    Reduction reduction = Reduction::at;
+    bool ownLine = false;        ///< stack: against the line through its first and last point
+    bool rms = false;            ///< stack: root mean square instead of the largest
+    double fullWidth = 0.0;      ///< turn: the full width in lengths of the `per` segment
+    double fullWidthSigma = 0.0; ///< turn: its standard error
 };
+
+/// True for what is read over a span of frames: its `until` must be placed too.
+bool needsUntil(const MeasureDefinition& definition);
+/// True when the value is a time, in s.
+bool isTime(const MeasureDefinition& definition);
+/// True when the value is an angle, in degrees.
+bool isAngle(const MeasureDefinition& definition);
 
 /// What is wrong with the shape of a definition, in words; empty when it is sound.
 std::string problemOf(const MeasureDefinition& definition);

@@ -1,7 +1,10 @@
 #include "core/measure/evaluate.h"
 
+#include <Eigen/Cholesky>
+
 #include <algorithm>
 #include <cmath>
+#include <numbers>
 
 namespace riflesso {
 namespace {
@@ -14,6 +17,7 @@ struct Formula {
     std::vector<std::vector<std::size_t>> points; // indices of base landmarks, one or two a point
     std::vector<std::vector<std::size_t>> per;
     Eigen::Vector2d direction = Eigen::Vector2d::Zero();
+    double widthOff = 0.0; // of a turn's full width, as a share
 
     static Eigen::Vector2d point(const std::vector<std::size_t>& of, const Points& base) {
         return of.size() == 1 ? base[of[0]] : (base[of[0]] + base[of[1]]) / 2.0;
@@ -29,6 +33,8 @@ struct Formula {
         const auto p = [&](std::size_t i) { return point(points[i], base); };
         switch (d.kind) {
         case MeasureKind::angle: {
+            if (d.reading == AngleReading::turned)
+                return turnedFrom(p(0) - p(1), p(2) - p(1), direction).value;
             const double included = includedAngle(p(0), p(1), p(2)).value;
             return d.reading == AngleReading::included ? included : 180.0 - included;
         }
@@ -40,6 +46,43 @@ struct Formula {
         case MeasureKind::order: {
             const double pixels = along(p(0), p(1), direction);
             return per.empty() ? pixels : pixels / (point(per[0], base) - point(per[1], base)).norm();
+        }
+        case MeasureKind::between: {
+            const Eigen::Vector2d a = p(1) - p(0), b = p(3) - p(2);
+            if (d.reading == AngleReading::turned)
+                return turnedFrom(a, b, direction).value;
+            const double included = includedAngle(a, Eigen::Vector2d::Zero(), b).value;
+            return d.reading == AngleReading::included ? included : 180.0 - included;
+        }
+        case MeasureKind::clock: {
+            const Eigen::Vector2d way = p(1) - p(0);
+            if (way.squaredNorm() == 0.0)
+                return std::nan("");
+            return std::atan2(way.dot(direction), -way.y()) * 6.0 / std::numbers::pi;
+        }
+        case MeasureKind::stack: {
+            double largest = 0.0, squares = 0.0;
+            const std::size_t first = 1, end = d.ownLine ? points.size() - 1 : points.size();
+            const Eigen::Vector2d foot = p(0), line = d.ownLine ? p(points.size() - 1) - foot : Eigen::Vector2d(0, 1);
+            for (std::size_t i = first; i < end; ++i) {
+                const Eigen::Vector2d off = p(i) - foot;
+                const double away = std::abs(off.x() * line.y() - off.y() * line.x()) / line.norm();
+                largest = std::max(largest, away);
+                squares += away * away / static_cast<double>(end - first);
+            }
+            const double pixels = d.rms ? std::sqrt(squares) : largest;
+            return per.empty() ? pixels : pixels / (point(per[0], base) - point(per[1], base)).norm();
+        }
+        case MeasureKind::turn: {
+            const double full = (point(per[0], base) - point(per[1], base)).norm() * d.fullWidth * (1.0 + widthOff);
+            const double share = std::abs((p(1) - p(0)).x()) / full;
+            const double turned = toDegrees(Radians(std::acos(std::min(1.0, share)))).value;
+            return points.size() == 4 && along(p(2), p(3), direction) < 0.0 ? -turned : turned;
+        }
+        case MeasureKind::roll: {
+            const Eigen::Vector2d way = p(1) - p(0);
+            return way.squaredNorm() == 0.0 ? std::nan("")
+                                            : toDegrees(Radians(std::atan2(-way.y(), std::abs(way.x())))).value;
         }
         case MeasureKind::interval:
             break;
@@ -57,7 +100,7 @@ std::size_t indexOf(std::vector<LandmarkName>& names, const LandmarkName& name) 
 }
 
 Formula formulaOf(const MeasureDefinition& d, Side handedness, std::vector<LandmarkName>& names) {
-    Formula f{d, {}, {}};
+    Formula f{d, {}, {}, Eigen::Vector2d::Zero(), 0.0};
     const auto resolve = [&](const std::vector<PointSpec>& specs, auto& out) {
         for (const auto& spec : specs) {
             out.emplace_back();
@@ -73,13 +116,10 @@ Formula formulaOf(const MeasureDefinition& d, Side handedness, std::vector<Landm
 // Angles wrap: the difference of two leans is taken the short way round.
 double difference(const MeasureDefinition& d, double a, double b) {
     double diff = a - b;
-    if (d.kind == MeasureKind::lean) {
-        while (diff > 180.0)
-            diff -= 360.0;
-        while (diff < -180.0)
-            diff += 360.0;
-    }
-    return diff;
+    const bool turned =
+        d.reading == AngleReading::turned && (d.kind == MeasureKind::angle || d.kind == MeasureKind::between);
+    const double round = d.kind == MeasureKind::lean || turned ? 360.0 : d.kind == MeasureKind::clock ? 12.0 : 0.0;
+    return round > 0.0 ? std::remainder(diff, round) : diff;
 }
 
 constexpr double kStep = 1e-3; // px, for the numerical derivative: far above rounding, far below any σ
@@ -141,6 +181,144 @@ MeasureValue evaluateInterval(const MeasureDefinition& d, const Motion& motion, 
     return v;
 }
 
+// One value out of all frames of a phase.
+MeasureValue evaluateOver(const MeasureDefinition& d, const Motion& motion, const PlacedPosition& from,
+                          const PlacedPosition& until, const ViewSetup& setup) {
+    constexpr double kMostMissing = 0.1; // of the frames
+    const auto& time = motion.time();
+    const int all = until.frame - from.frame + 1;
+    if (all < 2)
+        return refuse(d, "\"" + d.until + "\" does not lie after \"" + d.at + "\"");
+    if (isTime(d) && !time.captureKnown())
+        return refuse(d, "the capture rate of this take is not set, so no time can be read");
+    struct Sample {
+        FrameIndex frame;
+        double time, value, u;
+    };
+    std::vector<Sample> samples;
+    std::string why;
+    MeasureValue v;
+    v.measure = d.id;
+    for (int f = from.frame.value; f <= until.frame.value; ++f) {
+        const auto r = readAt(d, motion, FrameIndex(f), setup);
+        if (!r) {
+            why = why.empty() ? r.error().text() : why;
+            continue;
+        }
+        // Values that go round are counted on from the frame before.
+        const double value =
+            samples.empty() ? r->value : samples.back().value + difference(d, r->value, samples.back().value);
+        samples.push_back({FrameIndex(f), time.real(FrameIndex(f)).value, value, r->u});
+        v.draft = v.draft || r->draft;
+        if (r->filled)
+            v.reason = "read from a filled gap, in part";
+    }
+    const auto n = static_cast<int>(samples.size());
+    if (n < 3 || n < (1.0 - kMostMissing) * all)
+        return refuse(d, "only " + std::to_string(n) + " of " + std::to_string(all) + " frames can be read" +
+                             (why.empty() ? "" : " (" + why + ")"));
+    // An extreme: the vertex of a parabola through its neighbours, which noise moves less than the extreme sample.
+    struct Extreme {
+        std::size_t at;
+        double time, value, u, uTime, uInstant;
+    };
+    const auto extreme = [&](bool largest) {
+        std::size_t best = 0;
+        for (std::size_t i = 1; i < samples.size(); ++i)
+            if (largest ? samples[i].value > samples[best].value : samples[i].value < samples[best].value)
+                best = i;
+        const Sample& s = samples[best];
+        Extreme e{best, s.time, s.value, s.u, 0.0, 0.0};
+        // The neighbourhood that noise could make the extreme: two frames at least, as far as the value stays near it.
+        const auto [lowest, highest] = std::minmax_element(
+            samples.begin(), samples.end(), [](const Sample& a, const Sample& b) { return a.value < b.value; });
+        const double near = std::max(3.0 * s.u, 0.05 * (highest->value - lowest->value));
+        const std::size_t room = std::min(best, samples.size() - 1 - best);
+        std::size_t reach = std::min<std::size_t>(2, room);
+        while (reach < room && std::abs(samples[best - reach - 1].value - s.value) < near &&
+               std::abs(samples[best + reach + 1].value - s.value) < near)
+            ++reach;
+        const double period = time.realPeriod(s.frame);
+        e.uInstant = period / std::sqrt(12.0);
+        if (reach == 0) { // at the edge of the phase: where that lies decides
+            const Sample& next = samples[best == 0 ? 1 : best - 1];
+            const double rate = (next.value - s.value) / (next.time - s.time);
+            e.uTime = std::abs(rate) * instantError(best == 0 ? from : until, time);
+            e.uInstant = instantError(best == 0 ? from : until, time);
+            return e;
+        }
+        // Least squares of a + b t + c t² over 2 reach + 1 samples.
+        Eigen::Matrix3d m = Eigen::Matrix3d::Zero();
+        Eigen::Vector3d y = Eigen::Vector3d::Zero();
+        for (std::size_t i = best - reach; i <= best + reach; ++i) {
+            const double t = samples[i].time - s.time;
+            const Eigen::Vector3d row(1.0, t, t * t);
+            m += row * row.transpose();
+            y += row * samples[i].value;
+        }
+        const Eigen::Vector3d p = m.ldlt().solve(y);
+        if (largest ? p[2] < 0.0 : p[2] > 0.0) {
+            const double shift = std::clamp(-p[1] / (2.0 * p[2]), -static_cast<double>(reach) * period,
+                                            static_cast<double>(reach) * period);
+            e.time += shift;
+            e.value = p[0] + p[1] * shift + p[2] * shift * shift;
+            // The slope's error over the curvature. Smoothed neighbours err alike: at the slowest cut-off that
+            // smoothing chooses by itself, 9 Hz, for 1/18 s.
+            const double alike = std::min(1.0 + 1.0 / (18.0 * period), 2.0 * static_cast<double>(reach) + 1.0);
+            const double uSlope = s.u * std::sqrt(alike / std::max(1e-12, m(1, 1)));
+            e.uInstant = std::min(uSlope / (2.0 * std::abs(p[2])), samples.back().time - samples.front().time);
+        }
+        return e;
+    };
+    switch (d.reduction) {
+    case Reduction::at:
+        break;
+    case Reduction::min:
+    case Reduction::max: {
+        const Extreme e = extreme(d.reduction == Reduction::max);
+        v.value = e.value;
+        v.uMarks = e.u;
+        v.uTime = e.uTime;
+        v.frames = {samples[e.at].frame};
+        break;
+    }
+    case Reduction::range: {
+        const Extreme high = extreme(true), low = extreme(false);
+        v.value = high.value - low.value;
+        v.uMarks = std::hypot(high.u, low.u);
+        v.uTime = std::hypot(high.uTime, low.uTime);
+        v.frames = {samples[std::min(high.at, low.at)].frame, samples[std::max(high.at, low.at)].frame};
+        break;
+    }
+    case Reduction::mean: {
+        // Over time, by trapezes: frames need not lie evenly.
+        const double span = samples.back().time - samples.front().time;
+        double area = 0.0, u = 0.0;
+        for (std::size_t i = 1; i < samples.size(); ++i) {
+            const double width = (samples[i].time - samples[i - 1].time) / span;
+            area += width * (samples[i].value + samples[i - 1].value) / 2.0;
+            u += width * (samples[i].u + samples[i - 1].u) / 2.0; // the marks' errors hang together
+        }
+        v.value = area;
+        v.uMarks = u;
+        v.uTime = std::hypot((samples.front().value - area) / span * instantError(from, time),
+                             (samples.back().value - area) / span * instantError(until, time));
+        v.frames = {samples.front().frame, samples.back().frame};
+        break;
+    }
+    case Reduction::timeOfMin:
+    case Reduction::timeOfMax: {
+        const Extreme e = extreme(d.reduction == Reduction::timeOfMax);
+        v.value = e.time - time.real(from.frame).value - from.shift;
+        v.uTime = std::hypot(e.uInstant, instantError(from, time));
+        v.frames = {from.frame, samples[e.at].frame};
+        break;
+    }
+    }
+    v.u = std::hypot(v.uMarks, v.uTime);
+    return v;
+}
+
 } // namespace
 
 std::vector<LandmarkName> landmarksOf(const MeasureDefinition& d, Side handedness) {
@@ -152,11 +330,15 @@ std::vector<LandmarkName> landmarksOf(const MeasureDefinition& d, Side handednes
 Result<Reading> readAt(const MeasureDefinition& d, const Motion& motion, FrameIndex frame, const ViewSetup& setup) {
     std::vector<LandmarkName> names;
     Formula f = formulaOf(d, setup.handedness, names);
-    if (d.direction) {
-        const auto direction = inPicture(*d.direction, setup);
+    // A dial and a sign go by the athlete's forward, in a front view by the lead side, when nothing else is said.
+    std::optional<Direction> asked = d.direction;
+    if (!asked && (d.kind == MeasureKind::clock || d.reading == AngleReading::turned))
+        asked = d.view == View::side ? Direction::forward : Direction::across;
+    if (asked) {
+        const auto direction = inPicture(*asked, setup);
         if (!direction)
             return Error{
-                "this view cannot show the direction \"" + enumName(kDirectionNames, *d.direction) + "\"", {}, {}, {}};
+                "this view cannot show the direction \"" + enumName(kDirectionNames, *asked) + "\"", {}, {}, {}};
         f.direction = *direction;
     }
     if (d.metres && !(setup.calibration && setup.calibration->metric()))
@@ -184,6 +366,33 @@ Result<Reading> readAt(const MeasureDefinition& d, const Motion& motion, FrameIn
             variance += slope * slope * sigma[i] * sigma[i];
             r.parts[names[i]] += slope * slope * sigma[i] * sigma[i];
         }
+    if (d.kind == MeasureKind::turn) {
+        // Near face-on the width hardly changes with the turn: first order would promise far too much there or nothing
+        // at all. Its error in degrees is taken from the widths one standard error to either side.
+        Formula wide = f, narrow = f;
+        const double relative = d.fullWidthSigma / d.fullWidth;
+        wide.widthOff = relative;
+        narrow.widthOff = -relative;
+        const double full = (Formula::point(f.per[0], base) - Formula::point(f.per[1], base)).norm() * d.fullWidth;
+        const double width = std::abs((Formula::point(f.points[1], base) - Formula::point(f.points[0], base)).x());
+        double ofEnds = 0.0; // px², of the width and, scaled by the width's share, of the segment that stands for it
+        for (std::size_t i = 0; i < base.size(); ++i) {
+            const auto in = [&](const std::vector<std::size_t>& of) {
+                return std::find(of.begin(), of.end(), i) != of.end() ? 1.0 / static_cast<double>(of.size()) : 0.0;
+            };
+            const double end = in(f.points[1]) - in(f.points[0]);
+            const double scale = d.fullWidth * (in(f.per[1]) - in(f.per[0])) * std::min(1.0, width / full);
+            ofEnds += (end * end + scale * scale) * sigma[i] * sigma[i];
+        }
+        const double share = width / full, u = std::hypot(std::sqrt(ofEnds) / full, share * relative);
+        const auto angle = [](double s) { return toDegrees(Radians(std::acos(std::clamp(s, 0.0, 1.0)))).value; };
+        if (share > 1.0 + 3.0 * u)
+            return Error{"the line is wider than its full width: the full width or the segment is wrong", {}, {}, {}};
+        const double less = angle(share - u), more = angle(share + u);
+        variance = std::pow(std::max(less - angle(share), angle(share) - more), 2);
+        for (auto& [name, part] : r.parts)
+            part = variance / static_cast<double>(r.parts.size());
+    }
     // The calibration's own errors, each one displaced by itself.
     for (std::size_t k = 0; setup.calibration && k < setup.calibration->variations(); ++k) {
         const double off = difference(d, f(base, setup, k), r.value);
@@ -209,6 +418,12 @@ MeasureValue evaluate(const MeasureDefinition& d, const Motion& motion, const Po
         if (until == positions.end())
             return refuse(d, "key position \"" + d.until + "\" is not placed");
         return evaluateInterval(d, motion, at->second, until->second);
+    }
+    if (d.reduction != Reduction::at) {
+        const auto until = positions.find(d.until);
+        if (until == positions.end())
+            return refuse(d, "key position \"" + d.until + "\" is not placed");
+        return evaluateOver(d, motion, at->second, until->second, setup);
     }
     const FrameIndex frame = at->second.frame;
     const auto reading = readAt(d, motion, frame, setup);

@@ -36,6 +36,14 @@ Degrees leanFromVertical(Eigen::Vector2d low, Eigen::Vector2d high, Eigen::Vecto
     return toDegrees(Radians(std::atan2(d.dot(towards), -d.y())));
 }
 
+Degrees turnedFrom(Eigen::Vector2d first, Eigen::Vector2d second, Eigen::Vector2d towards) {
+    if (first.squaredNorm() == 0.0 || second.squaredNorm() == 0.0)
+        return Degrees(std::nan(""));
+    // In the athlete's own axes: forward and up.
+    const Eigen::Vector2d a(first.dot(towards), -first.y()), b(second.dot(towards), -second.y());
+    return toDegrees(Radians(std::atan2(a.x() * b.y() - a.y() * b.x(), a.dot(b))));
+}
+
 double along(Eigen::Vector2d of, Eigen::Vector2d from, Eigen::Vector2d direction) {
     return (of - from).dot(direction);
 }

@@ -30,6 +30,10 @@ Degrees includedAngle(Eigen::Vector2d a, Eigen::Vector2d vertex, Eigen::Vector2d
 /// Lean of low→high from the vertical, −180..180°, positive towards \p towards (a horizontal unit vector).
 Degrees leanFromVertical(Eigen::Vector2d low, Eigen::Vector2d high, Eigen::Vector2d towards);
 
+/// Turn from one direction to another, −180..180°, + = from \p towards (a horizontal unit vector) to up. NaN when one
+/// has no length.
+Degrees turnedFrom(Eigen::Vector2d first, Eigen::Vector2d second, Eigen::Vector2d towards);
+
 /// Component of (of − from) along a unit vector, px.
 double along(Eigen::Vector2d of, Eigen::Vector2d from, Eigen::Vector2d direction);
 

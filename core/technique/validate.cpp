@@ -88,7 +88,7 @@ private:
             say(place, p);
         if (!m_b.position(d.at))
             say(place + ".at", "no key position \"" + d.at + "\"");
-        if (d.kind == MeasureKind::interval && !m_b.position(d.until))
+        if (needsUntil(d) && !m_b.position(d.until))
             say(place + ".until", "no key position \"" + d.until + "\"");
         for (const auto* specs : {&d.points, &d.per})
             for (const auto& spec : *specs)

@@ -121,8 +121,7 @@ void ChainView::paintEvent(QPaintEvent*) {
         if (!f.evidence.empty()) {
             const Deviation& d = *m_bench.analysis().deviation(f.evidence.front());
             const auto& def = m_bench.blueprint().measure(d.measure)->definition;
-            drawDeviationMark(p, QPointF(inner.left() + 8, inner.top() + 33), 9, d, def.kind == MeasureKind::interval,
-                              t.hues.athlete);
+            drawDeviationMark(p, QPointF(inner.left() + 8, inner.top() + 33), 9, d, isTime(def), t.hues.athlete);
             p.setPen(t.text);
             p.setFont(typeface(Type::body, true));
             p.drawText(QRectF(inner.left() + 22, inner.top() + 23, inner.width() - 22, 18),

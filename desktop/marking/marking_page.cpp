@@ -535,12 +535,15 @@ QString MarkingPage::doubtWords(Id rep, const Attention& attention) {
     if (!(attention.doubt > 0.0))
         return {};
     auto& [before, now] = m_doubts[rep];
-    if (std::abs(now - attention.doubt) > 1e-9) {
+    // While marks are on their way every lot of them would count as a step.
+    if (!m_carrier->busy() && std::abs(now - attention.doubt) > 1e-9) {
         before = now;
         now = attention.doubt;
     }
+    if (!(now > 0.0))
+        return {};
     const auto percent = [](double share) { return QString::number(std::lround(100.0 * share)); };
-    return before > 0.0 && std::lround(100 * before) != std::lround(100 * now)
+    return before > now && std::lround(100 * before) != std::lround(100 * now)
                ? tr("unsure by %1 % of a band, %2 % before").arg(percent(now), percent(before))
                : tr("unsure by %1 % of a band").arg(percent(now));
 }

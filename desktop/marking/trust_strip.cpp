@@ -38,7 +38,8 @@ TrustStrip::TrustStrip(Workbench& bench, const Ribbon& ribbon, QWidget* parent)
 }
 
 double TrustStrip::shade(double sigma) {
-    return std::clamp((sigma - 1.0) / 7.0, 0.0, 1.0);
+    // Carried marks fill the lower two thirds, drafts, which are several times less sure, the rest.
+    return sigma <= 8.0 ? std::max(0.0, 0.1 * (sigma - 1.0)) : 0.7 + 0.3 * (1.0 - 8.0 / sigma);
 }
 
 double TrustStrip::rowHeight() const {

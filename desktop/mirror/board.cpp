@@ -162,8 +162,7 @@ void MirrorBoard::paintEvent(QPaintEvent*) {
             const MeasureValue* v = valueOf(m_athlete, d->measure);
             const bool closed = std::isfinite(d->band.lo) && std::isfinite(d->band.hi);
             const bool bad = d->verdict.decision != Decision::inside;
-            drawDeviationMark(p, QPointF(c.middle.x() + 9, y + 19), 9, *d, def.kind == MeasureKind::interval,
-                              bad ? t.hues.athlete : t.quiet);
+            drawDeviationMark(p, QPointF(c.middle.x() + 9, y + 19), 9, *d, isTime(def), bad ? t.hues.athlete : t.quiet);
             p.setFont(typeface(Type::small));
             p.setPen(t.quiet);
             p.drawText(QRectF(c.middle.x(), y - 2, c.middle.width(), 14), Qt::AlignLeft,

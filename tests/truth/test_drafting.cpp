@@ -127,6 +127,43 @@ private slots:
         }
         QVERIFY2(std::sqrt(z) >= 0.8 && std::sqrt(z) <= 1.25, qPrintable(QString::number(std::sqrt(z))));
     }
+    // Angles of the technique at the true key positions, without any hand mark: as they are, and whether u says so.
+    void anglesAsFound() {
+        const Film& film = m_films.at("athlete-side");
+        const auto blueprint = *shippedBlueprint("fencing-lunge");
+        ViewSetup setup;
+        setup.facing = Facing::left;
+        const Timebase time = Timebase::constant(film.truth.frames, Hertz(film.truth.rate));
+        TrackSet truth;
+        for (const auto& [name, places] : film.truth.places)
+            for (int f = 0; f < film.truth.frames; ++f)
+                truth[name][FrameIndex(f)] = {places[static_cast<std::size_t>(f)], 0.01, How::hand};
+        MotionOptions raw;
+        raw.cutoff = CutoffNone{};
+        const Motion real = toMotion(truth, time, raw), motion = toMotion(film.drafts, time);
+        double squares = 0.0, z = 0.0;
+        int n = 0, missing = 0;
+        for (const auto& rep : test::readTruth(QString(film.path).replace(".mp4", ".truth.json")))
+            for (const auto& m : blueprint.measures) {
+                const auto& d = m.definition;
+                if ((d.kind != MeasureKind::angle && d.kind != MeasureKind::lean) || d.view != View::side)
+                    continue;
+                const FrameIndex at(static_cast<int>(std::lround(rep.truth.positions.at(d.at))));
+                const auto found = readAt(d, motion, at, setup), wanted = readAt(d, real, at, setup);
+                if (!found || !wanted) {
+                    ++missing;
+                    continue;
+                }
+                QVERIFY(found->draft && !wanted->draft);
+                squares += std::pow(found->value - wanted->value, 2);
+                z += std::pow((found->value - wanted->value) / found->u, 2);
+                ++n;
+            }
+        qInfo("%d angles from drafts alone: RMSE %.1f degrees, error/u %.2f; %d could not be read", n,
+              std::sqrt(squares / n), std::sqrt(z / n), missing);
+        QVERIFY(n >= 20);
+        QVERIFY2(std::sqrt(z / n) < 1.25, qPrintable(QString::number(std::sqrt(z / n))));
+    }
     // Three frames marked by hand teach the rest of the take.
     void taughtByHands() {
         double z = 0.0;
