@@ -123,8 +123,11 @@ Status series(const FilmArguments& a) {
     const auto definition = measureFromJson(a.measure);
     if (!definition)
         return definition.error();
-    if (definition->kind == MeasureKind::interval)
-        return Error{"an interval has no series over time", "measure", {}, {}};
+    if (isOfSpan(definition->kind))
+        return Error{"a measure of kind " + enumName(kMeasureKindNames, definition->kind) + " has no series over time",
+                     "measure",
+                     {},
+                     {}};
     MotionOptions options;
     if (a.cutoff == "none") {
         options.cutoff = CutoffNone{};

@@ -151,7 +151,7 @@ Status reliability(const ReliabilityArguments& args) {
         if (!blueprint)
             return blueprint.error();
         for (const auto& m : blueprint->measures)
-            if (m.definition.view == setup.view && m.definition.kind != MeasureKind::interval)
+            if (m.definition.view == setup.view && !isOfSpan(m.definition.kind))
                 measures.push_back(m.definition);
     }
     nlohmann::json out = {{"landmarks", nlohmann::json::object()}, {"measures", nlohmann::json::array()}};

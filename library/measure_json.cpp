@@ -45,6 +45,9 @@ MeasureDefinition readMeasure(const JsonReader& json, bool standalone) {
             json["spread"].fail("must be rms or largest");
         d.rms = spread == "rms";
     }
+    if (json.has("aspect"))
+        d.aspect = json["aspect"].word<PathAspect>(kPathAspectNames);
+    d.level = json.numberOr("level", 0.0);
     d.fullWidth = json.numberOr("full_width", 0.0);
     d.fullWidthSigma = json.numberOr("full_width_u", 0.0);
     if (!standalone) {

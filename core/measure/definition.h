@@ -12,14 +12,36 @@
 
 namespace riflesso {
 
-enum class MeasureKind { angle, lean, ratio, offset, interval, order, between, clock, stack, turn, roll };
-inline constexpr std::array<std::string_view, 11> kMeasureKindNames = {
-    "angle", "lean", "ratio", "offset", "interval", "order", "between", "clock", "stack", "turn", "roll"};
+enum class MeasureKind {
+    angle,
+    lean,
+    ratio,
+    offset,
+    interval,
+    order,
+    between,
+    clock,
+    stack,
+    turn,
+    roll,
+    speed,
+    path,
+    stillness,
+    dwell
+};
+inline constexpr std::array<std::string_view, 15> kMeasureKindNames = {
+    "angle", "lean", "ratio", "offset", "interval", "order",     "between", "clock",
+    "stack", "turn", "roll",  "speed",  "path",     "stillness", "dwell"};
 
 /// What becomes of a measure over the frames from `at` to `until`: one value.
-enum class Reduction { at, min, max, range, mean, timeOfMin, timeOfMax };
-inline constexpr std::array<std::string_view, 7> kReductionNames = {"at",   "min",         "max",        "range",
-                                                                    "mean", "time_of_min", "time_of_max"};
+enum class Reduction { at, min, max, range, mean, timeOfMin, timeOfMax, shareOfMax };
+inline constexpr std::array<std::string_view, 8> kReductionNames = {
+    "at", "min", "max", "range", "mean", "time_of_min", "time_of_max", "share_of_max"};
+
+/// What of a path is read: its length; the straight way over its length (1 = straight); how often it turns back along
+/// its main direction by more than its marks' errors.
+enum class PathAspect { length, straightness, detours };
+inline constexpr std::array<std::string_view, 3> kPathAspectNames = {"length", "straightness", "detours"};
 
 /// From where the camera looks at the athlete.
 enum class View { side, front };
@@ -64,24 +86,29 @@ using PositionId = std::string;
 
 /// A defined quantity.
 ///
-/// | kind     | points            | value                                                            | unit |
-/// |----------|-------------------|------------------------------------------------------------------|------|
-/// | angle    | a, vertex, c      | angle between vertex→a and vertex→c, 0..180 (included or flexion) | deg |
-/// | lean     | low, high         | low→high against vertical, + = towards `direction` (forward, across) | deg |
-/// | ratio    | a, b, c, d        | distance(a, b) / distance(c, d)                                   | 1    |
-/// | offset   | of, from          | (of − from) along `direction`, in lengths of the `per` segment    | per  |
-/// | order    | leader, follower  | like offset: + when the leader leads along `direction`            | per  |
-/// | interval | none              | real time from position `at` to position `until`, + = later       | s    |
-/// | between  | a, b, c, d        | angle between a→b and c→d (included, flexion or signed)           | deg  |
-/// | clock    | from, to          | direction from→to on a dial: 0 = up (12 o'clock), 3 = forward (front view: lead
-/// side), −6..6 | h | | stack    | support, others   | distance of the others from the vertical through the support, or
-/// (`ownLine`) of the inner points from the line first→last: the largest, or RMS | per | | turn     | a, b (, c, d) |
-/// turn of the line a–b away from facing the camera, from its foreshortening: acos(width / full width), 0..90; signed +
-/// when c is ahead of d along `direction` | deg | | roll     | low, high         | tilt of the line against the
-/// horizontal, + = the second point is higher, −90..90 | deg |
+/// | kind      | points           | value                                                          | unit |
+/// |-----------|------------------|----------------------------------------------------------------|------|
+/// | angle     | a, vertex, c     | between vertex→a and vertex→c, 0..180 (included or flexion)    | deg  |
+/// | lean      | low, high        | low→high against vertical, + = towards `direction`             | deg  |
+/// | between   | a, b, c, d       | between a→b and c→d (included, flexion or signed)              | deg  |
+/// | clock     | from, to         | from→to on a dial, 0 = up, 3 = forward or lead side, −6..6     | h    |
+/// | ratio     | a, b, c, d       | distance(a, b) / distance(c, d)                                | 1    |
+/// | offset    | of, from         | (of − from) along `direction`                                  | per  |
+/// | order     | leader, follower | like offset: + when the leader leads along `direction`         | per  |
+/// | stack     | support, others  | distance of the others from the vertical through the support,  | per  |
+/// |           |                  | or (`ownLine`) of the inner ones from the line first→last      |      |
+/// | turn      | a, b (, c, d)    | turn of a–b from face-on: acos(width / full width), 0..90;     | deg  |
+/// |           |                  | signed, + when c is ahead of d along `direction`               |      |
+/// | roll      | low, high        | tilt against the horizontal, + = second point higher, −90..90  | deg  |
+/// | speed     | of (, from)      | speed (against the other point), all or along `direction`      | per/s |
+/// | path      | of (, from)      | the way from `at` to `until`: see PathAspect                   | per, 1 |
+/// | stillness | of (, from)      | distance from its mean place, `at` to `until`: largest or RMS  | per  |
+/// | dwell     | of (, from)      | time from `at` to `until` for which its speed is below `level` | s    |
+/// | interval  | none             | real time from `at` to `until`, + = later                      | s    |
 ///
 /// A `reduction` other than `at` takes one value out of all frames of the phase from `at` to `until`: the smallest,
-/// largest, their difference, the mean over time, or the real time (s) after `at` of the smallest or largest.
+/// largest, their difference, the mean over time, the real time (s) after `at` of the smallest or largest, or the value
+/// at `until` as a share of the largest (hit against push).
 struct MeasureDefinition {
     std::string id;
     std::string name;     ///< "rear knee at the landing"
@@ -95,14 +122,18 @@ struct MeasureDefinition {
     bool metres = false;        ///< offset, order: in metres, which needs a calibrated take; then no `per`
     View view = View::side;
     PositionId at;
-    PositionId until; ///< interval, and every reduction but `at`
+    PositionId until; ///< interval, path, stillness, dwell, and every reduction but `at`
     Reduction reduction = Reduction::at;
-    bool ownLine = false;        ///< stack: against the line through its first and last point
-    bool rms = false;            ///< stack: root mean square instead of the largest
+    bool ownLine = false; ///< stack: against the line through its first and last point
+    bool rms = false;     ///< stack, stillness: root mean square instead of the largest
+    PathAspect aspect = PathAspect::length;
+    double level = 0.0;          ///< dwell: in the unit of its speed
     double fullWidth = 0.0;      ///< turn: the full width in lengths of the `per` segment
     double fullWidthSigma = 0.0; ///< turn: its standard error
 };
 
+/// True for kinds that are one value over a span of frames: they have no value on a single frame.
+bool isOfSpan(MeasureKind kind);
 /// True for what is read over a span of frames: its `until` must be placed too.
 bool needsUntil(const MeasureDefinition& definition);
 /// True when the value is a time, in s.

@@ -1,5 +1,7 @@
 #include "core/measure/evaluate.h"
 
+#include "core/measure/movement.h"
+
 #include <Eigen/Cholesky>
 
 #include <algorithm>
@@ -85,6 +87,10 @@ struct Formula {
                                             : toDegrees(Radians(std::atan2(-way.y(), std::abs(way.x())))).value;
         }
         case MeasureKind::interval:
+        case MeasureKind::speed:
+        case MeasureKind::path:
+        case MeasureKind::stillness:
+        case MeasureKind::dwell:
             break;
         }
         return std::nan("");
@@ -306,6 +312,18 @@ MeasureValue evaluateOver(const MeasureDefinition& d, const Motion& motion, cons
         v.frames = {samples.front().frame, samples.back().frame};
         break;
     }
+    case Reduction::shareOfMax: {
+        const Extreme e = extreme(true);
+        const Sample& end = samples.back();
+        if (!(e.value > 0.0))
+            return refuse(d, "it never rises above 0");
+        v.value = end.value / e.value;
+        v.uMarks = std::hypot(end.u, v.value * e.u) / e.value;
+        const Sample& last = samples[samples.size() - 2];
+        v.uTime = std::abs((end.value - last.value) / (end.time - last.time)) / e.value * instantError(until, time);
+        v.frames = {samples[e.at].frame, end.frame};
+        break;
+    }
     case Reduction::timeOfMin:
     case Reduction::timeOfMax: {
         const Extreme e = extreme(d.reduction == Reduction::timeOfMax);
@@ -328,6 +346,8 @@ std::vector<LandmarkName> landmarksOf(const MeasureDefinition& d, Side handednes
 }
 
 Result<Reading> readAt(const MeasureDefinition& d, const Motion& motion, FrameIndex frame, const ViewSetup& setup) {
+    if (d.kind == MeasureKind::speed)
+        return readSpeed(d, motion, frame, setup);
     std::vector<LandmarkName> names;
     Formula f = formulaOf(d, setup.handedness, names);
     // A dial and a sign go by the athlete's forward, in a front view by the lead side, when nothing else is said.
@@ -413,17 +433,14 @@ MeasureValue evaluate(const MeasureDefinition& d, const Motion& motion, const Po
     const auto at = positions.find(d.at);
     if (at == positions.end())
         return refuse(d, "key position \"" + d.at + "\" is not placed");
-    if (d.kind == MeasureKind::interval) {
+    if (needsUntil(d)) {
         const auto until = positions.find(d.until);
         if (until == positions.end())
             return refuse(d, "key position \"" + d.until + "\" is not placed");
-        return evaluateInterval(d, motion, at->second, until->second);
-    }
-    if (d.reduction != Reduction::at) {
-        const auto until = positions.find(d.until);
-        if (until == positions.end())
-            return refuse(d, "key position \"" + d.until + "\" is not placed");
-        return evaluateOver(d, motion, at->second, until->second, setup);
+        if (d.kind == MeasureKind::interval)
+            return evaluateInterval(d, motion, at->second, until->second);
+        return isOfSpan(d.kind) ? evaluateMovement(d, motion, at->second, until->second, setup)
+                                : evaluateOver(d, motion, at->second, until->second, setup);
     }
     const FrameIndex frame = at->second.frame;
     const auto reading = readAt(d, motion, frame, setup);
@@ -449,7 +466,7 @@ MeasureValue evaluate(const MeasureDefinition& d, const Motion& motion, const Po
 
 std::vector<SeriesSample> series(const MeasureDefinition& d, const Motion& motion, const ViewSetup& setup) {
     std::vector<SeriesSample> out;
-    if (d.kind == MeasureKind::interval || !problemOf(d).empty())
+    if (isOfSpan(d.kind) || !problemOf(d).empty())
         return out;
     const auto names = landmarksOf(d, setup.handedness);
     const auto track = motion.tracks().find(names.front());

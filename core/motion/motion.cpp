@@ -5,6 +5,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <numbers>
 
 namespace riflesso {
 namespace {
@@ -44,12 +45,26 @@ std::vector<double> resample(const std::vector<double>& t, const std::vector<dou
 constexpr int kBiasWindow = 4;
 // Carried marks share the error of the mark they were carried from; only their jitter is noise to the filter. px.
 constexpr double kJitter = 0.4;
+// The jitter of drafts, as a share of their error (core/motion/draft.cpp).
+constexpr double kDraftJitter = 0.2;
+
+// What a mark does not share with the marks beside it.
+double ownNoise(const Mark& m) {
+    return m.how == How::hand    ? m.sigma
+           : m.how == How::found ? std::max(std::min(m.sigma, kJitter), kDraftJitter * m.sigma)
+                                 : std::min(m.sigma, kJitter);
+}
 
 void smoothRun(const Run& run, const Timebase& time, const MotionOptions& options, MotionTrack& out) {
     const bool wanted = !std::holds_alternative<CutoffNone>(options.cutoff);
     if (!wanted || static_cast<int>(run.frames.size()) < options.shortestRun) {
         for (std::size_t i = 0; i < run.frames.size(); ++i)
-            out.samples[run.frames[i]] = {run.marks[i].at, run.marks[i].sigma, true, run.marks[i].how == How::found};
+            out.samples[run.frames[i]] = {run.marks[i].at,
+                                          run.marks[i].sigma,
+                                          true,
+                                          run.marks[i].how == How::found,
+                                          ownNoise(run.marks[i]),
+                                          ownNoise(run.marks[i]) / std::numbers::sqrt2};
         return;
     }
     std::vector<double> t, x, y;
@@ -90,7 +105,7 @@ void smoothRun(const Run& run, const Timebase& time, const MotionOptions& option
         residuals += ((gx[k] - sx[k]) * (gx[k] - sx[k]) + (gy[k] - sy[k]) * (gy[k] - sy[k])) / (2.0 * n);
     }
     for (const Mark& m : run.marks) {
-        const double white = m.how == How::hand ? m.sigma : std::min(m.sigma, kJitter);
+        const double white = ownNoise(m);
         noise += white * white / static_cast<double>(run.marks.size());
     }
     const double usualBias = std::clamp(residuals - noise * gain.residual, 0.0, noise * gain.passed);
@@ -116,7 +131,9 @@ void smoothRun(const Run& run, const Timebase& time, const MotionOptions& option
         if (!seen) // between two marks: the larger of both, and the filter may not take credit for averaging
             sigma = std::max(sigma, run.marks[mark + 1].sigma);
         const bool single = allApart(mark);
-        const double white = single ? sigma : std::min(sigma, kJitter);
+        const double white = single                             ? sigma
+                             : run.marks[mark].how == How::hand ? std::min(sigma, kJitter)
+                                                                : ownNoise({{}, sigma, run.marks[mark].how});
         double variance = sigma * sigma - white * white * (1.0 - gain.passed);
         // What is left over beyond noise is movement that the filter cut off.
         double sum = 0.0;
@@ -128,14 +145,21 @@ void smoothRun(const Run& run, const Timebase& time, const MotionOptions& option
         }
         const double expected = white * white * gain.residual;
         const double chance = 0.5 * expected * std::sqrt(2.0 / count); // half a standard deviation of that mean square
-        variance += std::max(usualBias, sum / count - expected - chance);
+        const double bias = std::max(usualBias, sum / count - expected - chance);
+        variance += bias;
+        // The movement that is cut off lies at the cut-off or a little above: so fast does its loss change.
+        const double turn = 2.0 * std::numbers::pi * std::min(0.25, cutoff.value / rate.value);
+        const double speed = std::sqrt(white * white * gain.rate + bias * turn * turn);
         // At the very ends the filter leans on its padding and averages little.
         if (i < 2 || i >= n - 2)
             variance = std::max(variance, sigma * sigma * 0.7);
         const double at = time.real(frame).value;
         out.samples[frame] = {Pixel{backX.at(at), backY.at(at)},
-                              seen ? std::sqrt(variance) : std::max(sigma, std::sqrt(variance)), seen,
-                              run.marks[mark].how == How::found};
+                              seen ? std::sqrt(variance) : std::max(sigma, std::sqrt(variance)),
+                              seen,
+                              run.marks[mark].how == How::found,
+                              std::sqrt(white * white * gain.passed + bias),
+                              speed};
     }
 }
 

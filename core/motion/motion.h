@@ -39,6 +39,8 @@ struct MotionSample {
     double sigma = 0.0;
     bool seen = true;   ///< false where a gap was filled
     bool draft = false; ///< of a mark that a body model found, or filled in beside one
+    double own = 0.0;   ///< the part of sigma that neighbouring frames do not share, px
+    double speed = 0.0; ///< standard error of the change of x and of y, each, px a frame (central difference)
 };
 
 /// One landmark over time: samples by frame; missing frames are gaps.

@@ -64,9 +64,11 @@ NoiseGain noiseGain(Hertz effectiveCutoff, Hertz rate) {
     std::vector<double> impulse(2 * half + 1, 0.0);
     impulse[half] = 1.0;
     const std::vector<double> h = zeroLag(impulse, effectiveCutoff, rate);
-    NoiseGain g{0.0, 1.0 - 2.0 * h[half]};
+    NoiseGain g{0.0, 1.0 - 2.0 * h[half], 0.0};
     for (double v : h)
         g.passed += v * v;
+    for (std::size_t i = 1; i + 1 < h.size(); ++i)
+        g.rate += (h[i + 1] - h[i - 1]) * (h[i + 1] - h[i - 1]) / 4.0;
     g.residual += g.passed;
     return g;
 }

@@ -16,7 +16,7 @@ MirrorPage::MirrorPage(Workbench& bench) : m_bench(bench) {
     m_measure = new QComboBox;
     m_measure->setAccessibleName(tr("Measure of the curve"));
     for (const auto& m : bench.blueprint().measures)
-        if (m.definition.kind != MeasureKind::interval)
+        if (!isOfSpan(m.definition.kind))
             m_measure->addItem(q(m.definition.name), q(m.definition.id));
     m_board = new MirrorBoard(bench);
     m_curve = new MirrorCurve(bench);

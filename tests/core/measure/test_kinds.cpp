@@ -103,6 +103,8 @@ double truthOf(Reduction r) {
         return 50.0;
     case Reduction::range:
         return 60.0;
+    case Reduction::shareOfMax:
+        return (20.0 + 30.0 * std::sin(2.0 * std::numbers::pi * 115 / 120)) / 50.0;
     case Reduction::timeOfMax:
         return 20.0 / 120.0;
     case Reduction::timeOfMin:

@@ -1,0 +1,311 @@
+#include "core/measure/movement.h"
+
+#include <Eigen/Eigenvalues>
+
+#include <algorithm>
+#include <cmath>
+
+namespace riflesso {
+namespace {
+
+constexpr double kMostMissing = 0.1; // of the frames
+
+MeasureValue refuse(const MeasureDefinition& d, std::string reason) {
+    MeasureValue v;
+    v.measure = d.id;
+    v.refused = true;
+    v.reason = std::move(reason);
+    return v;
+}
+
+// How often a series turns back by more than `hysteresis`.
+int reversals(const std::vector<double>& along, double hysteresis) {
+    int count = 0, way = 0;
+    double extreme = along.front();
+    for (double x : along) {
+        if (way >= 0 && x > extreme)
+            extreme = x;
+        else if (way <= 0 && x < extreme)
+            extreme = x;
+        else if (way != 0 && std::abs(x - extreme) > hysteresis) {
+            way = -way;
+            ++count;
+            extreme = x;
+        }
+        if (way == 0 && std::abs(x - along.front()) > hysteresis)
+            way = x > along.front() ? 1 : -1;
+    }
+    return count;
+}
+
+struct Way {
+    double length = 0.0, tooLong = 0.0; // of the way, and what noise would have added to it
+    std::vector<double> along;
+};
+
+Way wayOf(const std::vector<MovingPoint>& points, const MeasureDefinition& d, const ViewSetup& setup) {
+    Way out;
+    Eigen::Vector2d mean(0, 0);
+    for (const auto& p : points)
+        mean += p.at / static_cast<double>(points.size());
+    Eigen::Matrix2d spread = Eigen::Matrix2d::Zero();
+    for (const auto& p : points)
+        spread += (p.at - mean) * (p.at - mean).transpose();
+    Eigen::Vector2d main = Eigen::SelfAdjointEigenSolver<Eigen::Matrix2d>(spread).eigenvectors().col(1);
+    if (d.direction)
+        if (const auto asked = inPicture(*d.direction, setup))
+            main = *asked;
+    for (std::size_t i = 0; i < points.size(); ++i) {
+        out.along.push_back((points[i].at - mean).dot(main));
+        if (i == 0)
+            continue;
+        // Speed over time. E|speed + noise| exceeds |speed|: that much is taken off.
+        const double dt = points[i].time - points[i - 1].time;
+        for (const auto* p : {&points[i - 1], &points[i]}) {
+            const double fast = p->velocity.norm();
+            const double without = std::sqrt(std::max(0.0, fast * fast - 2.0 * p->speed * p->speed));
+            out.length += 0.5 * dt * without;
+            out.tooLong += 0.5 * dt * (fast - without);
+        }
+    }
+    return out;
+}
+
+} // namespace
+
+Result<MovingPoint> movingPoint(const MeasureDefinition& d, const Motion& motion, FrameIndex frame,
+                                const ViewSetup& setup) {
+    if (d.metres && !(setup.calibration && setup.calibration->metric()))
+        return Error{"metres need a known length on a frame of this take", {}, {}, "draw one in Footage"};
+    const auto upright = [&](Pixel p) {
+        return setup.calibration ? setup.calibration->upright(p.vector()) : p.vector();
+    };
+    struct Place {
+        Eigen::Vector2d at{0, 0};
+        double own = 0.0, sigma = 0.0, speed = 0.0; // squares, px or m
+        bool filled = false, draft = false;
+        std::map<LandmarkName, double> parts;
+    };
+    LandmarkName missing;
+    const auto place = [&](const PointSpec& spec, FrameIndex f) -> std::optional<Place> {
+        Place out;
+        const auto n = static_cast<double>(spec.landmarks.size());
+        for (const auto& role : spec.landmarks) {
+            const LandmarkName name = resolveRole(role, setup.handedness);
+            const auto s = motion.at(name, f);
+            if (!s) {
+                missing = name;
+                return std::nullopt;
+            }
+            const Eigen::Vector2d at = upright(s->at);
+            // Pixels to the upright picture's unit, near this place.
+            const double unit = (upright({s->at.x + 0.5, s->at.y}) - upright({s->at.x - 0.5, s->at.y})).norm();
+            out.at += at / n;
+            out.own += std::pow(s->own * unit / n, 2);
+            out.sigma += std::pow(s->sigma * unit / n, 2);
+            out.speed += std::pow(s->speed * unit / n, 2);
+            out.parts[name] += std::pow(s->speed * unit / n, 2);
+            out.filled = out.filled || !s->seen;
+            out.draft = out.draft || s->draft;
+        }
+        return out;
+    };
+    const auto against = [&](FrameIndex f) -> std::optional<Place> {
+        auto p = place(d.points[0], f);
+        if (!p || d.points.size() < 2)
+            return p;
+        const auto q = place(d.points[1], f);
+        if (!q)
+            return std::nullopt;
+        p->at -= q->at;
+        p->own += q->own;
+        p->sigma += q->sigma;
+        p->speed += q->speed;
+        p->filled = p->filled || q->filled;
+        p->draft = p->draft || q->draft;
+        for (const auto& [name, part] : q->parts)
+            p->parts[name] += part;
+        return p;
+    };
+    const auto here = against(frame);
+    if (!here)
+        return Error{spoken(missing) + " is not marked", "frame " + std::to_string(frame.value), {}, {}};
+    double length = 1.0, relative = 0.0;
+    if (!d.per.empty()) {
+        const auto a = place(d.per[0], frame), b = place(d.per[1], frame);
+        if (!a || !b)
+            return Error{spoken(missing) + " is not marked", "frame " + std::to_string(frame.value), {}, {}};
+        length = (a->at - b->at).norm();
+        relative = std::sqrt(a->sigma + b->sigma) / length;
+    }
+    MovingPoint out;
+    out.frame = frame;
+    out.time = motion.time().real(frame).value;
+    out.at = here->at / length;
+    out.own = std::sqrt(here->own) / length;
+    out.sigma = std::sqrt(here->sigma) / length;
+    out.scale = relative;
+    out.filled = here->filled;
+    out.draft = here->draft;
+    // Central difference; one-sided where a neighbour is missing, which costs twice the noise.
+    const auto before = against(frame - 1), after = against(frame + 1);
+    const FrameIndex a = before ? frame - 1 : frame, b = after ? frame + 1 : frame;
+    if (a == b)
+        return Error{
+            "its speed cannot be read: no frame beside it is marked", "frame " + std::to_string(frame.value), {}, {}};
+    const double dt = motion.time().real(b).value - motion.time().real(a).value;
+    out.velocity = ((after ? after->at : here->at) - (before ? before->at : here->at)) / (dt * length);
+    const double perSecond = (b - a) / dt * (b - a == 1 ? 2.0 : 1.0) / length;
+    out.speed = std::sqrt(here->speed) * perSecond;
+    for (const auto& [name, part] : here->parts)
+        out.parts[name] = part * perSecond * perSecond;
+    if (setup.calibration) // the scale's own error, from its variations, near this place
+        for (std::size_t k = 0; k < setup.calibration->variations(); ++k) {
+            const auto s = motion.at(resolveRole(d.points[0].landmarks[0], setup.handedness), frame);
+            const Eigen::Vector2d p = s->at.vector(), x(50.0, 0.0);
+            const double usual = (setup.calibration->upright(p + x) - setup.calibration->upright(p - x)).norm(),
+                         varied =
+                             (setup.calibration->uprightIf(k, p + x) - setup.calibration->uprightIf(k, p - x)).norm();
+            if (d.per.empty() && usual > 0.0)
+                out.scale = std::hypot(out.scale, varied / usual - 1.0);
+        }
+    if (!out.velocity.allFinite() || !std::isfinite(out.speed))
+        return Error{"two marks of this measure lie on one another", "frame " + std::to_string(frame.value), {}, {}};
+    return out;
+}
+
+Result<Reading> readSpeed(const MeasureDefinition& d, const Motion& motion, FrameIndex frame, const ViewSetup& setup) {
+    if (!motion.time().captureKnown())
+        return Error{"the capture rate of this take is not set, so no speed can be read", {}, {}, {}};
+    std::optional<Eigen::Vector2d> along;
+    if (d.direction) {
+        along = inPicture(*d.direction, setup);
+        if (!along)
+            return Error{
+                "this view cannot show the direction \"" + enumName(kDirectionNames, *d.direction) + "\"", {}, {}, {}};
+    }
+    const auto p = movingPoint(d, motion, frame, setup);
+    if (!p)
+        return p.error();
+    Reading r;
+    r.value = along ? p->velocity.dot(*along) : p->velocity.norm();
+    r.u = std::hypot(p->speed, p->scale * r.value);
+    r.filled = p->filled;
+    r.draft = p->draft;
+    r.parts = p->parts;
+    return r;
+}
+
+MeasureValue evaluateMovement(const MeasureDefinition& d, const Motion& motion, const PlacedPosition& from,
+                              const PlacedPosition& until, const ViewSetup& setup) {
+    const auto& time = motion.time();
+    const int all = until.frame - from.frame + 1;
+    if (all < 2)
+        return refuse(d, "\"" + d.until + "\" does not lie after \"" + d.at + "\"");
+    if (d.kind == MeasureKind::dwell && !time.captureKnown())
+        return refuse(d, "the capture rate of this take is not set, so no time can be read");
+    std::vector<MovingPoint> points;
+    std::string why;
+    MeasureValue v;
+    v.measure = d.id;
+    for (int f = from.frame.value; f <= until.frame.value; ++f) {
+        auto p = movingPoint(d, motion, FrameIndex(f), setup);
+        if (!p) {
+            why = why.empty() ? p.error().text() : why;
+            continue;
+        }
+        v.draft = v.draft || p->draft;
+        if (p->filled)
+            v.reason = "read from a filled gap, in part";
+        points.push_back(std::move(*p));
+    }
+    const auto n = points.size();
+    if (n < 3 || static_cast<double>(n) < (1.0 - kMostMissing) * all)
+        return refuse(d, "only " + std::to_string(n) + " of " + std::to_string(all) + " frames can be read" +
+                             (why.empty() ? "" : " (" + why + ")"));
+    v.frames = {points.front().frame, points.back().frame};
+    double own = 0.0, scale = 0.0;
+    for (const auto& p : points) {
+        own = std::max(own, p.own);
+        scale = std::max(scale, p.scale);
+    }
+    if (d.kind == MeasureKind::path) {
+        const Way way = wayOf(points, d, setup);
+        const Eigen::Vector2d chord = points.back().at - points.front().at;
+        const double ends = std::hypot(points.front().own, points.back().own); // along the way, at both ends
+        // Half of what was taken off for noise may have been movement.
+        const double uLength = std::hypot(ends, 0.5 * way.tooLong, scale * way.length);
+        if (d.aspect == PathAspect::length) {
+            v.value = way.length;
+            v.uMarks = uLength;
+            // More or less of the way lies between the positions.
+            const auto edge = [&](const MovingPoint& p, const PlacedPosition& at) {
+                return p.velocity.norm() * at.sigma.value_or(time.instantError(at.frame));
+            };
+            v.uTime = std::hypot(edge(points.front(), from), edge(points.back(), until));
+        } else if (d.aspect == PathAspect::straightness) {
+            double reach = 0.0;
+            for (const auto& p : points)
+                reach = std::max(reach, (p.at - points.front().at).norm());
+            if (!(reach > 6.0 * own) || !(way.length > 0.0))
+                return refuse(d, "it does not move clearly more than its marks are unsure");
+            v.value = std::min(1.0, chord.norm() / way.length);
+            // On a straight way the ends' errors lengthen chord and way alike and cancel.
+            const double apart = std::sqrt(std::max(0.0, 1.0 - v.value * v.value));
+            v.uMarks = v.value * std::hypot(apart * ends / std::max(own, chord.norm()), apart * ends / way.length,
+                                            0.5 * way.tooLong / way.length);
+        } else {
+            // A turn back that the marks' errors could make is none: three standard errors of a difference.
+            const double hysteresis = 3.0 * std::sqrt(2.0) * own;
+            v.value = reversals(way.along, hysteresis);
+            v.uMarks = 0.5 * std::abs(reversals(way.along, 0.7 * hysteresis) - reversals(way.along, 1.4 * hysteresis));
+        }
+    } else if (d.kind == MeasureKind::stillness) {
+        Eigen::Vector2d mean(0, 0);
+        for (const auto& p : points)
+            mean += p.at / static_cast<double>(n);
+        double square = 0.0, noise = 0.0;
+        std::size_t far = 0;
+        for (std::size_t i = 0; i < n; ++i) {
+            square += (points[i].at - mean).squaredNorm() / static_cast<double>(n);
+            noise += 2.0 * points[i].own * points[i].own / static_cast<double>(n);
+            if ((points[i].at - mean).norm() > (points[far].at - mean).norm())
+                far = i;
+        }
+        if (d.rms) { // what the marks' own jitter adds is taken off
+            v.value = std::sqrt(std::max(0.0, square - noise));
+            // About as many places as the jitter has to itself: seven frames share it.
+            const double pieces = std::max(1.0, static_cast<double>(n) / 7.0);
+            v.uMarks = v.value > 0.0 ? std::hypot(noise / (2.0 * v.value) / std::sqrt(pieces), own / std::sqrt(pieces))
+                                     : std::sqrt(noise / pieces);
+        } else {
+            v.value = (points[far].at - mean).norm();
+            v.uMarks = points[far].own;
+            v.frames = {points[far].frame};
+        }
+        v.uMarks = std::hypot(v.uMarks, scale * v.value);
+    } else { // dwell
+        double below = 0.0, unsure = 0.0;
+        for (std::size_t i = 1; i < n; ++i) {
+            const double a = points[i - 1].velocity.norm() - d.level, b = points[i].velocity.norm() - d.level;
+            const double dt = points[i].time - points[i - 1].time;
+            below += a <= 0.0 && b <= 0.0 ? dt
+                     : a > 0.0 && b > 0.0 ? 0.0
+                                          : dt * (a <= 0.0 ? a : b) / (a <= 0.0 ? a - b : b - a);
+            if ((a <= 0.0) != (b <= 0.0)) { // the crossing's own instant
+                const double rate = std::abs(b - a) / dt;
+                unsure += std::pow(std::min(points[i].speed / std::max(1e-12, rate), below + dt), 2) + dt * dt / 12.0;
+            }
+        }
+        v.value = below;
+        v.uMarks = std::sqrt(unsure);
+        const auto edge = [&](const MovingPoint& p, const PlacedPosition& at) {
+            return p.velocity.norm() <= d.level ? at.sigma.value_or(time.instantError(at.frame)) : 0.0;
+        };
+        v.uTime = std::hypot(edge(points.front(), from), edge(points.back(), until));
+    }
+    v.u = std::hypot(v.uMarks, v.uTime);
+    return v;
+}
+
+} // namespace riflesso

@@ -1,0 +1,36 @@
+#pragma once
+/// \file
+/// Measures of how a point moves: its speed on a frame, and path, stillness and dwell over a phase.
+
+#include "core/measure/evaluate.h"
+
+namespace riflesso {
+
+/// A point's place and velocity on a frame, in the measure's unit of length (and a second), x as in the picture, y
+/// DOWN.
+struct MovingPoint {
+    FrameIndex frame;
+    double time = 0.0; ///< s of real time
+    Eigen::Vector2d at{0, 0}, velocity{0, 0};
+    double own = 0.0;   ///< standard error of x and of y, each, that neighbours do not share
+    double sigma = 0.0; ///< all of it
+    double speed = 0.0; ///< standard error of the velocity's x and y, each
+    double scale = 0.0; ///< relative standard error of the unit of length
+    bool filled = false, draft = false;
+    std::map<LandmarkName, double> parts{}; ///< of speed²
+};
+
+/// Point 0 of a definition, against point 1 when there is one. Errors: what is not marked; metres without a known
+/// length; a take whose capture rate is not set, where the kind is a speed or a time.
+Result<MovingPoint> movingPoint(const MeasureDefinition& definition, const Motion& motion, FrameIndex frame,
+                                const ViewSetup& setup);
+
+/// Kind speed on a frame. Errors as above.
+Result<Reading> readSpeed(const MeasureDefinition& definition, const Motion& motion, FrameIndex frame,
+                          const ViewSetup& setup);
+
+/// Kinds path, stillness and dwell. Never fails: see evaluate().
+MeasureValue evaluateMovement(const MeasureDefinition& definition, const Motion& motion, const PlacedPosition& from,
+                              const PlacedPosition& until, const ViewSetup& setup);
+
+} // namespace riflesso
