@@ -161,14 +161,6 @@ std::optional<double> rateAt(const MeasureDefinition& d, const Motion& motion, F
     return steepest;
 }
 
-MeasureValue refuse(const MeasureDefinition& d, std::string reason) {
-    MeasureValue v;
-    v.measure = d.id;
-    v.refused = true;
-    v.reason = std::move(reason);
-    return v;
-}
-
 double instantError(const PlacedPosition& p, const Timebase& time) {
     return p.sigma.value_or(time.instantError(p.frame));
 }
@@ -338,6 +330,14 @@ MeasureValue evaluateOver(const MeasureDefinition& d, const Motion& motion, cons
 }
 
 } // namespace
+
+MeasureValue refuse(const MeasureDefinition& d, std::string reason) {
+    MeasureValue v;
+    v.measure = d.id;
+    v.refused = true;
+    v.reason = std::move(reason);
+    return v;
+}
 
 std::vector<LandmarkName> landmarksOf(const MeasureDefinition& d, Side handedness) {
     std::vector<LandmarkName> names;

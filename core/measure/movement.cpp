@@ -10,14 +10,6 @@ namespace {
 
 constexpr double kMostMissing = 0.1; // of the frames
 
-MeasureValue refuse(const MeasureDefinition& d, std::string reason) {
-    MeasureValue v;
-    v.measure = d.id;
-    v.refused = true;
-    v.reason = std::move(reason);
-    return v;
-}
-
 // How often a series turns back by more than `hysteresis`.
 int reversals(const std::vector<double>& along, double hysteresis) {
     int count = 0, way = 0;

@@ -6,6 +6,9 @@
 
 namespace riflesso {
 
+/// A measure that cannot be taken, and why.
+MeasureValue refuse(const MeasureDefinition& definition, std::string reason);
+
 /// A point's place and velocity on a frame, in the measure's unit of length (and a second), x as in the picture, y
 /// DOWN.
 struct MovingPoint {

@@ -251,6 +251,27 @@ private slots:
         QVERIFY(FoundFile::read(file).size() >= static_cast<std::size_t>(0.98 * take992));
         QVERIFY(kinds()[How::found] > 0.9 * 20 * take992);
     }
+    // All takes of the day: the other one starts from its most prominent person.
+    void allTakesOfTheDay() {
+        Id front = 0;
+        for (const auto& [id, t] : data().takes)
+            if (t.film == "athlete-front.mp4")
+                front = id;
+        QVERIFY(front && !data().marks.contains(front));
+        key(Qt::Key_B);
+        dragBox({600, 60, 420, 620});
+        auto* scope = m_window->findChild<QComboBox*>("draftScope");
+        QVERIFY(scope->findData("day") >= 0);
+        scope->setCurrentIndex(scope->findData("day"));
+        key(Qt::Key_Return);
+        QVERIFY(done());
+        const int frames = static_cast<int>(data().takes.at(front).times.size());
+        int found = 0;
+        for (const auto& [name, track] : data().marks.at(front))
+            for (const auto& [frame, m] : track)
+                found += m.how == How::found;
+        QVERIFY2(found > 0.9 * 20 * frames, qPrintable(QString("%1 on %2 frames").arg(found).arg(frames)));
+    }
     void missingModelIsSaid() {
         qputenv("RIFLESSO_MODELS", m_dir.path().toLocal8Bit());
         key(Qt::Key_B);

@@ -158,6 +158,40 @@ private slots:
         QVERIFY(measureFromJson(R"({"kind":"lean","points":["left_hip","neck"],"direction":"across"})")->view ==
                 View::front);
     }
+    void everyKindOfMeasureIsRead() {
+        const auto good = [](const char* text) {
+            const auto m = measureFromJson(text);
+            if (!m)
+                qWarning("%s", m.error().text().c_str());
+            return m ? std::optional(*m) : std::nullopt;
+        };
+        const auto turn = good(R"({"kind":"turn","points":["lead_shoulder","rear_shoulder"],"per":["lead_hip","neck"],
+                                   "full_width":0.8,"full_width_u":0.03})");
+        QVERIFY(turn && turn->fullWidth == 0.8 && turn->fullWidthSigma == 0.03);
+        const auto stack = good(R"({"kind":"stack","points":["lead_ankle","lead_knee","lead_hip"],"line":"own",
+                                    "spread":"rms","unit":"m"})");
+        QVERIFY(stack && stack->ownLine && stack->rms && stack->metres);
+        const auto between = good(R"({"kind":"between","points":["lead_hip","neck","lead_shoulder","lead_elbow"],
+                                      "reading":"signed","reduction":"time_of_max"})");
+        QVERIFY(between && between->reading == AngleReading::turned && between->reduction == Reduction::timeOfMax);
+        QVERIFY(good(R"({"kind":"clock","points":["lead_elbow","lead_wrist"]})"));
+        QVERIFY(good(R"({"kind":"roll","points":["left_hip","right_hip"],"view":"front"})"));
+        const auto speed = good(R"({"kind":"speed","points":["lead_wrist"],"direction":"forward",
+                                    "reduction":"share_of_max"})");
+        QVERIFY(speed && speed->reduction == Reduction::shareOfMax);
+        const auto path = good(R"({"kind":"path","points":["lead_wrist","lead_shoulder"],"aspect":"detours"})");
+        QVERIFY(path && path->aspect == PathAspect::detours);
+        QVERIFY(good(R"({"kind":"stillness","points":["head"],"spread":"largest"})"));
+        const auto dwell = good(R"({"kind":"dwell","points":["lead_wrist"],"level":120})");
+        QVERIFY(dwell && dwell->level == 120.0);
+        for (const char* bad : {R"({"kind":"dwell","points":["lead_wrist"]})",
+                                R"({"kind":"stack","points":["lead_ankle","head"],"line":"crooked"})",
+                                R"({"kind":"stillness","points":["head"],"spread":"most"})",
+                                R"({"kind":"path","points":["head"],"reduction":"max"})",
+                                R"({"kind":"turn","points":["left_hip","right_hip"]})",
+                                R"({"kind":"speed","points":["head"],"reduction":"often"})"})
+            QVERIFY2(!measureFromJson(bad), bad);
+    }
 };
 QTEST_GUILESS_MAIN(TestBlueprintJson)
 #include "test_blueprint_json.moc"
