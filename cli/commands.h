@@ -39,6 +39,10 @@ struct FindArguments {
 /// A draft of the body's landmarks, of kind found.
 Status find(const FindArguments& a);
 
+/// Prints all problems of a blueprint's file; fails when there are any.
+Status checkBlueprint(const std::string& file);
+Status diffBlueprints(const std::string& before, const std::string& after);
+
 struct PositionsArguments {
     std::string tracks, blueprint = "fencing-lunge", film, view = "side", side = "right", facing = "right";
     std::optional<int> from, to;

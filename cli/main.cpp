@@ -93,6 +93,17 @@ int main(int argc, char** argv) {
     find->add_option("--to", fi.to, "last frame");
     find->callback([&] { chosen = [&] { return cli::find(fi); }; });
 
+    std::string before, after;
+    auto* blueprint = app.add_subcommand("blueprint", "Is a blueprint sound, and what changed in it");
+    blueprint->require_subcommand(1);
+    auto* check = blueprint->add_subcommand("check", "All that is wrong with it, each with its place");
+    check->add_option("FILE", before, "a blueprint's file")->required();
+    check->callback([&] { chosen = [&] { return cli::checkBlueprint(before); }; });
+    auto* diff = blueprint->add_subcommand("diff", "Two versions side by side, in words");
+    diff->add_option("BEFORE", before, "a blueprint's file")->required();
+    diff->add_option("AFTER", after, "another one")->required();
+    diff->callback([&] { chosen = [&] { return cli::diffBlueprints(before, after); }; });
+
     cli::PositionsArguments po;
     auto* positions =
         app.add_subcommand("positions", "Key positions proposed from tracks, each with its standard error");

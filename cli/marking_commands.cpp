@@ -3,6 +3,7 @@
 #include "casebook/shipped.h"
 #include "core/motion/rep_finder.h"
 #include "core/progress/reliability.h"
+#include "core/technique/difference.h"
 #include "core/technique/position_finder.h"
 #include "footage/carry.h"
 #include "footage/film.h"
@@ -343,6 +344,39 @@ Status find(const FindArguments& a) {
         if (other)
             std::printf("at frame %d it seems to be somebody else: nothing was drafted beyond\n", other->value);
     std::printf("Drafts, not measurements: joints are often 2 to 4 %% of the body's height off.\n");
+    return Done{};
+}
+
+Status checkBlueprint(const std::string& file) {
+    const auto text = readTextFile(file);
+    if (!text)
+        return text.error();
+    const auto problems = problemsInBlueprint(*text);
+    for (const auto& p : problems)
+        std::printf("%s%s%s\n", p.place.c_str(), p.place.empty() ? "" : ": ", p.what.c_str());
+    if (!problems.empty())
+        return Error{problems.size() == 1 ? "one problem" : std::to_string(problems.size()) + " problems",
+                     std::filesystem::path(file).filename().string(),
+                     "nothing was changed",
+                     {}};
+    std::printf("sound\n");
+    return Done{};
+}
+
+Status diffBlueprints(const std::string& before, const std::string& after) {
+    const auto a = readBlueprint(before);
+    if (!a)
+        return a.error();
+    const auto b = readBlueprint(after);
+    if (!b)
+        return b.error();
+    if (a->version != b->version)
+        std::printf("version %d → %d\n", a->version, b->version);
+    const auto changes = differences(*a, *b);
+    for (const auto& c : changes)
+        std::printf("%s %s\n", c.place.c_str(), c.what.c_str());
+    if (changes.empty())
+        std::printf("nothing else differs\n");
     return Done{};
 }
 

@@ -86,30 +86,49 @@ PositionRule readRule(const JsonReader& j) {
     return r;
 }
 
-Blueprint readAll(const JsonReader& j) {
+// Reads everything; what is wrong with one thing is noted in \p problems, when that is given, and the rest read on.
+Blueprint readAll(const JsonReader& j, std::vector<BlueprintProblem>* problems = nullptr) {
     Blueprint b;
-    if (const int format = j["format"].integer(); format != 1)
-        j["format"].fail("this program reads blueprints of format 1, not " + std::to_string(format));
-    b.id = j["id"].text();
-    b.name = j["name"].text();
-    b.version = j["version"].integer();
-    for (const auto& c : j.itemsOr("cautions"))
-        b.cautions.push_back(c.text());
-    for (const auto& p : j["positions"].items()) {
+    const auto attempt = [&](auto what) {
+        try {
+            what();
+        } catch (const JsonProblem& p) {
+            if (!problems)
+                throw;
+            problems->push_back({p.place, p.what});
+        }
+    };
+    const auto each = [&](const char* field, bool needed, auto what) {
+        attempt([&] {
+            for (const auto& item : needed ? j[field].items() : j.itemsOr(field))
+                attempt([&] { what(item); });
+        });
+    };
+    attempt([&] {
+        if (const int format = j["format"].integer(); format != 1)
+            j["format"].fail("this program reads blueprints of format 1, not " + std::to_string(format));
+    });
+    attempt([&] { b.id = j["id"].text(); });
+    attempt([&] { b.name = j["name"].text(); });
+    attempt([&] { b.version = j["version"].integer(); });
+    each("cautions", false, [&](const JsonReader& c) { b.cautions.push_back(c.text()); });
+    each("positions", true, [&](const JsonReader& p) {
         b.positions.push_back({p["id"].text(), p["name"].text(), p["words"].text()});
         if (p.has("rule"))
             b.positions.back().rule = readRule(p["rule"]);
-    }
-    for (const auto& c : j.itemsOr("checkpoints"))
+    });
+    each("checkpoints", false, [&](const JsonReader& c) {
         b.checkpoints.push_back({c["id"].text(), c["name"].text(), c["question"].text(), c["at"].text()});
-    for (const auto& p : j.itemsOr("proxies"))
+    });
+    each("proxies", false, [&](const JsonReader& p) {
         b.proxies.push_back({p["landmark"].text(), p["from"].text(), p["to"].text()});
-    for (const auto& l : j["landmarks"].items()) {
+    });
+    each("landmarks", true, [&](const JsonReader& l) {
         if (!isLandmarkName(resolveRole(l.text(), Side::right)))
             l.fail("\"" + l.text() + "\" is no landmark");
         b.landmarks.push_back(l.text());
-    }
-    for (const auto& m : j["measures"].items()) {
+    });
+    each("measures", true, [&](const JsonReader& m) {
         BlueprintMeasure measure;
         measure.definition = readMeasure(m, false);
         for (const auto& t : m["targets"].items())
@@ -117,13 +136,12 @@ Blueprint readAll(const JsonReader& j) {
         measure.tooLow = m.textOr("too_low");
         measure.tooHigh = m.textOr("too_high");
         b.measures.push_back(std::move(measure));
-    }
-    for (const auto& f : j["faults"].items())
-        b.faults.push_back(readFault(f));
-    for (const auto& d : j["drills"].items())
-        b.drills.push_back(readDrill(d));
-    for (const auto& s : j.itemsOr("schools"))
+    });
+    each("faults", true, [&](const JsonReader& f) { b.faults.push_back(readFault(f)); });
+    each("drills", true, [&](const JsonReader& d) { b.drills.push_back(readDrill(d)); });
+    each("schools", false, [&](const JsonReader& s) {
         b.schools.push_back({s["id"].text(), s["name"].text(), s.textOr("words")});
+    });
     return b;
 }
 
@@ -158,6 +176,24 @@ Result<Blueprint> blueprintFromJson(const std::string& text, const std::string& 
     } catch (const nlohmann::json::exception& e) {
         return wrong("", e.what());
     }
+}
+
+std::vector<BlueprintProblem> problemsInBlueprint(const std::string& text) {
+    std::vector<BlueprintProblem> problems;
+    try {
+        const auto json = nlohmann::json::parse(text);
+        const Blueprint b = readAll(JsonReader(json, ""), &problems);
+        // What could not be read is missing from the whole: what then refers to it would be said in vain.
+        if (problems.empty())
+            problems = problemsOf(b);
+    } catch (const JsonProblem& p) {
+        problems.push_back({p.place, p.what});
+    } catch (const nlohmann::json::parse_error& e) {
+        problems.push_back({placeOfByte(text, e.byte), "this is not valid JSON"});
+    } catch (const nlohmann::json::exception& e) {
+        problems.push_back({"", e.what()});
+    }
+    return problems;
 }
 
 Result<std::string> readTextFile(const std::filesystem::path& file) {

@@ -3,7 +3,7 @@
 /// Blueprints as JSON files.
 
 #include "core/motion/result.h"
-#include "core/technique/blueprint.h"
+#include "core/technique/validate.h"
 
 #include <filesystem>
 #include <string>
@@ -13,6 +13,10 @@ namespace riflesso {
 /// Reads and validates. The error names the file and the place in it ("faults[2].causes[0].fault: …").
 Result<Blueprint> blueprintFromJson(const std::string& text, const std::string& fileName);
 Result<Blueprint> readBlueprint(const std::filesystem::path& file);
+
+/// All that is wrong with a blueprint's text, each with its place; empty when it is sound. What refers to things that
+/// could not be read is not said before these are mended.
+std::vector<BlueprintProblem> problemsInBlueprint(const std::string& text);
 
 /// A whole text file, or why it cannot be read.
 Result<std::string> readTextFile(const std::filesystem::path& file);

@@ -536,8 +536,9 @@ QString MarkingPage::doubtWords(Id rep, const Attention& attention) {
         return {};
     auto& [before, now] = m_doubts[rep];
     // While marks are on their way every lot of them would count as a step.
-    if (!m_carrier->busy() && std::abs(now - attention.doubt) > 1e-9) {
-        before = now;
+    if (!m_carrier->busy()) {
+        if (std::lround(100 * now) != std::lround(100 * attention.doubt))
+            before = now;
         now = attention.doubt;
     }
     if (!(now > 0.0))

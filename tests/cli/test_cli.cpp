@@ -424,6 +424,30 @@ private slots:
             QVERIFY(!QFile::exists(m_dir.filePath("x.csv")));
         }
     }
+    void blueprints() {
+        const QString shipped = QString(RIFLESSO_SOURCE_DIR) + "/blueprints/fencing-lunge.json";
+        const auto sound = run({"blueprint", "check", shipped});
+        QVERIFY2(sound.code == 0 && sound.out == "sound\n", sound.out.constData());
+        QFile f(shipped);
+        QVERIFY(f.open(QIODevice::ReadOnly));
+        QByteArray text = f.readAll();
+        QByteArray later = text, broken = text;
+        later.replace("\"version\": 1", "\"version\": 2")
+            .replace("\"floor\": 8, \"k\": 2.0", "\"floor\": 7, \"k\": 2.0");
+        broken.replace("\"kind\": \"ratio\"", "\"kind\": \"ration\"").replace("\"dose\"", "\"doses\"");
+        QVERIFY(later != text && broken != text);
+        const QString b = write("later.json", later), c = write("broken.json", broken);
+        const auto diff = run({"blueprint", "diff", shipped, b});
+        QVERIFY2(diff.code == 0 && diff.out.contains("version 1 → 2") && diff.out.contains("floor: “8” → “7”"),
+                 diff.out.constData());
+        QVERIFY(run({"blueprint", "diff", shipped, shipped}).out.contains("nothing else differs"));
+        const auto bad = run({"blueprint", "check", c});
+        QVERIFY2(bad.code == 1 && bad.out.contains("measures[0].kind") && bad.out.contains("drills[0].dose") &&
+                     bad.err.contains("problems"),
+                 bad.out.constData());
+        QVERIFY(run({"blueprint", "diff", shipped, c}).code == 1);
+        QVERIFY(run({"blueprint", "check", m_dir.filePath("none.json")}).err.contains("no such file"));
+    }
 };
 QTEST_GUILESS_MAIN(TestCli)
 #include "test_cli.moc"

@@ -61,12 +61,19 @@ class TestMarking : public QObject {
             qWarning("no %s", name);
         return w;
     }
-    void key(Qt::Key k, Qt::KeyboardModifiers m = {}) { QTest::keyClick(canvas(), k, m); }
+    void key(Qt::Key k, Qt::KeyboardModifiers m = {}) {
+        // Off screen nobody gives the window back its place when a menu of a busy machine closes late.
+        if (QApplication::activeWindow() != m_window.get() || !QApplication::focusWidget()) {
+            QApplication::setActiveWindow(m_window.get());
+            canvas()->setFocus();
+        }
+        QTest::keyClick(canvas(), k, m);
+    }
     void stepTo(int frame) {
         key(Qt::Key_Home);
-        while (bench().frame() + 10 <= frame)
+        for (int i = 0; i < 200 && bench().frame() + 10 <= frame; ++i)
             key(Qt::Key_Right, Qt::ShiftModifier);
-        while (bench().frame() < frame)
+        for (int i = 0; i < 10 && bench().frame() < frame; ++i)
             key(Qt::Key_Right);
         settle(*m_window);
     }
@@ -105,21 +112,31 @@ class TestMarking : public QObject {
             QTest::keyClick(m, how);
             return a->menu();
         };
-        bool done = false;
-        QTimer tick; // the menu runs its own loop inside the click
-        connect(&tick, &QTimer::timeout, this, [&] {
-            if (!menu->isVisible())
-                return;
-            if (std::exchange(done, true)) {
-                menu->close(); // whatever went wrong
-                return;
-            }
-            QMenu* more = choose(menu, action, sub.isEmpty() ? Qt::Key_Return : Qt::Key_Right);
-            if (!sub.isEmpty() && more)
-                choose(more, sub, Qt::Key_Return);
-        });
-        tick.start(50);
-        QTest::mouseClick(child<QToolButton>("points"), Qt::LeftButton);
+        // On a busy machine a submenu may come too late for its key: then the whole is done again, as one would.
+        bool chosen = false;
+        const auto heard = connect(menu, &QMenu::triggered, this, [&] { chosen = true; });
+        for (int attempt = 0; attempt < 4 && !chosen; ++attempt) {
+            int ticks = 0;
+            QTimer tick; // the menu runs its own loop inside the click
+            connect(&tick, &QTimer::timeout, this, [&] {
+                if (!menu->isVisible())
+                    return;
+                if (ticks++ > 0) {
+                    while (QWidget* open = QApplication::activePopupWidget()) // whatever went wrong
+                        if (!open->close())
+                            break;
+                    return;
+                }
+                QMenu* more = choose(menu, action, sub.isEmpty() ? Qt::Key_Return : Qt::Key_Right);
+                if (!sub.isEmpty() && more && QTest::qWaitFor([&] { return more->isVisible(); }, 3000))
+                    choose(more, sub, Qt::Key_Return);
+            });
+            tick.start(50);
+            QTest::mouseClick(child<QToolButton>("points"), Qt::LeftButton);
+        }
+        disconnect(heard);
+        QVERIFY2(chosen, qPrintable(action));
+        QVERIFY(!QApplication::activePopupWidget());
         QVERIFY(settle(*m_window));
     }
     void picture(const char* name) {
@@ -410,8 +427,9 @@ private slots:
         QVERIFY(data().marks.at(take()).contains("other_left_shoulder")); // what is marked stays
         const auto steps = bench().book().undoStack().count();
         QVERIFY(steps > 0);
-        while (figure != BodySchema{})
+        for (int i = 0; i < steps && figure != BodySchema{}; ++i)
             key(Qt::Key_Z, Qt::ControlModifier);
+        QVERIFY(figure == BodySchema{});
         QVERIFY(!data().marks.at(take()).contains("other_left_shoulder"));
         QVERIFY(settle(*m_window));
     }
@@ -466,8 +484,9 @@ private slots:
         QCOMPARE(bench().analysis().views[0].off.size(), before + 1);
         QVERIFY(readable("The right knee disagrees with"));
         picture("marking-contradiction");
-        while (data().links.size() > 0 || data().marks.contains(front))
+        for (int i = 0; i < 500 && (data().links.size() > 0 || data().marks.contains(front)); ++i)
             key(Qt::Key_Z, Qt::ControlModifier);
+        QVERIFY(data().links.empty() && !data().marks.contains(front));
         bench().selectTake(take());
         bench().selectRep(m_rep);
         QVERIFY(settle(*m_window));

@@ -3,6 +3,7 @@
 #include "casebook/shipped.h"
 #include "core/technique/validate.h"
 #include "library/measure_json.h"
+#include "tests/support/python.h"
 
 #include <QTest>
 
@@ -191,6 +192,73 @@ private slots:
                                 R"({"kind":"turn","points":["left_hip","right_hip"]})",
                                 R"({"kind":"speed","points":["head"],"reduction":"often"})"})
             QVERIFY2(!measureFromJson(bad), bad);
+    }
+    // All problems at once, each with its place; what refers to what could not be read is not said as well.
+    void allProblemsAtOnce() {
+        QVERIFY(problemsInBlueprint(shippedJson().dump()).empty());
+        json j = shippedJson();
+        j["measures"][1]["kind"] = "angel";
+        j["faults"][0].erase("cue");
+        j["drills"][2]["dose"]["sets"] = "three";
+        j["positions"][0]["rule"]["of"]["points"][0] = "left_nose";
+        j.erase("name");
+        const auto problems = problemsInBlueprint(j.dump());
+        std::set<std::string> places;
+        for (const auto& p : problems)
+            places.insert(p.place);
+        QCOMPARE(problems.size(), std::size_t(5));
+        for (const char* place : {"measures[1].kind", "faults[0].cue", "drills[2].dose.sets", "name"})
+            QVERIFY2(places.contains(place), place);
+        j = shippedJson(); // readable, but not sound
+        j["faults"][0]["drills"][0] = "no_such_drill";
+        j["measures"][0]["at"] = "nowhere";
+        QVERIFY(problemsInBlueprint(j.dump()).size() >= 2);
+        QCOMPARE(problemsInBlueprint("{\n\"format\": 1,\n").front().place.substr(0, 4), std::string("line"));
+    }
+    // The published schema, by a standard validator: takes the shipped blueprint, refuses what the program refuses.
+    void thePublishedSchema() {
+        std::vector<json> documents{shippedJson()};
+        const auto broken = [&](auto how) {
+            documents.push_back(shippedJson());
+            how(documents.back());
+            QVERIFY2(!blueprintFromJson(documents.back().dump(), "mine.json"),
+                     documents.back().dump().substr(0, 80).c_str());
+        };
+        broken([](json& j) { j["format"] = 2; });
+        broken([](json& j) { j.erase("faults"); });
+        broken([](json& j) { j["measures"][0]["kind"] = "angel"; });
+        broken([](json& j) { j["measures"][5].erase("until"); });
+        broken([](json& j) { j["measures"][0]["targets"] = json::array(); });
+        broken([](json& j) { j["measures"][1]["targets"][0]["floor"] = 0; });
+        broken([](json& j) { j["measures"][0]["reduction"] = "often"; });
+        broken([](json& j) { j["drills"][0]["stage"] = "easy"; });
+        broken([](json& j) { j["drills"][0]["dose"].erase("reps"); });
+        broken([](json& j) { j["faults"][0]["indicators"][0]["direction"] = "left"; });
+        broken([](json& j) { j["positions"][0]["rule"]["when"] = "sometimes"; });
+        documents.push_back(shippedJson()); // a field that nobody knows is a typing error
+        documents.back()["measures"][0]["tolow"] = "x";
+        const json job = {{"schema", json::parse(*readTextFile(RIFLESSO_SOURCE_DIR "/docs/blueprint.schema.json"))},
+                          {"documents", documents}};
+        const auto result = test::runReference("check_schema.py", QByteArray::fromStdString(job.dump()));
+        const auto errors = test::numbers(result["errors"]);
+        QCOMPARE(errors.size(), documents.size());
+        QCOMPARE(errors[0], 0.0);
+        for (std::size_t i = 1; i < errors.size(); ++i)
+            QVERIFY2(errors[i] > 0, qPrintable(QString::number(i)));
+        // Every word of the program's tables is in the schema.
+        const std::string text = *readTextFile(RIFLESSO_SOURCE_DIR "/docs/blueprint.schema.json");
+        const auto all = [&](const auto& names) {
+            for (const auto& n : names)
+                QVERIFY2(text.find("\"" + std::string(n) + "\"") != std::string::npos, std::string(n).c_str());
+        };
+        all(kMeasureKindNames);
+        all(kReductionNames);
+        all(kPathAspectNames);
+        all(kAngleReadingNames);
+        all(kRuleKindNames);
+        all(kSeriesKindNames);
+        all(kStageNames);
+        all(kTargetSourceNames);
     }
 };
 QTEST_GUILESS_MAIN(TestBlueprintJson)
