@@ -99,7 +99,8 @@ MarkingPage::MarkingPage(Workbench& bench) : m_bench(bench) {
     m_doubt = new QLabel;
     m_doubt->setObjectName("quiet");
     m_doubt->setToolTip(
-        tr("The measures' standard uncertainty as a share of half their band, on average over this rep."));
+        tr("How unsure the measures of this rep are: their standard uncertainty as a share of half their band, on "
+           "average, and what it was before the last marks."));
     tools->addWidget(m_doubt);
     tools->addStretch(1);
     tools->addWidget(m_follow);
@@ -545,8 +546,8 @@ QString MarkingPage::doubtWords(Id rep, const Attention& attention) {
         return {};
     const auto percent = [](double share) { return QString::number(std::lround(100.0 * share)); };
     return before > now && std::lround(100 * before) != std::lround(100 * now)
-               ? tr("unsure by %1 % of a band, %2 % before").arg(percent(now), percent(before))
-               : tr("unsure by %1 % of a band").arg(percent(now));
+               ? tr("unsure %1 %, was %2 %").arg(percent(now), percent(before))
+               : tr("unsure %1 %").arg(percent(now));
 }
 
 void MarkingPage::advance() {
