@@ -1,5 +1,7 @@
 #include "core/mirror/reference.h"
 
+#include "core/motion/draft_error.h"
+
 #include <algorithm>
 #include <cmath>
 
@@ -84,8 +86,7 @@ MeasuredValue gather(const std::string& measure, const std::vector<MeasuredRep>&
         out.mean = s->mean;
         out.sd = s->sd;
         // A model errs alike in every rep: what its drafts have in common no number of reps takes away.
-        constexpr double kInCommon = 0.74; // the constant part and the pose's (core/motion/draft.cpp)
-        const double n = s->n, shared = kInCommon * drafted / n * (out.drafts / n);
+        const double n = s->n, shared = kDraftInCommon * drafted / n * (out.drafts / n);
         out.u = std::sqrt(std::max(square / n, s->sd * s->sd) / n + shared * (1.0 - 1.0 / n));
         out.interval = meanInterval(*s);
     } else {

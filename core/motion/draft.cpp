@@ -1,6 +1,8 @@
 #include "core/motion/draft.h"
 
 #include "core/motion/carrying.h"
+#include "core/motion/draft_error.h"
+#include "core/statistics/summary.h"
 
 #include <Eigen/Dense>
 
@@ -8,6 +10,7 @@
 #include <array>
 #include <cmath>
 #include <optional>
+#include <span>
 
 namespace riflesso {
 namespace {
@@ -21,12 +24,6 @@ const std::vector<std::vector<LandmarkName>> kLimbs = {{"left_shoulder"},
 
 double distance(Pixel a, Pixel b) {
     return std::hypot(a.x - b.x, a.y - b.y);
-}
-
-double median(std::vector<double> v) {
-    const auto middle = v.begin() + static_cast<std::ptrdiff_t>(v.size() / 2);
-    std::nth_element(v.begin(), middle, v.end());
-    return *middle;
 }
 
 // What a limb and its partner may be on a frame: mean, first or second pass, each as it is or with sides swapped.
@@ -202,9 +199,7 @@ std::optional<FrameIndex> somebodyElseFrom(const FoundFrames& frames, FrameIndex
     for (FrameIndex f = start; frames.contains(f); f = f + direction) {
         const FoundFrame& frame = frames.at(f);
         if (likeness.size() >= kBefore) {
-            const auto last = [](const std::vector<double>& v) {
-                return median({v.end() - static_cast<std::ptrdiff_t>(kBefore), v.end()});
-            };
+            const auto last = [](const std::vector<double>& v) { return *median(std::span(v).last(kBefore)); };
             const double usual = last(heights);
             if (frame.likeness < last(likeness) - kUnlike || frame.height > kGrown * usual ||
                 frame.height < usual / kGrown) {
@@ -290,7 +285,7 @@ Poses::Poses(const TrackSet& drafts) {
             trunks.push_back((*all[neck] - (*all[left] + *all[right]) / 2.0).norm());
     if (trunks.empty())
         return;
-    const double height = std::max(1.0, 3.3 * median(trunks)); // hip to shoulder is about 0.29 of a body's height
+    const double height = std::max(1.0, 3.3 * *median(trunks)); // hip to shoulder is about 0.29 of a body's height
     for (auto& [frame, all] : places) {
         if (!all[left] || !all[right])
             continue;
@@ -318,10 +313,7 @@ std::optional<double> Poses::distance(FrameIndex a, FrameIndex b) const {
 
 namespace {
 
-// Shares of a draft's variance, the memory and the reach of a pose: the correlation of the errors on the films that
-// foundSigma() was fitted on. From frame to frame 0.97, over a second 0.5; without the constant part 0.3 to 0.6 between
-// alike poses of two reps, half of that when they differ by 0.06 of the body's height.
-constexpr double kConstant = 0.50, kPose = 0.24, kSlow = 0.22, kJitter = 1.0 - kConstant - kPose - kSlow;
+// How far a pose's and an instant's errors reach: half of what alike poses share is left at 0.06 of the body's height.
 constexpr double kReach = 0.06;
 constexpr double kMemory = 0.35; // s of real time
 // As many differences as the draft's own word counts for: of one landmark, and of the body together, whose landmarks
@@ -351,7 +343,7 @@ public:
             const auto k = static_cast<std::size_t>(i);
             for (Eigen::Index j = 0; j < n; ++j)
                 c(i, j) = alike(m_frames[k], m_frames[static_cast<std::size_t>(j)]);
-            c(i, i) += kJitter + noise[k];
+            c(i, i) += kDraftJitter + noise[k];
             z.row(i) = off[k].transpose();
         }
         m_solver.compute(c);
@@ -373,7 +365,8 @@ public:
             if (n > 0) {
                 for (Eigen::Index i = 0; i < n; ++i)
                     k(i) = alike(frame, m_frames[static_cast<std::size_t>(i)]);
-                left = std::max(0.0, kConstant + kPose + kSlow - k.dot(m_solver.solve(k))) + kJitter;
+                left =
+                    std::max(0.0, kDraftConstant + kDraftPose + kDraftSlow - k.dot(m_solver.solve(k))) + kDraftJitter;
                 off = (k.transpose() * m_weights).transpose() * d.sigma;
             }
             out[frame] = {{d.at.x + off.x(), d.at.y + off.y()}, d.sigma * std::sqrt(scale2 * left), How::found};
@@ -386,7 +379,8 @@ private:
     [[nodiscard]] double alike(FrameIndex f, FrameIndex g) const {
         const double slow = std::exp(-std::abs(f - g) * m_period / kMemory);
         const auto pose = m_poses.distance(f, g);
-        return kConstant + kSlow * slow + kPose * (pose ? std::exp(-*pose * *pose / (2.0 * kReach * kReach)) : slow);
+        return kDraftConstant + kDraftSlow * slow +
+               kDraftPose * (pose ? std::exp(-*pose * *pose / (2.0 * kReach * kReach)) : slow);
     }
     double m_period;
     const Poses& m_poses;

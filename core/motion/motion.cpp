@@ -1,5 +1,6 @@
 #include "core/motion/motion.h"
 
+#include "core/motion/draft_error.h"
 #include "core/motion/smoothing.h"
 #include "core/motion/spline.h"
 
@@ -45,13 +46,10 @@ std::vector<double> resample(const std::vector<double>& t, const std::vector<dou
 constexpr int kBiasWindow = 4;
 // Carried marks share the error of the mark they were carried from; only their jitter is noise to the filter. px.
 constexpr double kJitter = 0.4;
-// The jitter of drafts, as a share of their error (core/motion/draft.cpp).
-constexpr double kDraftJitter = 0.2;
-
 // What a mark does not share with the marks beside it.
 double ownNoise(const Mark& m) {
     return m.how == How::hand    ? m.sigma
-           : m.how == How::found ? std::max(std::min(m.sigma, kJitter), kDraftJitter * m.sigma)
+           : m.how == How::found ? std::max(std::min(m.sigma, kJitter), std::sqrt(kDraftJitter) * m.sigma)
                                  : std::min(m.sigma, kJitter);
 }
 

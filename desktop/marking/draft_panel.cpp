@@ -44,11 +44,10 @@ void DraftPanel::begin() {
     const Take* take = m_bench.take();
     if (!take)
         return;
-    for (const char* model : {"full"})
-        if (const auto file = modelFile(model); !file) {
-            emit failed(q(file.error().text()));
-            return;
-        }
+    if (const auto model = modelFile("full"); !model) {
+        emit failed(q(model.error().text()));
+        return;
+    }
     const int before = m_scope->currentIndex();
     m_scope->clear();
     if (const Rep* rep = m_bench.rep())
