@@ -216,6 +216,8 @@ void Carrier::startDraft(const Job& job, const Take& take, const std::shared_ptr
             for (const auto& [name, track] : *all)
                 for (const auto& [frame, m] : track)
                     n += m.how == How::found;
+            if (found.whole)
+                dropOldDrafts(job, *all, gesture);
             putAll(job.take, *all, job.what, gesture);
             QStringList words{tr("%1 marks drafted on %2%3. Drafts, not measurements: press W for those that matter.")
                                   .arg(n)
@@ -233,6 +235,25 @@ void Carrier::startDraft(const Job& job, const Take& take, const std::shared_ptr
                                     .arg(other->value));
         });
     });
+}
+
+// A body drafted anew, perhaps another one: what an older draft put on the frames looked at and this one does not goes.
+void Carrier::dropOldDrafts(const Job& job, const TrackSet& fresh, int gesture) {
+    const auto tracks = m_bench.data().marks.find(job.take);
+    if (tracks == m_bench.data().marks.end())
+        return;
+    std::vector<MarkKey> gone;
+    for (const auto& [name, track] : tracks->second) {
+        const auto now = fresh.find(name);
+        for (auto m = track.lower_bound(job.find->first); m != track.end() && m->first <= job.find->last; ++m)
+            if (m->second.how == How::found && (now == fresh.end() || !now->second.contains(m->first)))
+                gone.push_back({job.take, m->first, name});
+    }
+    for (std::size_t i = 0; i < gone.size(); i += kAtOnce) {
+        const auto from = gone.begin() + static_cast<std::ptrdiff_t>(i),
+                   to = gone.begin() + static_cast<std::ptrdiff_t>(std::min(gone.size(), i + kAtOnce));
+        m_putting.push_back({job.take, {}, job.what, gesture, {from, to}});
+    }
 }
 
 void Carrier::putAll(Id take, const TrackSet& marks, const QString& what, int gesture) {
@@ -373,7 +394,19 @@ void Carrier::put() {
         return;
     const Chunk chunk = std::move(m_putting.front());
     m_putting.pop_front();
-    if (!m_bench.book().putMarks(chunk.take, chunk.marks, chunk.what, chunk.gesture))
+    std::vector<Edit> gone;
+    for (const MarkKey& key : chunk.gone) { // unless a hand was there meanwhile
+        const auto& tracks = m_bench.data().marks;
+        if (const auto take = tracks.find(key.take); take != tracks.end())
+            if (const auto track = take->second.find(key.landmark); track != take->second.end())
+                if (const auto m = track->second.find(key.frame);
+                    m != track->second.end() && m->second.how == How::found)
+                    gone.push_back(MarkEdit{key, m->second, std::nullopt});
+    }
+    const bool done = gone.empty() ? chunk.marks.empty() ||
+                                         m_bench.book().putMarks(chunk.take, chunk.marks, chunk.what, chunk.gesture)
+                                   : m_bench.book().perform(chunk.what, gone, chunk.gesture);
+    if (!done)
         m_putting.clear(); // the error was said; the rest would meet it too
     if (!m_putting.empty())
         QTimer::singleShot(kBreath, this, &Carrier::put);

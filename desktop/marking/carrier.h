@@ -61,6 +61,7 @@ private:
         TrackSet marks;
         QString what;
         int gesture = 0;
+        std::vector<MarkKey> gone{}; // drafts that a newer one does not hold
     };
     std::deque<Chunk> m_putting;
     int m_gesture = 1 << 20; // far from those of hands
@@ -75,6 +76,7 @@ private:
     [[nodiscard]] TrackSet carriedLayer(Id take) const;
     void remember(const Job& job, const TrackSet& carried, const TrackSet& marks);
     void startDraft(const Job& job, const Take& take, const std::shared_ptr<const TrackSet>& marks, int gesture);
+    void dropOldDrafts(const Job& job, const TrackSet& fresh, int gesture);
     void putAll(Id take, const TrackSet& marks, const QString& what, int gesture);
 };
 

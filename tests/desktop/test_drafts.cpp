@@ -246,8 +246,15 @@ private slots:
         const std::size_t second = FoundFile::read(file).size();
         const int take992 = static_cast<int>(data().takes.at(take()).times.size());
         QVERIFY(second > first && second < static_cast<std::size_t>(take992));
+        // What an older draft put where the new one holds nothing goes; what a hand put stays.
+        TrackSet old;
+        old["left_thumb"][FrameIndex(30)] = {{700, 300}, 9.0, How::found};
+        old["left_thumb"][FrameIndex(31)] = {{700, 300}, 1.5, How::hand};
+        QVERIFY(bench().book().putMarks(take(), old, "an older draft"));
         whole();
         QVERIFY(done());
+        QVERIFY(!data().marks.at(take()).at("left_thumb").contains(FrameIndex(30)));
+        QVERIFY(data().marks.at(take()).at("left_thumb").contains(FrameIndex(31)));
         QVERIFY(FoundFile::read(file).size() >= static_cast<std::size_t>(0.98 * take992));
         QVERIFY(kinds()[How::found] > 0.9 * 20 * take992);
     }
