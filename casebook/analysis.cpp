@@ -32,8 +32,15 @@ void measureReps(const CaseData& data, const Blueprint& blueprint, const KnownMo
         a.motions[id] = std::make_shared<const Motion>(toMotion(tracks, timebaseOf(take), options));
     }
     std::map<Id, ViewSetup> setups; // solved once a take
-    for (const auto& [id, take] : data.takes)
+    std::map<Id, double>
+        before; // s of film of the same day in earlier takes: reps in the order in which they were made
+    std::map<Day, double> filmed;
+    for (const auto& [id, take] : data.takes) {
         setups[id] = setupOf(take);
+        before[id] = filmed[take.day];
+        if (!take.times.empty())
+            filmed[take.day] += take.times.back() - take.times.front();
+    }
     for (const auto& [id, rep] : data.reps) {
         const auto take = data.takes.find(rep.take);
         if (take == data.takes.end() || rep.positions.empty())
@@ -42,8 +49,15 @@ void measureReps(const CaseData& data, const Blueprint& blueprint, const KnownMo
         m.rep = std::to_string(id);
         if (take->second.captureRate)
             m.captureRate = Hertz(*take->second.captureRate);
+        m.situation = rep.situation;
+        const auto begins =
+            std::min_element(rep.positions.begin(), rep.positions.end(),
+                             [](const auto& x, const auto& y) { return x.second.frame < y.second.frame; });
+        m.when = before[rep.take] + a.motions[rep.take]->time().real(begins->second.frame).value;
+        const RepFacts facts = factsOf(blueprint, rep);
         for (const auto& measure : blueprint.measures)
-            m.values.push_back(evaluate(measure.definition, *a.motions[rep.take], rep.positions, setups.at(rep.take)));
+            m.values.push_back(
+                evaluate(measure.definition, *a.motions[rep.take], rep.positions, setups.at(rep.take), facts));
         a.measured[id] = std::move(m);
     }
 }
@@ -72,6 +86,73 @@ void chooseReps(const CaseData& data, Analysis& a) {
         if (take.performer == Performer::athlete && a.judgedDay && take.day == *a.judgedDay)
             a.athleteReps.push_back(id);
     }
+}
+
+// What a target that comes from a model is made of: model performances, or the athlete's own reps.
+std::vector<MeasuredRep> referenceReps(const CaseData& data, const Blueprint& blueprint, const Analysis& a) {
+    std::vector<MeasuredRep> models = pick(a, a.modelReps);
+    for (const auto& m : data.brief.models)
+        if (m.blueprint == data.blueprintId && (m.school.empty() || m.school == data.brief.school))
+            models.insert(models.end(), m.reps.begin(), m.reps.end());
+    if (data.brief.reference == ReferenceKind::model || !a.judgedDay)
+        return models;
+    struct Own {
+        Id id;
+        Day day;
+        Stage stage;
+        bool worked;
+    };
+    std::vector<Own> own;
+    for (const auto& [id, rep] : a.measured) {
+        const Rep& r = data.reps.at(id);
+        const Take& take = data.takes.at(r.take);
+        if (take.performer == Performer::athlete && hasValue(rep))
+            own.push_back({id, take.day, r.stage.value_or(take.stage), r.worked.value_or(true)});
+    }
+    std::vector<Id> chosen;
+    const auto earlier = [&](const Own& o) { return o.day < *a.judgedDay; };
+    switch (data.brief.reference) {
+    case ReferenceKind::ownLast: {
+        std::optional<Day> last;
+        for (const auto& o : own)
+            if (earlier(o) && (!last || o.day > *last))
+                last = o.day;
+        for (const auto& o : own)
+            if (last && o.day == *last)
+                chosen.push_back(o.id);
+        break;
+    }
+    case ReferenceKind::ownCalm: {
+        std::optional<Stage> calm;
+        for (const auto& o : own)
+            if (!calm || o.stage < *calm)
+                calm = o.stage;
+        for (const auto& o : own)
+            if (o.stage == *calm)
+                chosen.push_back(o.id);
+        break;
+    }
+    default: { // own best: a third of those that worked, by their mean severity against the models
+        std::vector<std::pair<double, Id>> ranked;
+        for (const auto& o : own) {
+            if (!earlier(o) || !o.worked)
+                continue;
+            double severity = 0.0;
+            int judged = 0;
+            for (const auto& d : compare(blueprint, {a.measured.at(o.id)}, models, {})) {
+                severity += d.judged ? std::abs(d.verdict.severity) : 0.0;
+                judged += d.judged;
+            }
+            if (judged > 0)
+                ranked.emplace_back(severity / judged, o.id);
+        }
+        std::sort(ranked.begin(), ranked.end());
+        for (std::size_t i = 0; i < (ranked.size() + 2) / 3; ++i)
+            chosen.push_back(ranked[i].second);
+    }
+    }
+    const auto reps = pick(a, chosen);
+    return reps.empty() ? models : reps; // nothing of the kind yet: the models
 }
 
 void readPractice(const CaseData& data, const Blueprint& blueprint, Analysis& a) {
@@ -253,7 +334,7 @@ void sayLacking(const CaseData& data, Analysis& a) {
     }
     lack[1] = data.takes.empty() ? "a film" : rates ? count(rates, "capture rate", "capture rates") : "";
     lack[2] = data.takes.empty() ? "a film" : unmarked ? count(unmarked, "take unmarked", "takes unmarked") : "";
-    lack[3] = a.modelReps.empty() ? "a model" : a.athleteReps.empty() ? "a marked rep" : "";
+    lack[3] = a.reference.empty() ? "a model" : a.athleteReps.empty() ? "a marked rep" : "";
     const bool judged =
         std::any_of(a.deviations.begin(), a.deviations.end(), [](const Deviation& d) { return d.judged; });
     lack[4] = !judged                         ? "a measured rep"
@@ -474,9 +555,8 @@ std::vector<PositionId> positionsFor(const Blueprint& blueprint, View view) {
     std::set<PositionId> used;
     for (const auto& m : blueprint.measures)
         if (m.definition.view == view) {
-            used.insert(m.definition.at);
-            if (needsUntil(m.definition))
-                used.insert(m.definition.until);
+            const auto read = positionsOf(m.definition);
+            used.insert(read.begin(), read.end());
         }
     std::vector<PositionId> out;
     for (const auto& p : blueprint.positions)
@@ -542,6 +622,18 @@ Stage stageReached(const Blueprint& blueprint, const std::string& fault, const s
     return reached;
 }
 
+RepFacts factsOf(const Blueprint& blueprint, const Rep& rep) {
+    RepFacts facts;
+    for (const auto& [checkpoint, seen] : rep.seen)
+        facts.seen[checkpoint] = seen.verdict == SeenVerdict::yes      ? 1.0
+                                 : seen.verdict == SeenVerdict::partly ? 0.5
+                                                                       : 0.0;
+    if (rep.worked)
+        facts.effect = *rep.worked ? 1.0 : 0.0;
+    facts.choice = choiceIsRight(blueprint, rep.situation, rep.choice);
+    return facts;
+}
+
 Analysis analyse(const CaseData& data, const Blueprint& blueprint, Day today, const KnownMotions& known) {
     Analysis a;
     a.handErrors = handErrorsOf(data);
@@ -549,7 +641,12 @@ Analysis analyse(const CaseData& data, const Blueprint& blueprint, Day today, co
     chooseReps(data, a);
     CompareOptions options;
     options.school = data.brief.school;
-    a.deviations = compare(blueprint, pick(a, a.athleteReps), pick(a, a.modelReps), options);
+    const auto athlete = pick(a, a.athleteReps);
+    a.reference = referenceReps(data, blueprint, a);
+    options.situation = mainSituation(athlete, a.reference);
+    a.situation = options.situation;
+    a.schools = compareSchools(blueprint, athlete, a.reference);
+    a.deviations = compare(blueprint, athlete, a.reference, options);
     a.judgement = judge(blueprint, a.deviations);
     attend(data, blueprint, a);
     a.views = checkViews(data, a.motions);

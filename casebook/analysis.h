@@ -64,6 +64,9 @@ struct Analysis {
     std::map<Id, MeasuredRep> measured;                  ///< by rep
     std::optional<Day> judgedDay;                        ///< the athlete's newest session with a measured rep
     std::vector<Id> athleteReps, modelReps;              ///< the reps that were compared
+    std::vector<MeasuredRep> reference;                  ///< what targets from a model are made of: see ReferenceKind
+    std::string situation;                               ///< of the athlete's reps that are compared; empty = all
+    std::vector<SchoolNearness> schools;                 ///< by the blueprint's order
     std::vector<Deviation> deviations;
     Judgement judgement;
     Plan plan;
@@ -136,6 +139,9 @@ private:
 /// By take: where all takes that are locked to this one, directly or through others, show the instant of this frame.
 /// Instants outside a film are left out. The take itself is not among them.
 std::map<Id, LockedFrame> lockedFrames(const CaseData& data, Id take, FrameIndex frame);
+
+/// What was noted about a rep, as figures.
+RepFacts factsOf(const Blueprint& blueprint, const Rep& rep);
 
 /// The reps of a take by number.
 std::vector<const Rep*> repsOf(const CaseData& data, Id take);

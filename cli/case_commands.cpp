@@ -137,7 +137,30 @@ Status demo(const CaseArguments& a) {
     return Done{};
 }
 
+json valueJson(const MeasureDefinition& definition, const MeasureValue& v) {
+    json j = {{"measure", v.measure}, {"unit", unitOf(definition)}, {"state", v.refused ? "refused" : "measured"}};
+    if (v.refused) {
+        j["reason"] = v.reason;
+        return j;
+    }
+    json frames = json::array();
+    for (FrameIndex f : v.frames)
+        frames.push_back(f.value);
+    j["value"] = rounded(v.value);
+    j["u"] = rounded(v.u);
+    if (v.draft)
+        j["draft"] = true;
+    j["u_marks"] = rounded(v.uMarks);
+    j["u_time"] = rounded(v.uTime);
+    j["frames"] = frames;
+    if (!v.reason.empty())
+        j["caution"] = v.reason;
+    return j;
+}
+
 Status measure(const CaseArguments& a) {
+    if (a.library.empty())
+        return Error{"say what to measure: --library or --tracks", {}, {}, {}};
     const auto book = openCase(a);
     if (!book)
         return book.error();
@@ -152,28 +175,10 @@ Status measure(const CaseArguments& a) {
             const auto& definition = (*book)->blueprint().measure(v.measure)->definition;
             if (definition.view != take.view)
                 continue;
-            json frames = json::array();
-            for (FrameIndex f : v.frames)
-                frames.push_back(f.value);
             json j = {{"take", take.title},
                       {"performer", kPerformerNames[static_cast<std::size_t>(take.performer)]},
-                      {"rep", r.number},
-                      {"measure", v.measure},
-                      {"unit", unitOf(definition)},
-                      {"state", v.refused ? "refused" : "measured"}};
-            if (v.refused) {
-                j["reason"] = v.reason;
-            } else {
-                j["value"] = rounded(v.value);
-                j["u"] = rounded(v.u);
-                if (v.draft)
-                    j["draft"] = true;
-                j["u_marks"] = rounded(v.uMarks);
-                j["u_time"] = rounded(v.uTime);
-                j["frames"] = frames;
-                if (!v.reason.empty())
-                    j["caution"] = v.reason;
-            }
+                      {"rep", r.number}};
+            j.update(valueJson(definition, v));
             if (!a.json)
                 std::printf("  %-46s %s\n", definition.name.c_str(),
                             v.refused ? ("refused: " + v.reason).c_str()

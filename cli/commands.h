@@ -2,8 +2,12 @@
 /// \file
 /// The commands of riflesso-cli. Each returns a Status; main() turns an Error into one line and exit code 1.
 
+#include "core/measure/evaluate.h"
 #include "core/motion/result.h"
 #include "core/programme/calendar.h"
+#include "core/technique/blueprint.h"
+
+#include <nlohmann/json.hpp>
 
 #include <optional>
 #include <string>
@@ -82,7 +86,7 @@ struct ImportArguments {
     bool refer = false;
 };
 /// Goes on after a film that fails; its Error names each one.
-Status import(const ImportArguments& a);
+Status bringIn(const ImportArguments& a);
 
 struct CaseArguments {
     std::string library, out, in, films, today;
@@ -98,6 +102,25 @@ Status plan(const CaseArguments& a);
 Status report(const CaseArguments& a);
 /// Lists the takes, writes a take's marks as tracks CSV, or reads such a file into it (all or nothing).
 Status tracks(const CaseArguments& a);
+
+struct TracksArguments {
+    std::string tracks, blueprint = "fencing-lunge", positions, view = "side", side = "right", facing = "right";
+    std::string out, name, school;
+    std::vector<std::string> inputs; ///< of model from: libraries and tracks
+    std::optional<double> captureRate;
+    bool json = false;
+};
+/// Every measure of every rep of tracks from anywhere: value, u, unit, state, reason of refusal.
+Status measureTracks(const TracksArguments& a);
+Status modelFrom(const TracksArguments& a);
+Status convert(const TracksArguments& a);
+
+/// A shipped blueprint's name, or a file.
+Result<Blueprint> blueprintNamed(const std::string& name);
+/// The whole file or none of it.
+Status writeWhole(const std::string& path, const std::string& text);
+/// A measured value of a rep: value, u and its parts, frames; or the reason why it was refused.
+nlohmann::json valueJson(const MeasureDefinition& definition, const MeasureValue& value);
 
 /// Rounds for output: enough digits to compute with, few enough to read.
 double rounded(double v, int digits = 4);

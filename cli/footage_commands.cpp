@@ -233,7 +233,7 @@ Status calibrate(const CalibrateArguments& a) {
     return Done{};
 }
 
-Status import(const ImportArguments& a) {
+Status bringIn(const ImportArguments& a) {
     const std::string text = a.today.empty() ? QDate::currentDate().toString(Qt::ISODate).toStdString() : a.today;
     const auto today = dayFromIso(text);
     if (!today)

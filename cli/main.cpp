@@ -158,63 +158,105 @@ int main(int argc, char** argv) {
     calibrate->callback([&] { chosen = [&] { return cli::calibrate(k); }; });
 
     cli::ImportArguments im;
-    auto* import = app.add_subcommand("import", "Films and folders of films into a case");
-    import->add_option("--library", im.library, "the library's folder")->required();
-    import->add_option("FILM", im.films, "films, folders of films, folders of pictures")->required();
-    import->add_option("--case", im.caseId, "the case's number (the first one when left out)");
-    import->add_option("--today", im.today, "the films' date (2026-11-23)");
-    import->add_flag("--refer", im.refer, "leave the films where they are");
-    import->callback([&] { chosen = [&] { return cli::import(im);
-};
-});
+    auto* bringIn = app.add_subcommand("import", "Films and folders of films into a case");
+    bringIn->add_option("--library", im.library, "the library's folder")->required();
+    bringIn->add_option("FILM", im.films, "films, folders of films, folders of pictures")->required();
+    bringIn->add_option("--case", im.caseId, "the case's number (the first one when left out)");
+    bringIn->add_option("--today", im.today, "the films' date (2026-11-23)");
+    bringIn->add_flag("--refer", im.refer, "leave the films where they are");
+    bringIn->callback([&] { chosen = [&] { return cli::bringIn(im); }; });
 
-auto* demo = app.add_subcommand("demo", "Make the demo library in a folder (films are made once and kept)");
-demo->add_option("DIR", c.library, "the folder")->required();
-demo->add_option("--films", c.films, "where made films are kept between runs");
-demo->add_option("--today", c.today, "the demo's dates count back from here (2026-11-23)");
-demo->callback([&] { chosen = [&] { return cli::demo(c); }; });
+    auto* demo = app.add_subcommand("demo", "Make the demo library in a folder (films are made once and kept)");
+    demo->add_option("DIR", c.library, "the folder")->required();
+    demo->add_option("--films", c.films, "where made films are kept between runs");
+    demo->add_option("--today", c.today, "the demo's dates count back from here (2026-11-23)");
+    demo->callback([&] { chosen = [&] { return cli::demo(c); }; });
 
-struct CaseCommand {
-    const char* name;
-    const char* help;
-    Status (*run)(const cli::CaseArguments&);
-};
-const CaseCommand commands[] = {
-    {"measure", "Every measure of every marked rep, with its uncertainty", cli::measure},
-    {"compare", "The newest session against its targets", cli::compare},
-    {"findings", "Strengths, findings in order, the focus and why", cli::findings},
-    {"plan", "Drills for the focus on the next two weeks", cli::plan},
-    {"report", "The report as PDF and HTML", cli::report},
-    {"tracks", "A take's marks as CSV, out and in; without a take, the list of takes", cli::tracks}};
-for (const auto& command : commands) {
-    auto* sub = app.add_subcommand(command.name, command.help);
-    sub->add_option("--library", c.library, "the library's folder")->required();
-    sub->add_option("--case", c.caseId, "the case's number (the first one when left out)");
-    sub->add_option("--today", c.today, "plan from this day (2026-11-23)");
-    if (std::string(command.name) == "report")
-        sub->add_option("--out", c.out, "the folder to write report.pdf and report.html to")->required();
-    else if (std::string(command.name) == "tracks") {
-        sub->add_option("--take", c.take, "the take's number");
-        auto* out = sub->add_option("--out", c.out, "write its marks to this file");
-        sub->add_option("--in", c.in, "take the marks of this file over")->excludes(out);
-    } else
-        sub->add_flag("--json", c.json, "as JSON");
-    sub->callback([&, run = command.run] { chosen = [&c, run] { return run(c); }; });
-}
+    cli::TracksArguments tr;
+    const auto tracksOptions = [&tr](CLI::App* sub) {
+        sub->add_option("--blueprint", tr.blueprint, "a shipped blueprint's name or a file")->capture_default_str();
+        sub->add_option("--positions", tr.positions,
+                        "the reps' key positions as JSON; proposed by the blueprint's rules when left out");
+        sub->add_option("--capture-rate", tr.captureRate, "Hz; without it the file's own times are true");
+        sub->add_option("--view", tr.view,
+                        "from where the camera looks: side, front, or degrees round the athlete for "
+                        "motion capture");
+        sub->add_option("--side", tr.side, "the weapon hand")->check(CLI::IsMember({"left", "right"}));
+        sub->add_option("--facing", tr.facing, "where forward points")
+            ->check(CLI::IsMember({"left", "right", "camera"}));
+    };
+    auto* measure = app.add_subcommand("measure", "Every measure of every marked rep, with its uncertainty");
+    auto* ofLibrary = measure->add_option("--library", c.library, "the library's folder");
+    measure->add_option("--case", c.caseId, "the case's number (the first one when left out)");
+    measure->add_option("--today", c.today, "plan from this day (2026-11-23)");
+    measure->add_option("--tracks", tr.tracks, "tracks (CSV, TRC, C3D, BVH) instead of a library")->excludes(ofLibrary);
+    tracksOptions(measure);
+    measure->add_flag("--json", c.json, "as JSON");
+    measure->callback([&] {
+        chosen = [&] {
+            tr.json = c.json;
+            return tr.tracks.empty() ? cli::measure(c) : cli::measureTracks(tr);
+        };
+    });
 
-try {
-    app.parse(argc, argv);
-} catch (const CLI::ParseError& e) {
-    return app.exit(e) == 0 ? 0 : 2;
-}
-const Status status = chosen();
-if (!status) {
-    std::fprintf(stderr, "riflesso-cli: %s\n", status.error().text().c_str());
-    return 1;
-}
-if (std::fflush(stdout) != 0 || std::ferror(stdout)) {
-    std::fprintf(stderr, "riflesso-cli: standard output: the result could not be written; is the disk full?\n");
-    return 1;
-}
-return 0;
+    auto* model = app.add_subcommand("model", "Model performances");
+    model->require_subcommand(1);
+    auto* modelFrom = model->add_subcommand("from", "A model performance from libraries' cases or tracks");
+    modelFrom->add_option("IN", tr.inputs, "libraries (their model takes), tracks (CSV, TRC, C3D, BVH)")->required();
+    modelFrom->add_option("--out", tr.out, "the model's file")->required();
+    modelFrom->add_option("--name", tr.name, "what it is called");
+    modelFrom->add_option("--school", tr.school, "the school it stands for");
+    tracksOptions(modelFrom);
+    modelFrom->callback([&] { chosen = [&] { return cli::modelFrom(tr); }; });
+
+    auto* convert = app.add_subcommand("convert", "Tracks from one format to another: CSV, TRC, C3D; BVH in");
+    convert->add_option("IN", tr.tracks, "the file to read")->required();
+    convert->add_option("OUT", tr.out, "the file to write")->required();
+    convert->add_option("--view", tr.view,
+                        "side, front, or degrees round the athlete, 0 = from in front: what a virtual "
+                        "camera sees of motion capture");
+    convert->callback([&] { chosen = [&] { return cli::convert(tr); }; });
+
+    struct CaseCommand {
+        const char* name;
+        const char* help;
+        Status (*run)(const cli::CaseArguments&);
+    };
+    const CaseCommand commands[] = {
+        {"compare", "The newest session against its targets", cli::compare},
+        {"findings", "Strengths, findings in order, the focus and why", cli::findings},
+        {"plan", "Drills for the focus on the next two weeks", cli::plan},
+        {"report", "The report as PDF and HTML", cli::report},
+        {"tracks", "A take's marks as CSV, out and in; without a take, the list of takes", cli::tracks}};
+    for (const auto& command : commands) {
+        auto* sub = app.add_subcommand(command.name, command.help);
+        sub->add_option("--library", c.library, "the library's folder")->required();
+        sub->add_option("--case", c.caseId, "the case's number (the first one when left out)");
+        sub->add_option("--today", c.today, "plan from this day (2026-11-23)");
+        if (std::string(command.name) == "report")
+            sub->add_option("--out", c.out, "the folder to write report.pdf and report.html to")->required();
+        else if (std::string(command.name) == "tracks") {
+            sub->add_option("--take", c.take, "the take's number");
+            auto* out = sub->add_option("--out", c.out, "write its marks to this file");
+            sub->add_option("--in", c.in, "take the marks of this file over")->excludes(out);
+        } else
+            sub->add_flag("--json", c.json, "as JSON");
+        sub->callback([&, run = command.run] { chosen = [&c, run] { return run(c); }; });
+    }
+
+    try {
+        app.parse(argc, argv);
+    } catch (const CLI::ParseError& e) {
+        return app.exit(e) == 0 ? 0 : 2;
+    }
+    const Status status = chosen();
+    if (!status) {
+        std::fprintf(stderr, "riflesso-cli: %s\n", status.error().text().c_str());
+        return 1;
+    }
+    if (std::fflush(stdout) != 0 || std::ferror(stdout)) {
+        std::fprintf(stderr, "riflesso-cli: standard output: the result could not be written; is the disk full?\n");
+        return 1;
+    }
+    return 0;
 }

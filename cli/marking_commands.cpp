@@ -26,25 +26,11 @@
 namespace riflesso::cli {
 namespace {
 
-Status writeWhole(const std::string& path, const std::string& text) {
-    QSaveFile file(QString::fromStdString(path));
-    if (!file.open(QIODevice::WriteOnly) || file.write(text.data(), static_cast<qint64>(text.size())) < 0 ||
-        !file.commit())
-        return Error{"the file could not be written", path, "no file was changed", "is the disk full?"};
-    return Done{};
-}
-
 Result<TracksFile> readTracks(const std::string& path) {
     const auto text = readTextFile(path);
     if (!text)
         return text.error();
     return tracksFromCsv(*text, path);
-}
-
-Result<Blueprint> blueprintNamed(const std::string& name) {
-    const auto shipped = shippedBlueprintIds();
-    return std::find(shipped.begin(), shipped.end(), name) != shipped.end() ? shippedBlueprint(name)
-                                                                            : readBlueprint(name);
 }
 
 ViewSetup setupOf(const std::string& view, const std::string& facing, const std::string& side) {
@@ -56,6 +42,20 @@ ViewSetup setupOf(const std::string& view, const std::string& facing, const std:
 }
 
 } // namespace
+
+Status writeWhole(const std::string& path, const std::string& text) {
+    QSaveFile file(QString::fromStdString(path));
+    if (!file.open(QIODevice::WriteOnly) || file.write(text.data(), static_cast<qint64>(text.size())) < 0 ||
+        !file.commit())
+        return Error{"the file could not be written", path, "no file was changed", "is the disk full?"};
+    return Done{};
+}
+
+Result<Blueprint> blueprintNamed(const std::string& name) {
+    const auto shipped = shippedBlueprintIds();
+    return std::find(shipped.begin(), shipped.end(), name) != shipped.end() ? shippedBlueprint(name)
+                                                                            : readBlueprint(name);
+}
 
 Status positions(const PositionsArguments& a) {
     const auto tracks = readTracks(a.tracks);

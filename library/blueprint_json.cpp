@@ -3,6 +3,7 @@
 #include "core/technique/validate.h"
 #include "library/measure_json.h"
 
+#include <cmath>
 #include <fstream>
 #include <sstream>
 
@@ -13,6 +14,7 @@ Target readTarget(const JsonReader& j) {
     Target t;
     t.source = j["source"].word<TargetSource>(kTargetSourceNames);
     t.school = j.textOr("school");
+    t.situation = j.textOr("situation");
     t.note = j.textOr("note");
     t.k = j.numberOr("k", 2.0);
     t.floor = j["floor"].number();
@@ -116,6 +118,7 @@ Blueprint readAll(const JsonReader& j, std::vector<BlueprintProblem>* problems =
         b.positions.push_back({p["id"].text(), p["name"].text(), p["words"].text()});
         if (p.has("rule"))
             b.positions.back().rule = readRule(p["rule"]);
+        b.positions.back().picture = p.textOr("picture");
     });
     each("checkpoints", false, [&](const JsonReader& c) {
         b.checkpoints.push_back({c["id"].text(), c["name"].text(), c["question"].text(), c["at"].text()});
@@ -139,10 +142,103 @@ Blueprint readAll(const JsonReader& j, std::vector<BlueprintProblem>* problems =
     });
     each("faults", true, [&](const JsonReader& f) { b.faults.push_back(readFault(f)); });
     each("drills", true, [&](const JsonReader& d) { b.drills.push_back(readDrill(d)); });
+    linkMeasures(b.measures);
+    each("situations", false, [&](const JsonReader& s) {
+        b.situations.push_back({s["id"].text(), s["name"].text(), s.textOr("words"), {}});
+        for (const auto& c : s["choices"].items())
+            b.situations.back().choices.push_back(c.text());
+    });
+    each("profiles", false, [&](const JsonReader& p) {
+        b.profiles.push_back({p["id"].text(), p["name"].text(), p.textOr("words"), {}});
+        for (const auto& f : p["faults"].items())
+            b.profiles.back().faults.push_back(f.text());
+    });
     each("schools", false, [&](const JsonReader& s) {
         b.schools.push_back({s["id"].text(), s["name"].text(), s.textOr("words")});
     });
     return b;
+}
+
+using Json = nlohmann::ordered_json;
+
+void put(Json& j, const char* key, const std::string& text) {
+    if (!text.empty())
+        j[key] = text;
+}
+
+Json targetJson(const Target& t) {
+    Json j{{"source", enumName(kTargetSourceNames, t.source)}};
+    put(j, "school", t.school);
+    put(j, "situation", t.situation);
+    put(j, "note", t.note);
+    j["floor"] = t.floor;
+    if (t.source == TargetSource::model)
+        j["k"] = t.k;
+    if (std::isfinite(t.lo))
+        j["lo"] = t.lo;
+    if (std::isfinite(t.hi))
+        j["hi"] = t.hi;
+    return j;
+}
+
+Json positionJson(const KeyPosition& p) {
+    Json j{{"id", p.id}, {"name", p.name}, {"words", p.words}};
+    put(j, "picture", p.picture);
+    if (!p.rule)
+        return j;
+    const auto& r = *p.rule;
+    Json of{{"kind", enumName(kSeriesKindNames, r.series.kind)}};
+    for (const auto& point : r.series.points)
+        of["points"].push_back(textOf(point));
+    if (r.series.direction)
+        of["direction"] = enumName(kDirectionNames, *r.series.direction);
+    Json rule{{"when", enumName(kRuleKindNames, r.kind)}, {"of", of}};
+    if (r.falling)
+        rule["falling"] = true;
+    if (r.level != 0.5)
+        rule["level"] = r.level;
+    put(rule, "after", r.after);
+    put(rule, "before", r.before);
+    if (r.frames != 0)
+        rule["frames"] = r.frames;
+    j["rule"] = rule;
+    return j;
+}
+
+Json faultJson(const Fault& f) {
+    Json j{{"id", f.id}, {"name", f.name}};
+    put(j, "why", f.why);
+    j["phase"] = f.phase;
+    j["indicators"] = Json::array();
+    for (const auto& i : f.indicators)
+        j["indicators"].push_back(
+            {{"measure", i.measure}, {"direction", enumName(kDevianceNames, i.direction)}, {"weight", i.weight}});
+    for (const auto& c : f.causes)
+        j["causes"].push_back({{"fault", c.fault}, {"strength", c.strength}});
+    if (f.safety)
+        j["safety"] = true;
+    j["trainability"] = f.trainability;
+    put(j, "caution", f.caution);
+    j["cue"] = f.cue;
+    j["drills"] = f.drills;
+    return j;
+}
+
+Json drillJson(const Drill& d) {
+    Json j{{"id", d.id}, {"name", d.name}, {"stage", enumName(kStageNames, d.stage)}};
+    j["dose"] = {{"sets", d.dose.sets}, {"reps", d.dose.reps}, {"minutes", d.dose.minutes}};
+    j["cue"] = d.cue;
+    put(j, "how", d.how);
+    put(j, "contrast", d.contrast);
+    put(j, "caution", d.caution);
+    if (!d.equipment.empty())
+        j["equipment"] = d.equipment;
+    if (d.partner)
+        j["partner"] = true;
+    if (d.home)
+        j["home"] = true;
+    put(j, "speed", d.speed);
+    return j;
 }
 
 // Where a byte of a text stands, as "line 3, column 14".
@@ -176,6 +272,69 @@ Result<Blueprint> blueprintFromJson(const std::string& text, const std::string& 
     } catch (const nlohmann::json::exception& e) {
         return wrong("", e.what());
     }
+}
+
+std::string blueprintToJson(const Blueprint& b) {
+    Json j{{"format", 1}, {"id", b.id}, {"name", b.name}, {"version", b.version}};
+    if (!b.cautions.empty())
+        j["cautions"] = b.cautions;
+    const auto list = [&](const char* key, const auto& items, auto one, bool needed) {
+        if (needed)
+            j[key] = Json::array();
+        for (const auto& item : items)
+            j[key].push_back(one(item));
+    };
+    const auto named = [](const auto& x) {
+        Json one{{"id", x.id}, {"name", x.name}};
+        put(one, "words", x.words);
+        return one;
+    };
+    list("schools", b.schools, named, false);
+    list(
+        "situations", b.situations,
+        [&](const Situation& s) {
+            Json one = named(s);
+            one["choices"] = s.choices;
+            return one;
+        },
+        false);
+    list("positions", b.positions, positionJson, true);
+    list(
+        "checkpoints", b.checkpoints,
+        [](const Checkpoint& c) {
+            return Json{{"id", c.id}, {"name", c.name}, {"question", c.question}, {"at", c.at}};
+        },
+        false);
+    list(
+        "proxies", b.proxies,
+        [](const ProxyRule& p) {
+            return Json{{"landmark", p.landmark}, {"from", p.from}, {"to", p.to}};
+        },
+        false);
+    j["landmarks"] = b.landmarks;
+    list(
+        "measures", b.measures,
+        [](const BlueprintMeasure& m) {
+            Json one = measureJson(m.definition);
+            put(one, "too_low", m.tooLow);
+            put(one, "too_high", m.tooHigh);
+            one["targets"] = Json::array();
+            for (const auto& t : m.targets)
+                one["targets"].push_back(targetJson(t));
+            return one;
+        },
+        true);
+    list("faults", b.faults, faultJson, true);
+    list(
+        "profiles", b.profiles,
+        [&](const Profile& p) {
+            Json one = named(p);
+            one["faults"] = p.faults;
+            return one;
+        },
+        false);
+    list("drills", b.drills, drillJson, true);
+    return j.dump(2, ' ', false, Json::error_handler_t::replace) + "\n";
 }
 
 std::vector<BlueprintProblem> problemsInBlueprint(const std::string& text) {

@@ -14,6 +14,9 @@ namespace riflesso {
 Result<Blueprint> blueprintFromJson(const std::string& text, const std::string& fileName);
 Result<Blueprint> readBlueprint(const std::filesystem::path& file);
 
+/// The blueprint as text, in a fixed order of fields; blueprintFromJson() reads it back alike.
+std::string blueprintToJson(const Blueprint& blueprint);
+
 /// All that is wrong with a blueprint's text, each with its place; empty when it is sound. What refers to things that
 /// could not be read is not said before these are mended.
 std::vector<BlueprintProblem> problemsInBlueprint(const std::string& text);

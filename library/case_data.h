@@ -3,6 +3,7 @@
 /// The data of a case as plain values: what the library keeps and the casebook edits.
 
 #include "core/measure/evaluate.h"
+#include "core/mirror/reference.h"
 #include "core/motion/body_schema.h"
 #include "core/motion/calibration.h"
 #include "core/motion/mark.h"
@@ -49,6 +50,9 @@ struct Brief {
     std::array<int, 7> minutes{}; ///< a weekday, Monday first
     std::vector<Day> competitions;
     std::vector<Guess> guesses;
+    int blueprintVersion = 1;                       ///< by which the case was last worked on
+    ReferenceKind reference = ReferenceKind::model; ///< what the newest session is compared with
+    std::vector<ModelPerformance> models{};         ///< measured elsewhere, besides the case's own model takes
     friend bool operator==(const Brief&, const Brief&) = default;
 };
 

@@ -1,5 +1,7 @@
 #include "library/case_json.h"
 
+#include "library/model_json.h"
+
 #include "library/json_reader.h"
 
 namespace riflesso {
@@ -98,6 +100,9 @@ std::string toJson(const Brief& b) {
         competitions.push_back(isoDate(d));
     for (const auto& g : b.guesses)
         guesses.push_back({{"measure", g.measure}, {"value", g.value}});
+    json models = json::array();
+    for (const auto& m : b.models)
+        models.push_back(json::parse(modelToJson(m)));
     return json{{"athlete",
                  {{"name", b.athlete.name},
                   {"handedness", enumName(kSideNames, b.athlete.handedness)},
@@ -111,7 +116,10 @@ std::string toJson(const Brief& b) {
                 {"school", b.school},
                 {"minutes", b.minutes},
                 {"competitions", competitions},
-                {"guesses", guesses}}
+                {"guesses", guesses},
+                {"blueprint_version", b.blueprintVersion},
+                {"reference", enumName(kReferenceKindNames, b.reference)},
+                {"models", models}}
         .dump(-1, ' ', false, json::error_handler_t::replace);
 }
 
@@ -134,6 +142,11 @@ Result<Brief> briefFromJson(const std::string& text) {
             b.competitions.push_back(readDay(c));
         for (const auto& g : j.itemsOr("guesses"))
             b.guesses.push_back({g["measure"].text(), g["value"].number()});
+        b.blueprintVersion = static_cast<int>(j.numberOr("blueprint_version", 1.0));
+        if (j.has("reference"))
+            b.reference = j["reference"].word<ReferenceKind>(kReferenceKindNames);
+        for (const auto& m : j.itemsOr("models"))
+            b.models.push_back(readModel(m));
         return b;
     });
 }

@@ -14,6 +14,9 @@ namespace riflesso {
 /// Throws JsonProblem; for use inside this room.
 MeasureDefinition readMeasure(const JsonReader& json, bool standalone);
 
+/// The same fields written; what has its usual value is left out. readMeasure() reads it back alike.
+nlohmann::ordered_json measureJson(const MeasureDefinition& definition);
+
 /// A single definition from text: {"kind":"angle","points":["left_hip","left_knee","left_ankle"]}.
 Result<MeasureDefinition> measureFromJson(const std::string& text);
 

@@ -1,6 +1,125 @@
 #include "core/measure/definition.h"
 
+#include <algorithm>
+
 namespace riflesso {
+namespace {
+
+// How many points a measure takes.
+struct Count {
+    std::size_t least, most;
+};
+Count countOf(const MeasureDefinition& d) {
+    switch (d.kind) {
+    case MeasureKind::angle:
+        return {3, 3};
+    case MeasureKind::ratio:
+    case MeasureKind::between:
+        return {4, 4};
+    case MeasureKind::lean:
+    case MeasureKind::offset:
+    case MeasureKind::order:
+    case MeasureKind::clock:
+    case MeasureKind::roll:
+    case MeasureKind::gap:
+        return {2, 2};
+    case MeasureKind::stack:
+        return {d.ownLine ? 3u : 2u, 20};
+    case MeasureKind::turn:
+        return {2, 4};
+    case MeasureKind::facing:
+        return {4, 6};
+    case MeasureKind::speed:
+    case MeasureKind::path:
+    case MeasureKind::stillness:
+    case MeasureKind::dwell:
+        return {1, 2};
+    case MeasureKind::cadence:
+        return d.aspect == Aspect::rate ? Count{0, 0} : Count{1, 2};
+    case MeasureKind::overlap:
+        return d.aspect == Aspect::nearest ? Count{2, 3} : Count{0, 0};
+    case MeasureKind::smoothness:
+        return {1, 3};
+    case MeasureKind::contacts:
+        return d.aspect == Aspect::first ? Count{2, 2} : Count{1, 4};
+    case MeasureKind::recovery:
+        return d.aspect == Aspect::steps ? Count{1, 4} : Count{0, 0};
+    case MeasureKind::interval:
+    case MeasureKind::chain:
+    case MeasureKind::symmetry:
+    case MeasureKind::spread:
+    case MeasureKind::drift:
+    case MeasureKind::seen:
+    case MeasureKind::effect:
+    case MeasureKind::choice:
+        break;
+    }
+    return {0, 0};
+}
+
+std::string problemOfPoints(const MeasureDefinition& d, const std::string& kind) {
+    const auto [least, most] = countOf(d);
+    const auto n = d.points.size();
+    if (d.kind == MeasureKind::stack && n < least)
+        return d.ownLine ? "a stack against its own line needs three points or more"
+                         : "a stack needs two points or more, the support first";
+    if (n < least || n > most)
+        return "a measure of kind " + kind + " needs " +
+               (least == most ? std::to_string(least) : std::to_string(least) + " to " + std::to_string(most)) +
+               " points, not " + std::to_string(n);
+    if ((d.kind == MeasureKind::turn && n == 3) || (d.kind == MeasureKind::facing && n == 5))
+        return "the second cue needs two points";
+    if (d.kind == MeasureKind::turn && n == 4 && !d.direction)
+        return "a turn with a second cue needs the \"direction\" along which it leads";
+    if ((d.kind == MeasureKind::turn || d.kind == MeasureKind::facing) &&
+        (d.per.size() != 2 || !(d.fullWidth > 0.0) || !(d.fullWidthSigma >= 0.0)))
+        return "a measure of kind " + kind + " needs \"full_width\", in lengths of its \"per\" segment";
+    if (d.kind == MeasureKind::overlap && n == 3 && !d.direction)
+        return "a third point needs the \"direction\" in which the two are in front of it";
+    return {};
+}
+
+std::string problemOfParts(const MeasureDefinition& d, const std::string& kind) {
+    if (const auto ways = aspectsOf(d.kind);
+        !ways.empty() && std::find(ways.begin(), ways.end(), d.aspect) == ways.end())
+        return "a measure of kind " + kind + " has no aspect " + enumName(kAspectNames, d.aspect);
+    if (d.kind == MeasureKind::dwell && !(d.level > 0.0))
+        return "a dwell needs the \"level\" of speed below which it counts";
+    const bool feet = d.kind == MeasureKind::contacts || (d.kind == MeasureKind::recovery && d.aspect == Aspect::steps);
+    if (feet && (!(d.level > 0.0) || !(d.height > 0.0)))
+        return "contacts need the \"level\" of speed and the \"height\" below which a foot stands";
+    if (d.kind == MeasureKind::recovery && !(d.lo < d.hi))
+        return "a recovery needs the band \"lo\" to \"hi\" in which it is back";
+    if (d.kind == MeasureKind::cadence && !(d.cycles > 0.0))
+        return "\"cycles\" must be positive";
+    if (d.kind == MeasureKind::overlap && d.aspect != Aspect::nearest && d.events.size() != 4)
+        return "an overlap needs four \"events\": first on, first off, second on, second off";
+    if (d.kind == MeasureKind::chain) {
+        if (d.links.size() < 2)
+            return "a chain needs two \"links\" or more";
+        for (const auto& link : d.links)
+            if (link.points.empty() || link.points.size() > 3)
+                return "a link is one point, a segment of two or a joint of three";
+    }
+    const std::size_t others = d.kind == MeasureKind::symmetry ? 2 : isDerived(d.kind) ? 1 : 0;
+    if (d.of.size() != others)
+        return others == 0 ? "a measure of kind " + kind + " is not read from others"
+                           : "a measure of kind " + kind + " needs " + std::to_string(others) +
+                                 (others == 1 ? " other measure in \"of\"" : " other measures in \"of\"");
+    for (const auto& b : d.base) {
+        if (isAcrossReps(b->kind) || (!isAcrossReps(d.kind) && (isDerived(b->kind) || isNoted(b->kind))))
+            return "\"" + b->id + "\" is of kind " + enumName(kMeasureKindNames, b->kind) + ", which cannot be read on";
+        if (d.kind == MeasureKind::recovery && (isOfSpan(b->kind) || b->reduction != Reduction::at))
+            return "\"" + b->id + "\" has no value on a single frame, so nothing can come back";
+    }
+    if (d.base.size() == 2 && unitOf(*d.base[0]) != unitOf(*d.base[1]))
+        return "\"" + d.of[0] + "\" and \"" + d.of[1] + "\" have different units";
+    if (d.kind == MeasureKind::seen && d.checkpoint.empty())
+        return "a measure of kind seen needs its \"checkpoint\"";
+    return {};
+}
+
+} // namespace
 
 std::optional<PointSpec> pointFromText(std::string_view text) {
     PointSpec spec;
@@ -16,37 +135,58 @@ std::optional<PointSpec> pointFromText(std::string_view text) {
     }
 }
 
+std::string textOf(const PointSpec& point) {
+    return point.landmarks.empty()       ? std::string()
+           : point.landmarks.size() == 1 ? point.landmarks[0]
+                                         : point.landmarks[0] + "+" + point.landmarks[1];
+}
+
+std::span<const Aspect> aspectsOf(MeasureKind kind) {
+    static constexpr std::array path = {Aspect::length, Aspect::straightness, Aspect::detours};
+    static constexpr std::array cadence = {Aspect::rate, Aspect::length, Aspect::speed};
+    static constexpr std::array overlap = {Aspect::together, Aspect::phase, Aspect::duty, Aspect::nearest};
+    static constexpr std::array chain = {Aspect::sequence, Aspect::lag, Aspect::shortestLag, Aspect::braking,
+                                         Aspect::inversions};
+    static constexpr std::array contacts = {Aspect::count, Aspect::first, Aspect::feet};
+    static constexpr std::array recovery = {Aspect::time, Aspect::steps};
+    static constexpr std::array symmetry = {Aspect::share, Aspect::difference};
+    switch (kind) {
+    case MeasureKind::path:
+        return path;
+    case MeasureKind::cadence:
+        return cadence;
+    case MeasureKind::overlap:
+        return overlap;
+    case MeasureKind::chain:
+        return chain;
+    case MeasureKind::contacts:
+        return contacts;
+    case MeasureKind::recovery:
+        return recovery;
+    case MeasureKind::symmetry:
+        return symmetry;
+    default:
+        return {};
+    }
+}
+
 std::string problemOf(const MeasureDefinition& d) {
-    static constexpr std::array<std::size_t, 15> kPoints = {3, 2, 4, 2, 0, 2, 4, 2, 2, 2, 2, 1, 1, 1, 1};
-    const std::size_t needed = kPoints[static_cast<std::size_t>(d.kind)];
     const std::string kind = enumName(kMeasureKindNames, d.kind);
-    if (d.kind == MeasureKind::stack) {
-        if (d.points.size() < (d.ownLine ? 3u : 2u))
-            return d.ownLine ? "a stack against its own line needs three points or more"
-                             : "a stack needs two points or more, the support first";
-    } else if (d.kind == MeasureKind::turn && d.points.size() == 4) {
-        if (!d.direction)
-            return "a turn with a second cue needs the \"direction\" along which it leads";
-    } else if (needed == 1 && d.points.size() == 2) {
-        // against another point
-    } else if (d.points.size() != needed)
-        return "a measure of kind " + kind + " needs " + std::to_string(needed) + " points, not " +
-               std::to_string(d.points.size());
-    if (d.kind == MeasureKind::turn && (d.per.size() != 2 || !(d.fullWidth > 0.0) || !(d.fullWidthSigma >= 0.0)))
-        return "a turn needs \"full_width\", in lengths of its \"per\" segment";
-    if (isOfSpan(d.kind) && d.reduction != Reduction::at)
+    if (auto p = problemOfPoints(d, kind); !p.empty())
+        return p;
+    if (auto p = problemOfParts(d, kind); !p.empty())
+        return p;
+    if (d.reduction != Reduction::at && (isOfSpan(d.kind) || isDerived(d.kind) || isNoted(d.kind)))
         return "a measure of kind " + kind + " has no reduction: it is one value already";
-    if (d.kind == MeasureKind::dwell && !(d.level > 0.0))
-        return "a dwell needs the \"level\" of speed below which it counts";
     if (d.reading == AngleReading::turned && d.kind != MeasureKind::angle && d.kind != MeasureKind::between)
         return "only an angle or a between can be read with its sign";
     if (!d.per.empty() && d.per.size() != 2)
         return "\"per\" needs two points, the ends of the segment";
-    const bool lengthwise = d.kind == MeasureKind::offset || d.kind == MeasureKind::order ||
-                            d.kind == MeasureKind::stack || d.kind == MeasureKind::speed ||
-                            d.kind == MeasureKind::path || d.kind == MeasureKind::stillness ||
-                            d.kind == MeasureKind::dwell;
-    if (d.metres && (!d.per.empty() || !lengthwise))
+    static constexpr std::array lengthwise = {MeasureKind::offset,   MeasureKind::order,    MeasureKind::stack,
+                                              MeasureKind::speed,    MeasureKind::path,     MeasureKind::stillness,
+                                              MeasureKind::dwell,    MeasureKind::cadence,  MeasureKind::overlap,
+                                              MeasureKind::contacts, MeasureKind::recovery, MeasureKind::gap};
+    if (d.metres && (!d.per.empty() || std::find(lengthwise.begin(), lengthwise.end(), d.kind) == lengthwise.end()))
         return "only lengths and speeds without \"per\" can be in metres";
     const bool directed = d.kind == MeasureKind::offset || d.kind == MeasureKind::order || d.kind == MeasureKind::lean;
     if (directed && !d.direction)
@@ -61,8 +201,49 @@ std::string problemOf(const MeasureDefinition& d) {
 }
 
 bool isOfSpan(MeasureKind kind) {
-    return kind == MeasureKind::interval || kind == MeasureKind::path || kind == MeasureKind::stillness ||
-           kind == MeasureKind::dwell;
+    switch (kind) {
+    case MeasureKind::interval:
+    case MeasureKind::path:
+    case MeasureKind::stillness:
+    case MeasureKind::dwell:
+    case MeasureKind::cadence:
+    case MeasureKind::overlap:
+    case MeasureKind::chain:
+    case MeasureKind::smoothness:
+    case MeasureKind::contacts:
+    case MeasureKind::recovery:
+        return true;
+    default:
+        return false;
+    }
+}
+
+bool isDerived(MeasureKind kind) {
+    return kind == MeasureKind::recovery || kind == MeasureKind::symmetry || isAcrossReps(kind);
+}
+
+bool isAcrossReps(MeasureKind kind) {
+    return kind == MeasureKind::spread || kind == MeasureKind::drift;
+}
+
+bool isNoted(MeasureKind kind) {
+    return kind == MeasureKind::seen || kind == MeasureKind::effect || kind == MeasureKind::choice;
+}
+
+std::vector<PointSpec> pointsOf(const MeasureDefinition& d) {
+    std::vector<PointSpec> all = d.points;
+    all.insert(all.end(), d.per.begin(), d.per.end());
+    for (const auto& link : d.links)
+        all.insert(all.end(), link.points.begin(), link.points.end());
+    return all;
+}
+
+std::vector<PositionId> positionsOf(const MeasureDefinition& d) {
+    std::vector<PositionId> all = d.events;
+    for (const auto& id : {d.at, d.until})
+        if (!id.empty())
+            all.push_back(id);
+    return all;
 }
 
 bool needsUntil(const MeasureDefinition& d) {
@@ -70,30 +251,80 @@ bool needsUntil(const MeasureDefinition& d) {
 }
 
 bool isTime(const MeasureDefinition& d) {
-    return d.kind == MeasureKind::interval || d.kind == MeasureKind::dwell || d.reduction == Reduction::timeOfMin ||
-           d.reduction == Reduction::timeOfMax;
+    switch (d.kind) {
+    case MeasureKind::interval:
+    case MeasureKind::dwell:
+        return true;
+    case MeasureKind::chain:
+        return d.aspect == Aspect::lag || d.aspect == Aspect::shortestLag;
+    case MeasureKind::contacts:
+        return d.aspect == Aspect::first;
+    case MeasureKind::recovery:
+        return d.aspect == Aspect::time;
+    case MeasureKind::symmetry:
+        return d.aspect == Aspect::difference && !d.base.empty() && isTime(*d.base.front());
+    case MeasureKind::spread:
+    case MeasureKind::drift:
+        return !d.base.empty() && isTime(*d.base.front());
+    default:
+        return d.reduction == Reduction::timeOfMin || d.reduction == Reduction::timeOfMax;
+    }
 }
 
 bool isAngle(const MeasureDefinition& d) {
-    return !isTime(d) && d.reduction != Reduction::shareOfMax &&
-           (d.kind == MeasureKind::angle || d.kind == MeasureKind::lean || d.kind == MeasureKind::between ||
-            d.kind == MeasureKind::turn || d.kind == MeasureKind::roll);
+    if (isTime(d) || d.reduction == Reduction::shareOfMax)
+        return false;
+    switch (d.kind) {
+    case MeasureKind::angle:
+    case MeasureKind::lean:
+    case MeasureKind::between:
+    case MeasureKind::turn:
+    case MeasureKind::roll:
+    case MeasureKind::facing:
+        return true;
+    case MeasureKind::symmetry:
+        return d.aspect == Aspect::difference && !d.base.empty() && isAngle(*d.base.front());
+    case MeasureKind::spread:
+    case MeasureKind::drift:
+        return !d.base.empty() && isAngle(*d.base.front());
+    default:
+        return false;
+    }
 }
 
 std::string unitOf(const MeasureDefinition& d) {
     if (isTime(d))
         return "s";
-    if (d.reduction == Reduction::shareOfMax)
-        return {};
     if (isAngle(d))
         return "°";
-    if (d.kind == MeasureKind::clock)
-        return "h";
-    if (d.kind == MeasureKind::ratio || (d.kind == MeasureKind::path && d.aspect != PathAspect::length))
+    if (d.reduction == Reduction::shareOfMax)
         return {};
-    if (d.kind == MeasureKind::speed)
-        return (d.metres ? "m" : d.per.empty() ? "px" : d.perName) + "/s";
-    return d.metres ? "m" : d.per.empty() ? "px" : d.perName;
+    const std::string length = d.metres ? "m" : d.per.empty() ? "px" : d.perName;
+    switch (d.kind) {
+    case MeasureKind::clock:
+        return "h";
+    case MeasureKind::speed:
+        return length + "/s";
+    case MeasureKind::offset:
+    case MeasureKind::order:
+    case MeasureKind::stack:
+    case MeasureKind::stillness:
+    case MeasureKind::gap:
+        return length;
+    case MeasureKind::path:
+        return d.aspect == Aspect::length ? length : "";
+    case MeasureKind::cadence:
+        return d.aspect == Aspect::rate ? "/min" : d.aspect == Aspect::length ? length : length + "/s";
+    case MeasureKind::overlap:
+        return d.aspect == Aspect::nearest ? length : "";
+    case MeasureKind::symmetry:
+        return d.aspect == Aspect::share ? "%" : d.base.empty() ? "" : unitOf(*d.base.front());
+    case MeasureKind::spread:
+    case MeasureKind::drift:
+        return d.base.empty() ? "" : unitOf(*d.base.front());
+    default:
+        return {};
+    }
 }
 
 } // namespace riflesso

@@ -5,7 +5,9 @@
 #include "core/motion/landmark.h"
 
 #include <array>
+#include <memory>
 #include <optional>
+#include <span>
 #include <string>
 #include <string_view>
 #include <vector>
@@ -27,21 +29,60 @@ enum class MeasureKind {
     speed,
     path,
     stillness,
-    dwell
+    dwell,
+    cadence,
+    overlap,
+    chain,
+    smoothness,
+    contacts,
+    recovery,
+    symmetry,
+    spread,
+    drift,
+    gap,
+    facing,
+    seen,
+    effect,
+    choice
 };
-inline constexpr std::array<std::string_view, 15> kMeasureKindNames = {
-    "angle", "lean", "ratio", "offset", "interval", "order",     "between", "clock",
-    "stack", "turn", "roll",  "speed",  "path",     "stillness", "dwell"};
+inline constexpr std::array<std::string_view, 29> kMeasureKindNames = {
+    "angle",    "lean",     "ratio",  "offset",    "interval", "order",   "between", "clock",  "stack",      "turn",
+    "roll",     "speed",    "path",   "stillness", "dwell",    "cadence", "overlap", "chain",  "smoothness", "contacts",
+    "recovery", "symmetry", "spread", "drift",     "gap",      "facing",  "seen",    "effect", "choice"};
 
 /// What becomes of a measure over the frames from `at` to `until`: one value.
 enum class Reduction { at, min, max, range, mean, timeOfMin, timeOfMax, shareOfMax };
 inline constexpr std::array<std::string_view, 8> kReductionNames = {
     "at", "min", "max", "range", "mean", "time_of_min", "time_of_max", "share_of_max"};
 
-/// What of a path is read: its length; the straight way over its length (1 = straight); how often it turns back along
-/// its main direction by more than its marks' errors.
-enum class PathAspect { length, straightness, detours };
-inline constexpr std::array<std::string_view, 3> kPathAspectNames = {"length", "straightness", "detours"};
+/// What of it is read, for kinds that can be read in more than one way: see aspectsOf().
+enum class Aspect {
+    length,       ///< path: its length; cadence: distance a cycle
+    straightness, ///< path: the straight way over its length, 1 = straight
+    detours,      ///< path: how often it turns back along its main direction by more than its marks' errors
+    rate,         ///< cadence: cycles a minute
+    speed,        ///< cadence: rate × length
+    together,     ///< overlap: share of the cycle with both on less the share with neither
+    phase,        ///< overlap: from the first's beginning to the second's, as a share of the cycle, 0..1
+    duty,         ///< overlap: share of the cycle for which the first is on
+    nearest,      ///< overlap: smallest distance of two points while both are in front of a third
+    sequence,     ///< chain: Kendall's τ of the order of the peaks against the links' order, 1 = as it should be
+    lag,          ///< chain: mean time from one link's peak to the next one's
+    shortestLag,  ///< chain: the shortest of them, negative = in the wrong order
+    braking,      ///< chain: least share of its speed that a link has lost when the next one peaks
+    inversions,   ///< chain: how many links peak before the one that should lead them
+    count,        ///< contacts: landings
+    first,        ///< contacts: time from the first point's first landing to the second's
+    feet,         ///< contacts: how many points stand on the ground at `at`
+    time,         ///< recovery: time until back in the band to stay
+    steps,        ///< recovery: landings until then
+    share,        ///< symmetry: (other − reference) / reference, per cent
+    difference    ///< symmetry: other − reference
+};
+inline constexpr std::array<std::string_view, 21> kAspectNames = {
+    "length", "straightness", "detours",  "rate", "speed",        "together", "phase",
+    "duty",   "nearest",      "sequence", "lag",  "shortest_lag", "braking",  "inversions",
+    "count",  "first",        "feet",     "time", "steps",        "share",    "difference"};
 
 /// From where the camera looks at the athlete.
 enum class View { side, front };
@@ -82,7 +123,18 @@ struct PointSpec {
 /// Reads "lead_hip" or "lead_hip+rear_hip". Empty when a name is malformed.
 std::optional<PointSpec> pointFromText(std::string_view text);
 
+/// The same way back: "lead_hip+rear_hip".
+std::string textOf(const PointSpec& point);
+
 using PositionId = std::string;
+
+/// One segment or joint of a chain: the speed of one point, the angular speed of a segment (two points) or of a joint
+/// (three).
+struct ChainLink {
+    std::string name; ///< "hips"
+    std::vector<PointSpec> points;
+    friend bool operator==(const ChainLink&, const ChainLink&) = default;
+};
 
 /// A defined quantity.
 ///
@@ -101,10 +153,30 @@ using PositionId = std::string;
 /// |           |                  | signed, + when c is ahead of d along `direction`               |      |
 /// | roll      | low, high        | tilt against the horizontal, + = second point higher, −90..90  | deg  |
 /// | speed     | of (, from)      | speed (against the other point), all or along `direction`      | per/s |
-/// | path      | of (, from)      | the way from `at` to `until`: see PathAspect                   | per, 1 |
+/// | path      | of (, from)      | the way from `at` to `until`: see Aspect                   | per, 1 |
 /// | stillness | of (, from)      | distance from its mean place, `at` to `until`: largest or RMS  | per  |
 /// | dwell     | of (, from)      | time from `at` to `until` for which its speed is below `level` | s    |
 /// | interval  | none             | real time from `at` to `until`, + = later                      | s    |
+/// | cadence   | of (, from)      | `at` to `until` is `cycles` cycles: rate, distance a cycle,    | 1/min, per, |
+/// |           |                  | speed (rate needs no point)                                    | per/s |
+/// | overlap   | none             | two things that are on and off in turn, `events` = on, off,    | 1    |
+/// |           |                  | on, off, in the cycle from `at` to `until`                     |      |
+/// |           | a, b (, front)   | aspect nearest: their smallest distance while both are ahead   | per  |
+/// | chain     | none; `links`    | order, lags and braking of the links' speed peaks              | 1, s |
+/// | smoothness| 1 to 3           | spectral arc length of the (angular) speed, 0 = smoothest      | 1    |
+/// | contacts  | one a foot       | landings; a foot stands when lower than `height` above its     | 1, s |
+/// |           |                  | lowest place and slower than `level`                           |      |
+/// | gap       | of, other        | distance of two people, in all or along `direction`            | per  |
+/// | facing    | a, b, of, other  | turn of the line a–b away from facing the other: asin(width /  | deg  |
+/// |           | (, c, d)         | full width), 0 = faces, over 90 when c is not ahead of d       |      |
+/// | recovery  | `of` (, feet)    | time, or landings, from `at` until `of` is back in lo..hi and  | s, 1 |
+/// |           |                  | stays there up to `until`                                      |      |
+/// | symmetry  | `of` two         | the second against the first, which is the reference           | %, of |
+/// | spread    | `of` one         | SD from rep to rep without what marking adds: over reps        | of   |
+/// | drift     | `of` one         | change from the first rep to the last by regression: over reps | of   |
+/// | seen      | `checkpoint`     | judged by eye: yes 1, partly 0.5, no 0                         | 1    |
+/// | effect    | none             | did it work: 1 or 0                                            | 1    |
+/// | choice    | none             | was it a right technique for the situation: 1 or 0             | 1    |
 ///
 /// A `reduction` other than `at` takes one value out of all frames of the phase from `at` to `until`: the smallest,
 /// largest, their difference, the mean over time, the real time (s) after `at` of the smallest or largest, or the value
@@ -119,21 +191,43 @@ struct MeasureDefinition {
     std::optional<Direction> direction;
     std::vector<PointSpec> per; ///< none (pixels) or the two ends of the segment that is the unit of length
     std::string perName;        ///< "lower legs", the unit on screens
-    bool metres = false;        ///< offset, order: in metres, which needs a calibrated take; then no `per`
+    bool metres = false;        ///< lengths and speeds: in metres, which needs a calibrated take; then no `per`
     View view = View::side;
     PositionId at;
-    PositionId until; ///< interval, path, stillness, dwell, and every reduction but `at`
+    PositionId until; ///< of everything that is read over a span: needsUntil()
     Reduction reduction = Reduction::at;
     bool ownLine = false; ///< stack: against the line through its first and last point
     bool rms = false;     ///< stack, stillness: root mean square instead of the largest
-    PathAspect aspect = PathAspect::length;
-    double level = 0.0;          ///< dwell: in the unit of its speed
-    double fullWidth = 0.0;      ///< turn: the full width in lengths of the `per` segment
-    double fullWidthSigma = 0.0; ///< turn: its standard error
+    Aspect aspect = Aspect::length;
+    double level = 0.0;             ///< dwell, contacts, recovery by steps: in the unit of speed
+    double height = 0.0;            ///< contacts, recovery by steps: in the unit of length
+    double fullWidth = 0.0;         ///< turn, facing: the full width in lengths of the `per` segment
+    double fullWidthSigma = 0.0;    ///< turn, facing: its standard error
+    double cycles = 1.0;            ///< cadence: how many lie between `at` and `until`
+    double lo = 0.0, hi = 0.0;      ///< recovery: the band in which it is back
+    std::vector<PositionId> events; ///< overlap: first on, first off, second on, second off
+    std::vector<ChainLink> links;   ///< chain, in the order in which they should peak
+    std::vector<std::string> of;    ///< recovery, symmetry, spread, drift: ids of other measures
+    /// The measures that `of` names, in its order; set by linkMeasures() (core/technique).
+    std::vector<std::shared_ptr<const MeasureDefinition>> base;
+    std::string checkpoint; ///< seen: id
 };
 
-/// True for kinds that are one value over a span of frames: they have no value on a single frame.
+/// Ways to read a kind, the usual one first; none for kinds that are read in one way only.
+std::span<const Aspect> aspectsOf(MeasureKind kind);
+
+/// True for kinds that have no value on a single frame.
 bool isOfSpan(MeasureKind kind);
+/// True for what is read from other measures: recovery, symmetry, spread, drift.
+bool isDerived(MeasureKind kind);
+/// True for what is one value over several reps: spread, drift.
+bool isAcrossReps(MeasureKind kind);
+/// True for what was noted about a rep, not measured on its film: seen, effect, choice.
+bool isNoted(MeasureKind kind);
+/// Every point that is read, of whatever field.
+std::vector<PointSpec> pointsOf(const MeasureDefinition& definition);
+/// Every key position that is read: `at`, `until`, events.
+std::vector<PositionId> positionsOf(const MeasureDefinition& definition);
 /// True for what is read over a span of frames: its `until` must be placed too.
 bool needsUntil(const MeasureDefinition& definition);
 /// True when the value is a time, in s.

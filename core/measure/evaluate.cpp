@@ -1,8 +1,10 @@
 #include "core/measure/evaluate.h"
 
+#include "core/measure/chain.h"
+#include "core/measure/cyclic.h"
+#include "core/measure/derived.h"
+#include "core/measure/extreme.h"
 #include "core/measure/movement.h"
-
-#include <Eigen/Cholesky>
 
 #include <algorithm>
 #include <cmath>
@@ -86,14 +88,21 @@ struct Formula {
             return way.squaredNorm() == 0.0 ? std::nan("")
                                             : toDegrees(Radians(std::atan2(-way.y(), std::abs(way.x())))).value;
         }
-        case MeasureKind::interval:
-        case MeasureKind::speed:
-        case MeasureKind::path:
-        case MeasureKind::stillness:
-        case MeasureKind::dwell:
-            break;
+        case MeasureKind::gap: {
+            const double pixels = direction.squaredNorm() > 0.0 ? along(p(1), p(0), direction) : (p(1) - p(0)).norm();
+            return per.empty() ? pixels : pixels / (point(per[0], base) - point(per[1], base)).norm();
         }
-        return std::nan("");
+        case MeasureKind::facing: {
+            const double full = (point(per[0], base) - point(per[1], base)).norm() * d.fullWidth * (1.0 + widthOff);
+            const double share = std::abs((p(1) - p(0)).x()) / full;
+            const double turned = toDegrees(Radians(std::asin(std::min(1.0, share)))).value;
+            // The second cue (toes and heel, nose and ear) says whether it is the front that is turned there.
+            const bool away = points.size() == 6 && (p(4) - p(5)).x() * (p(3) - p(2)).x() < 0.0;
+            return away ? 180.0 - turned : turned;
+        }
+        default:
+            return std::nan(""); // not read from one frame
+        }
     }
 };
 
@@ -161,10 +170,6 @@ std::optional<double> rateAt(const MeasureDefinition& d, const Motion& motion, F
     return steepest;
 }
 
-double instantError(const PlacedPosition& p, const Timebase& time) {
-    return p.sigma.value_or(time.instantError(p.frame));
-}
-
 MeasureValue evaluateInterval(const MeasureDefinition& d, const Motion& motion, const PlacedPosition& from,
                               const PlacedPosition& until) {
     const auto& time = motion.time();
@@ -189,10 +194,6 @@ MeasureValue evaluateOver(const MeasureDefinition& d, const Motion& motion, cons
         return refuse(d, "\"" + d.until + "\" does not lie after \"" + d.at + "\"");
     if (isTime(d) && !time.captureKnown())
         return refuse(d, "the capture rate of this take is not set, so no time can be read");
-    struct Sample {
-        FrameIndex frame;
-        double time, value, u;
-    };
     std::vector<Sample> samples;
     std::string why;
     MeasureValue v;
@@ -215,58 +216,8 @@ MeasureValue evaluateOver(const MeasureDefinition& d, const Motion& motion, cons
     if (n < 3 || n < (1.0 - kMostMissing) * all)
         return refuse(d, "only " + std::to_string(n) + " of " + std::to_string(all) + " frames can be read" +
                              (why.empty() ? "" : " (" + why + ")"));
-    // An extreme: the vertex of a parabola through its neighbours, which noise moves less than the extreme sample.
-    struct Extreme {
-        std::size_t at;
-        double time, value, u, uTime, uInstant;
-    };
     const auto extreme = [&](bool largest) {
-        std::size_t best = 0;
-        for (std::size_t i = 1; i < samples.size(); ++i)
-            if (largest ? samples[i].value > samples[best].value : samples[i].value < samples[best].value)
-                best = i;
-        const Sample& s = samples[best];
-        Extreme e{best, s.time, s.value, s.u, 0.0, 0.0};
-        // The neighbourhood that noise could make the extreme: two frames at least, as far as the value stays near it.
-        const auto [lowest, highest] = std::minmax_element(
-            samples.begin(), samples.end(), [](const Sample& a, const Sample& b) { return a.value < b.value; });
-        const double near = std::max(3.0 * s.u, 0.05 * (highest->value - lowest->value));
-        const std::size_t room = std::min(best, samples.size() - 1 - best);
-        std::size_t reach = std::min<std::size_t>(2, room);
-        while (reach < room && std::abs(samples[best - reach - 1].value - s.value) < near &&
-               std::abs(samples[best + reach + 1].value - s.value) < near)
-            ++reach;
-        const double period = time.realPeriod(s.frame);
-        e.uInstant = period / std::sqrt(12.0);
-        if (reach == 0) { // at the edge of the phase: where that lies decides
-            const Sample& next = samples[best == 0 ? 1 : best - 1];
-            const double rate = (next.value - s.value) / (next.time - s.time);
-            e.uTime = std::abs(rate) * instantError(best == 0 ? from : until, time);
-            e.uInstant = instantError(best == 0 ? from : until, time);
-            return e;
-        }
-        // Least squares of a + b t + c t² over 2 reach + 1 samples.
-        Eigen::Matrix3d m = Eigen::Matrix3d::Zero();
-        Eigen::Vector3d y = Eigen::Vector3d::Zero();
-        for (std::size_t i = best - reach; i <= best + reach; ++i) {
-            const double t = samples[i].time - s.time;
-            const Eigen::Vector3d row(1.0, t, t * t);
-            m += row * row.transpose();
-            y += row * samples[i].value;
-        }
-        const Eigen::Vector3d p = m.ldlt().solve(y);
-        if (largest ? p[2] < 0.0 : p[2] > 0.0) {
-            const double shift = std::clamp(-p[1] / (2.0 * p[2]), -static_cast<double>(reach) * period,
-                                            static_cast<double>(reach) * period);
-            e.time += shift;
-            e.value = p[0] + p[1] * shift + p[2] * shift * shift;
-            // The slope's error over the curvature. Smoothed neighbours err alike: at the slowest cut-off that
-            // smoothing chooses by itself, 9 Hz, for 1/18 s.
-            const double alike = std::min(1.0 + 1.0 / (18.0 * period), 2.0 * static_cast<double>(reach) + 1.0);
-            const double uSlope = s.u * std::sqrt(alike / std::max(1e-12, m(1, 1)));
-            e.uInstant = std::min(uSlope / (2.0 * std::abs(p[2])), samples.back().time - samples.front().time);
-        }
-        return e;
+        return extremeOf(samples, largest, time, instantError(from, time), instantError(until, time));
     };
     switch (d.reduction) {
     case Reduction::at:
@@ -331,6 +282,10 @@ MeasureValue evaluateOver(const MeasureDefinition& d, const Motion& motion, cons
 
 } // namespace
 
+double instantError(const PlacedPosition& p, const Timebase& time) {
+    return p.sigma.value_or(time.instantError(p.frame));
+}
+
 MeasureValue refuse(const MeasureDefinition& d, std::string reason) {
     MeasureValue v;
     v.measure = d.id;
@@ -341,7 +296,9 @@ MeasureValue refuse(const MeasureDefinition& d, std::string reason) {
 
 std::vector<LandmarkName> landmarksOf(const MeasureDefinition& d, Side handedness) {
     std::vector<LandmarkName> names;
-    formulaOf(d, handedness, names);
+    for (const auto& spec : pointsOf(d))
+        for (const auto& role : spec.landmarks)
+            indexOf(names, resolveRole(role, handedness));
     return names;
 }
 
@@ -386,7 +343,14 @@ Result<Reading> readAt(const MeasureDefinition& d, const Motion& motion, FrameIn
             variance += slope * slope * sigma[i] * sigma[i];
             r.parts[names[i]] += slope * slope * sigma[i] * sigma[i];
         }
-    if (d.kind == MeasureKind::turn) {
+    if (d.kind == MeasureKind::facing) {
+        const auto middle = [&](std::size_t i) { return Formula::point(f.points[i], base); };
+        const double apart = std::abs((middle(3) - middle(2)).x());
+        const double segment = (Formula::point(f.per[0], base) - Formula::point(f.per[1], base)).norm();
+        if (apart < 0.5 * segment * d.fullWidth)
+            return Error{"as seen from here one stands behind the other: film from the side of both", {}, {}, {}};
+    }
+    if (d.kind == MeasureKind::turn || d.kind == MeasureKind::facing) {
         // Near face-on the width hardly changes with the turn: first order would promise far too much there or nothing
         // at all. Its error in degrees is taken from the widths one standard error to either side.
         Formula wide = f, narrow = f;
@@ -405,11 +369,14 @@ Result<Reading> readAt(const MeasureDefinition& d, const Motion& motion, FrameIn
             ofEnds += (end * end + scale * scale) * sigma[i] * sigma[i];
         }
         const double share = width / full, u = std::hypot(std::sqrt(ofEnds) / full, share * relative);
-        const auto angle = [](double s) { return toDegrees(Radians(std::acos(std::clamp(s, 0.0, 1.0)))).value; };
+        const auto angle = [&](double s) {
+            const double cut = std::clamp(s, 0.0, 1.0);
+            return toDegrees(Radians(d.kind == MeasureKind::turn ? std::acos(cut) : std::asin(cut))).value;
+        };
         if (share > 1.0 + 3.0 * u)
             return Error{"the line is wider than its full width: the full width or the segment is wrong", {}, {}, {}};
         const double less = angle(share - u), more = angle(share + u);
-        variance = std::pow(std::max(less - angle(share), angle(share) - more), 2);
+        variance = std::pow(std::max(std::abs(less - angle(share)), std::abs(angle(share) - more)), 2);
         for (auto& [name, part] : r.parts)
             part = variance / static_cast<double>(r.parts.size());
     }
@@ -425,11 +392,17 @@ Result<Reading> readAt(const MeasureDefinition& d, const Motion& motion, FrameIn
 }
 
 MeasureValue evaluate(const MeasureDefinition& d, const Motion& motion, const Positions& positions,
-                      const ViewSetup& setup) {
+                      const ViewSetup& setup, const RepFacts& facts) {
     if (const auto problem = problemOf(d); !problem.empty())
         return refuse(d, problem);
+    if (isNoted(d.kind))
+        return evaluateNoted(d, positions, facts);
+    if (isAcrossReps(d.kind))
+        return refuse(d, "it is read over several reps");
     if (d.view != setup.view)
         return refuse(d, "needs a " + enumName(kViewNames, d.view) + " view");
+    if (d.kind == MeasureKind::symmetry)
+        return evaluateSymmetry(d, motion, positions, setup);
     const auto at = positions.find(d.at);
     if (at == positions.end())
         return refuse(d, "key position \"" + d.at + "\" is not placed");
@@ -437,10 +410,28 @@ MeasureValue evaluate(const MeasureDefinition& d, const Motion& motion, const Po
         const auto until = positions.find(d.until);
         if (until == positions.end())
             return refuse(d, "key position \"" + d.until + "\" is not placed");
-        if (d.kind == MeasureKind::interval)
+        switch (d.kind) {
+        case MeasureKind::interval:
             return evaluateInterval(d, motion, at->second, until->second);
-        return isOfSpan(d.kind) ? evaluateMovement(d, motion, at->second, until->second, setup)
-                                : evaluateOver(d, motion, at->second, until->second, setup);
+        case MeasureKind::path:
+        case MeasureKind::stillness:
+        case MeasureKind::dwell:
+            return evaluateMovement(d, motion, at->second, until->second, setup);
+        case MeasureKind::cadence:
+            return evaluateCadence(d, motion, at->second, until->second, setup);
+        case MeasureKind::overlap:
+            return evaluateOverlap(d, motion, positions, setup);
+        case MeasureKind::contacts:
+            return evaluateContacts(d, motion, at->second, until->second, setup);
+        case MeasureKind::chain:
+            return evaluateChain(d, motion, at->second, until->second, setup);
+        case MeasureKind::smoothness:
+            return evaluateSmoothness(d, motion, at->second, until->second, setup);
+        case MeasureKind::recovery:
+            return evaluateRecovery(d, motion, at->second, until->second, setup);
+        default:
+            return evaluateOver(d, motion, at->second, until->second, setup);
+        }
     }
     const FrameIndex frame = at->second.frame;
     const auto reading = readAt(d, motion, frame, setup);
@@ -466,7 +457,7 @@ MeasureValue evaluate(const MeasureDefinition& d, const Motion& motion, const Po
 
 std::vector<SeriesSample> series(const MeasureDefinition& d, const Motion& motion, const ViewSetup& setup) {
     std::vector<SeriesSample> out;
-    if (isOfSpan(d.kind) || !problemOf(d).empty())
+    if (isOfSpan(d.kind) || isDerived(d.kind) || isNoted(d.kind) || !problemOf(d).empty())
         return out;
     const auto names = landmarksOf(d, setup.handedness);
     const auto track = motion.tracks().find(names.front());

@@ -28,6 +28,16 @@ struct PlacedPosition {
 };
 using Positions = std::map<PositionId, PlacedPosition>;
 
+/// Standard error of a placed instant, s of real time.
+double instantError(const PlacedPosition& position, const Timebase& time);
+
+/// What was noted about a rep besides its marks.
+struct RepFacts {
+    std::map<std::string, double> seen; ///< by checkpoint: yes 1, partly 0.5, no 0
+    std::optional<double> effect;       ///< did it work: 1 or 0
+    std::optional<double> choice;       ///< was the technique right for the situation: 1 or 0
+};
+
 /// A value read off one frame, without the error of the instant.
 struct Reading {
     double value = 0.0;
@@ -50,16 +60,18 @@ struct MeasureValue {
     double rate = 0.0;              ///< d value/dt, units per s of real time
     std::vector<FrameIndex> frames; ///< the frames it was read from
     bool draft = false;             ///< read from a body model's draft, in part at least
+    friend bool operator==(const MeasureValue&, const MeasureValue&) = default;
 };
 
-/// Reads a measure of any kind but interval on one frame. Error: which landmark is missing, or what the view cannot
-/// show.
+/// Reads a measure of a kind that has a value on a single frame. Error: which landmark is missing, or what the view
+/// cannot show.
 Result<Reading> readAt(const MeasureDefinition& definition, const Motion& motion, FrameIndex frame,
                        const ViewSetup& setup);
 
 /// Evaluates a definition on one rep. Never fails: a measure that cannot be taken is `refused` with its reason.
+/// Spread and drift are refused here: they are read over reps, by core/mirror.
 MeasureValue evaluate(const MeasureDefinition& definition, const Motion& motion, const Positions& positions,
-                      const ViewSetup& setup);
+                      const ViewSetup& setup, const RepFacts& facts = {});
 
 /// One sample of a measure over time.
 struct SeriesSample {
@@ -70,7 +82,7 @@ struct SeriesSample {
     double rate = 0.0; ///< units per s; central difference over neighbours
 };
 
-/// The measure on each frame where it can be read. Kind interval gives an empty series.
+/// The measure on each frame where it can be read; empty for kinds that have no value on a frame.
 std::vector<SeriesSample> series(const MeasureDefinition& definition, const Motion& motion, const ViewSetup& setup);
 
 /// Landmarks (body names) that a definition reads.

@@ -65,8 +65,31 @@ Way wayOf(const std::vector<MovingPoint>& points, const MeasureDefinition& d, co
 
 } // namespace
 
+std::optional<UnitLength> unitLengthOver(const MeasureDefinition& d, const Motion& motion, FrameIndex first,
+                                         FrameIndex last, const ViewSetup& setup) {
+    if (d.per.empty())
+        return UnitLength{};
+    MeasureDefinition segment;
+    segment.kind = MeasureKind::gap;
+    segment.points = d.per;
+    segment.view = setup.view;
+    double sum = 0.0, error = 0.0;
+    int n = 0;
+    // Twenty frames say it as well as all: the ends' errors hang together from frame to frame.
+    const int stride = std::max(1, (last - first) / 20);
+    for (FrameIndex f = first; f <= last; f = f + stride)
+        if (const auto r = readAt(segment, motion, f, setup)) {
+            sum += r->value;
+            error += r->u;
+            ++n;
+        }
+    if (n == 0 || !(sum > 0.0))
+        return std::nullopt;
+    return UnitLength{sum / n, error / sum};
+}
+
 Result<MovingPoint> movingPoint(const MeasureDefinition& d, const Motion& motion, FrameIndex frame,
-                                const ViewSetup& setup) {
+                                const ViewSetup& setup, const UnitLength* unit) {
     if (d.metres && !(setup.calibration && setup.calibration->metric()))
         return Error{"metres need a known length on a frame of this take", {}, {}, "draw one in Footage"};
     const auto upright = [&](Pixel p) {
@@ -91,12 +114,12 @@ Result<MovingPoint> movingPoint(const MeasureDefinition& d, const Motion& motion
             }
             const Eigen::Vector2d at = upright(s->at);
             // Pixels to the upright picture's unit, near this place.
-            const double unit = (upright({s->at.x + 0.5, s->at.y}) - upright({s->at.x - 0.5, s->at.y})).norm();
+            const double perPixel = (upright({s->at.x + 0.5, s->at.y}) - upright({s->at.x - 0.5, s->at.y})).norm();
             out.at += at / n;
-            out.own += std::pow(s->own * unit / n, 2);
-            out.sigma += std::pow(s->sigma * unit / n, 2);
-            out.speed += std::pow(s->speed * unit / n, 2);
-            out.parts[name] += std::pow(s->speed * unit / n, 2);
+            out.own += std::pow(s->own * perPixel / n, 2);
+            out.sigma += std::pow(s->sigma * perPixel / n, 2);
+            out.speed += std::pow(s->speed * perPixel / n, 2);
+            out.parts[name] += std::pow(s->speed * perPixel / n, 2);
             out.filled = out.filled || !s->seen;
             out.draft = out.draft || s->draft;
         }
@@ -123,7 +146,10 @@ Result<MovingPoint> movingPoint(const MeasureDefinition& d, const Motion& motion
     if (!here)
         return Error{spoken(missing) + " is not marked", "frame " + std::to_string(frame.value), {}, {}};
     double length = 1.0, relative = 0.0;
-    if (!d.per.empty()) {
+    if (unit) {
+        length = unit->length;
+        relative = unit->relative;
+    } else if (!d.per.empty()) {
         const auto a = place(d.per[0], frame), b = place(d.per[1], frame);
         if (!a || !b)
             return Error{spoken(missing) + " is not marked", "frame " + std::to_string(frame.value), {}, {}};
@@ -188,33 +214,50 @@ Result<Reading> readSpeed(const MeasureDefinition& d, const Motion& motion, Fram
     return r;
 }
 
-MeasureValue evaluateMovement(const MeasureDefinition& d, const Motion& motion, const PlacedPosition& from,
-                              const PlacedPosition& until, const ViewSetup& setup) {
-    const auto& time = motion.time();
-    const int all = until.frame - from.frame + 1;
+Result<std::vector<MovingPoint>> movingPoints(const MeasureDefinition& d, const Motion& motion, FrameIndex first,
+                                              FrameIndex last, const ViewSetup& setup) {
+    const int all = last - first + 1;
     if (all < 2)
-        return refuse(d, "\"" + d.until + "\" does not lie after \"" + d.at + "\"");
-    if (d.kind == MeasureKind::dwell && !time.captureKnown())
-        return refuse(d, "the capture rate of this take is not set, so no time can be read");
+        return Error{"\"" + d.until + "\" does not lie after \"" + d.at + "\"", {}, {}, {}};
+    const auto unit = unitLengthOver(d, motion, first, last, setup);
+    if (!unit)
+        return Error{"the segment that is its unit of length is not marked", {}, {}, {}};
     std::vector<MovingPoint> points;
     std::string why;
-    MeasureValue v;
-    v.measure = d.id;
-    for (int f = from.frame.value; f <= until.frame.value; ++f) {
-        auto p = movingPoint(d, motion, FrameIndex(f), setup);
-        if (!p) {
-            why = why.empty() ? p.error().text() : why;
-            continue;
-        }
-        v.draft = v.draft || p->draft;
-        if (p->filled)
-            v.reason = "read from a filled gap, in part";
-        points.push_back(std::move(*p));
+    for (FrameIndex f = first; f <= last; f = f + 1) {
+        auto p = movingPoint(d, motion, f, setup, &*unit);
+        if (p)
+            points.push_back(std::move(*p));
+        else if (why.empty())
+            why = p.error().text();
     }
     const auto n = points.size();
     if (n < 3 || static_cast<double>(n) < (1.0 - kMostMissing) * all)
-        return refuse(d, "only " + std::to_string(n) + " of " + std::to_string(all) + " frames can be read" +
-                             (why.empty() ? "" : " (" + why + ")"));
+        return Error{"only " + std::to_string(n) + " of " + std::to_string(all) + " frames can be read" +
+                         (why.empty() ? "" : " (" + why + ")"),
+                     {},
+                     {},
+                     {}};
+    return points;
+}
+
+MeasureValue evaluateMovement(const MeasureDefinition& d, const Motion& motion, const PlacedPosition& from,
+                              const PlacedPosition& until, const ViewSetup& setup) {
+    const auto& time = motion.time();
+    if (d.kind == MeasureKind::dwell && !time.captureKnown())
+        return refuse(d, "the capture rate of this take is not set, so no time can be read");
+    const auto read = movingPoints(d, motion, from.frame, until.frame, setup);
+    if (!read)
+        return refuse(d, read.error().text());
+    const auto& points = *read;
+    const auto n = points.size();
+    MeasureValue v;
+    v.measure = d.id;
+    for (const auto& p : points) {
+        v.draft = v.draft || p.draft;
+        if (p.filled)
+            v.reason = "read from a filled gap, in part";
+    }
     v.frames = {points.front().frame, points.back().frame};
     double own = 0.0, scale = 0.0;
     for (const auto& p : points) {
@@ -227,15 +270,15 @@ MeasureValue evaluateMovement(const MeasureDefinition& d, const Motion& motion, 
         const double ends = std::hypot(points.front().own, points.back().own); // along the way, at both ends
         // Half of what was taken off for noise may have been movement.
         const double uLength = std::hypot(ends, 0.5 * way.tooLong, scale * way.length);
-        if (d.aspect == PathAspect::length) {
+        if (d.aspect == Aspect::length) {
             v.value = way.length;
             v.uMarks = uLength;
             // More or less of the way lies between the positions.
             const auto edge = [&](const MovingPoint& p, const PlacedPosition& at) {
-                return p.velocity.norm() * at.sigma.value_or(time.instantError(at.frame));
+                return p.velocity.norm() * instantError(at, time);
             };
             v.uTime = std::hypot(edge(points.front(), from), edge(points.back(), until));
-        } else if (d.aspect == PathAspect::straightness) {
+        } else if (d.aspect == Aspect::straightness) {
             double reach = 0.0;
             for (const auto& p : points)
                 reach = std::max(reach, (p.at - points.front().at).norm());
@@ -292,7 +335,7 @@ MeasureValue evaluateMovement(const MeasureDefinition& d, const Motion& motion, 
         v.value = below;
         v.uMarks = std::sqrt(unsure);
         const auto edge = [&](const MovingPoint& p, const PlacedPosition& at) {
-            return p.velocity.norm() <= d.level ? at.sigma.value_or(time.instantError(at.frame)) : 0.0;
+            return p.velocity.norm() <= d.level ? instantError(at, time) : 0.0;
         };
         v.uTime = std::hypot(edge(points.front(), from), edge(points.back(), until));
     }

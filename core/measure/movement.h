@@ -23,10 +23,25 @@ struct MovingPoint {
     std::map<LandmarkName, double> parts{}; ///< of speed²
 };
 
+/// The unit of length over a span of frames: the mean length of the `per` segment, px (or m); 1 without one.
+struct UnitLength {
+    double length = 1.0;
+    double relative = 0.0; ///< standard error / length
+};
+/// Empty when no frame shows both ends of the segment.
+std::optional<UnitLength> unitLengthOver(const MeasureDefinition& definition, const Motion& motion, FrameIndex first,
+                                         FrameIndex last, const ViewSetup& setup);
+
 /// Point 0 of a definition, against point 1 when there is one. Errors: what is not marked; metres without a known
-/// length; a take whose capture rate is not set, where the kind is a speed or a time.
+/// length. Places of different frames can be compared only when one \p unit is given; without one the segment is
+/// measured on the frame.
 Result<MovingPoint> movingPoint(const MeasureDefinition& definition, const Motion& motion, FrameIndex frame,
-                                const ViewSetup& setup);
+                                const ViewSetup& setup, const UnitLength* unit = nullptr);
+
+/// Point 0 of a definition on every frame of a span, in one unit of length. Error: what movingPoint() says, when more
+/// than a tenth of the frames cannot be read. \p filled, \p draft are set when one such sample took part.
+Result<std::vector<MovingPoint>> movingPoints(const MeasureDefinition& definition, const Motion& motion,
+                                              FrameIndex first, FrameIndex last, const ViewSetup& setup);
 
 /// Kind speed on a frame. Errors as above.
 Result<Reading> readSpeed(const MeasureDefinition& definition, const Motion& motion, FrameIndex frame,

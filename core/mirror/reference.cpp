@@ -1,9 +1,12 @@
 #include "core/mirror/reference.h"
 
+#include "core/measure/derived.h"
 #include "core/motion/draft_error.h"
 
 #include <algorithm>
 #include <cmath>
+#include <iterator>
+#include <set>
 
 namespace riflesso {
 namespace {
@@ -102,26 +105,129 @@ MeasuredValue gather(const std::string& measure, const std::vector<MeasuredRep>&
     return out;
 }
 
+MeasuredValue gather(const MeasureDefinition& d, const std::vector<MeasuredRep>& reps) {
+    if (!isAcrossReps(d.kind))
+        return gather(d.id, reps);
+    MeasuredValue out;
+    if (d.base.empty()) {
+        out.refused = "the measure that it is read of is not known";
+        return out;
+    }
+    const MeasuredValue base = gather(d.base.front()->id, reps);
+    std::vector<double> values, errors, when;
+    for (const auto& [rep, v] : base.each) {
+        const auto it = std::find_if(reps.begin(), reps.end(), [&](const MeasuredRep& r) { return r.rep == rep; });
+        values.push_back(v.value);
+        errors.push_back(v.u);
+        when.push_back(it->when);
+    }
+    const auto spread = spreadOf(values, errors);
+    const auto drift = driftOf(when, values);
+    if (d.kind == MeasureKind::spread ? !spread : !drift) {
+        out.refused = base.reps == 0  ? base.refused
+                      : base.reps < 3 ? "needs three reps or more"
+                                      : "the reps are all of one time";
+        return out;
+    }
+    out.reps = base.reps;
+    out.each = base.each;
+    out.drafts = base.drafts;
+    out.mean = d.kind == MeasureKind::spread ? spread->athlete : drift->change;
+    out.u = d.kind == MeasureKind::spread ? spread->u : drift->u;
+    if (d.kind == MeasureKind::drift)
+        out.interval = drift->interval;
+    else
+        out.sd = spread->all;
+    return out;
+}
+
 Result<Band> bandOf(const BlueprintMeasure& measure, const Target& target, const std::vector<MeasuredRep>& model) {
     if (target.source != TargetSource::model) {
         const bool closed = std::isfinite(target.lo) && std::isfinite(target.hi);
         return Band{target.lo, target.hi, closed ? (target.hi - target.lo) / 2.0 : target.floor};
     }
-    const MeasuredValue m = gather(measure.definition.id, model);
+    const MeasuredValue m = gather(measure.definition, model);
     if (m.reps == 0)
         return Error{"the model has no value for it (" + m.refused + ")", measure.definition.id, {}, {}};
-    const double half = std::max(target.k * m.sd, target.floor);
+    const double half = std::max(isAcrossReps(measure.definition.kind) ? 0.0 : target.k * m.sd, target.floor);
     return Band{m.mean - half, m.mean + half, half};
 }
 
-std::vector<Deviation> compare(const Blueprint& blueprint, const std::vector<MeasuredRep>& athlete,
-                               const std::vector<MeasuredRep>& model, const CompareOptions& options) {
+namespace {
+std::vector<MeasuredRep> ofSituation(const std::vector<MeasuredRep>& reps, const std::string& situation) {
+    std::vector<MeasuredRep> out;
+    std::copy_if(reps.begin(), reps.end(), std::back_inserter(out),
+                 [&](const MeasuredRep& r) { return r.situation == situation; });
+    return out;
+}
+} // namespace
+
+std::string mainSituation(const std::vector<MeasuredRep>& athlete, const std::vector<MeasuredRep>& model) {
+    std::map<std::string, int> count;
+    std::set<std::string> all;
+    for (const auto* reps : {&athlete, &model})
+        for (const auto& r : *reps) {
+            all.insert(r.situation);
+            if (reps == &athlete && !r.situation.empty())
+                ++count[r.situation];
+        }
+    if (all.size() < 2 || count.empty())
+        return {};
+    return std::max_element(count.begin(), count.end(),
+                            [](const auto& a, const auto& b) { return a.second < b.second; })
+        ->first;
+}
+
+std::vector<SchoolNearness> compareSchools(const Blueprint& blueprint, const std::vector<MeasuredRep>& athlete,
+                                           const std::vector<MeasuredRep>& model) {
+    std::vector<SchoolNearness> out;
+    for (const auto& s : blueprint.schools)
+        out.push_back({s.id, 0, 0, 0});
+    for (const auto& m : blueprint.measures) {
+        const auto value = gather(m.definition, athlete);
+        if (value.reps == 0)
+            continue;
+        std::vector<std::pair<double, bool>> distance; // beyond the band in its scale, or, inside, from its middle
+        std::vector<Band> bands;
+        for (const auto& s : out) {
+            const Target* target = targetFor(m, s.school);
+            const auto band = target ? bandOf(m, *target, model) : Result<Band>(Error{"none", {}, {}, {}});
+            if (!band)
+                break;
+            bands.push_back(*band);
+            const double edge = margin(value.mean, *band);
+            distance.emplace_back(edge < 0.0 ? -edge : 0.0, edge >= 0.0);
+        }
+        const bool differ = bands.size() == out.size() && std::any_of(bands.begin(), bands.end(), [&](const Band& b) {
+                                return b.lo != bands.front().lo || b.hi != bands.front().hi;
+                            });
+        if (!differ)
+            continue;
+        const auto nearest = std::min_element(distance.begin(), distance.end());
+        const auto ties =
+            std::count_if(distance.begin(), distance.end(), [&](const auto& x) { return x.first == nearest->first; });
+        for (std::size_t i = 0; i < out.size(); ++i) {
+            ++out[i].measures;
+            out[i].inside += distance[i].second;
+            out[i].nearer += ties == 1 && distance[i].first == nearest->first;
+        }
+    }
+    return out;
+}
+
+std::vector<Deviation> compare(const Blueprint& blueprint, const std::vector<MeasuredRep>& everyRep,
+                               const std::vector<MeasuredRep>& everyModel, const CompareOptions& options) {
+    const bool split = !options.situation.empty();
+    const auto athlete = split ? ofSituation(everyRep, options.situation) : everyRep;
+    auto model = split ? ofSituation(everyModel, options.situation) : everyModel;
+    if (model.empty())
+        model = everyModel;
     std::vector<Deviation> out;
     for (const auto& m : blueprint.measures) {
         Deviation d;
         d.measure = m.definition.id;
-        d.value = gather(d.measure, athlete);
-        const Target* target = targetFor(m, options.school);
+        d.value = gather(m.definition, athlete);
+        const Target* target = targetFor(m, options.school, options.situation);
         if (!target) {
             d.reason = "no target for this school";
         } else {
@@ -139,10 +245,12 @@ std::vector<Deviation> compare(const Blueprint& blueprint, const std::vector<Mea
         }
         if (d.judged) {
             d.verdict = decide(d.value.mean, d.value.u, d.band, options.decision);
-            for (const auto& [rep, v] : d.value.each)
-                if (v.value < d.band.lo || v.value > d.band.hi)
-                    ++d.repsOutside;
-            d.share = wilson(d.repsOutside, d.value.reps);
+            if (!isAcrossReps(m.definition.kind)) { // one value of all reps is no habit to count
+                for (const auto& [rep, v] : d.value.each)
+                    if (v.value < d.band.lo || v.value > d.band.hi)
+                        ++d.repsOutside;
+                d.share = wilson(d.repsOutside, d.value.reps);
+            }
             if (d.verdict.decision == Decision::undecided) {
                 const auto advised = adviceFor(d, athlete);
                 d.advice = advised.advice;

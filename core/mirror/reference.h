@@ -7,6 +7,7 @@
 #include "core/statistics/summary.h"
 #include "core/technique/blueprint.h"
 
+#include <array>
 #include <map>
 #include <optional>
 #include <string>
@@ -19,7 +20,29 @@ struct MeasuredRep {
     std::string rep; ///< id, for tracing back
     std::optional<Hertz> captureRate;
     std::vector<MeasureValue> values;
+    std::string situation{}; ///< what the performer had to answer; empty = not noted
+    double when = 0.0;       ///< in the order of the reps, any unit: what drift is read over
+    friend bool operator==(const MeasuredRep&, const MeasuredRep&) = default;
 };
+
+/// A model performance that came measured: from other cases, other people's films or motion capture.
+struct ModelPerformance {
+    std::string name;      ///< "Model A"
+    std::string blueprint; ///< id of the one it was measured by
+    std::string source;    ///< where its reps are from, in words
+    std::string school;    ///< empty = none in particular
+    std::vector<MeasuredRep> reps;
+    friend bool operator==(const ModelPerformance&, const ModelPerformance&) = default;
+};
+
+/// What the athlete's reps are compared with where a target comes from a model.
+enum class ReferenceKind {
+    model,   ///< model performances
+    ownBest, ///< the athlete's own reps of earlier days that worked and were nearest to their targets
+    ownLast, ///< the athlete's reps of the day before this one
+    ownCalm  ///< the athlete's own reps at the least stress
+};
+inline constexpr std::array<std::string_view, 4> kReferenceKindNames = {"model", "own best", "own last", "own calm"};
 
 /// A measure over the reps of one performer at one time.
 struct MeasuredValue {
@@ -38,6 +61,9 @@ struct MeasuredValue {
 
 /// Gathers one measure over reps.
 MeasuredValue gather(const std::string& measure, const std::vector<MeasuredRep>& reps);
+/// The same for a measure of any kind: spread and drift are one value over all reps; `reps` counts them, `each` are the
+/// values that it was made of.
+MeasuredValue gather(const MeasureDefinition& measure, const std::vector<MeasuredRep>& reps);
 
 /// The band of a measure: its target's, from the model's reps when the target says so. Error when that needs a model
 /// and none was measured.
@@ -65,7 +91,25 @@ struct Deviation {
 struct CompareOptions {
     DecisionOptions decision;
     std::string school;
+    std::string situation{}; ///< only reps of this situation, against the model's of the same when it has any
 };
+
+/// The situation to compare first: the one that most of the athlete's reps are of, when more than one is noted among
+/// the model's reps and the athlete's; else empty.
+std::string mainSituation(const std::vector<MeasuredRep>& athlete, const std::vector<MeasuredRep>& model);
+
+/// How near an athlete's reps are to a school.
+struct SchoolNearness {
+    std::string school;
+    int nearer = 0;   ///< measures on which this school's band is nearer than every other's
+    int measures = 0; ///< measures that tell the schools apart
+    int inside = 0;   ///< of those, inside this school's band
+};
+/// "Nearer to school B in 9 of 11 measures": schools by their bands on the athlete's own reps. Only measures count
+/// whose bands differ between the schools and that have a value. A draw counts for neither. In the order of the
+/// blueprint.
+std::vector<SchoolNearness> compareSchools(const Blueprint& blueprint, const std::vector<MeasuredRep>& athlete,
+                                           const std::vector<MeasuredRep>& model);
 
 /// Each measure of the blueprint, athlete against target. Pure; one Deviation per blueprint measure, in its order.
 std::vector<Deviation> compare(const Blueprint& blueprint, const std::vector<MeasuredRep>& athlete,

@@ -71,4 +71,19 @@ std::vector<double> autocorrelation(std::span<const double> x, std::size_t longe
     return out;
 }
 
+double kendallTau(std::span<const double> x, std::span<const double> y) {
+    double agree = 0.0, tiedX = 0.0, tiedY = 0.0, pairs = 0.0;
+    for (std::size_t i = 0; i < x.size(); ++i)
+        for (std::size_t j = i + 1; j < x.size(); ++j) {
+            const auto sign = [](double a, double b) { return a < b ? 1.0 : a > b ? -1.0 : 0.0; };
+            const double a = sign(x[i], x[j]), b = sign(y[i], y[j]);
+            agree += a * b;
+            tiedX += a == 0.0;
+            tiedY += b == 0.0;
+            pairs += 1.0;
+        }
+    const double scale = std::sqrt((pairs - tiedX) * (pairs - tiedY));
+    return scale > 0.0 ? agree / scale : 0.0;
+}
+
 } // namespace riflesso

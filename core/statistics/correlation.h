@@ -22,4 +22,8 @@ CrossCorrelation crossCorrelation(std::span<const double> x, std::span<const dou
 /// overlap, so that a period is as high at twice its length.
 std::vector<double> autocorrelation(std::span<const double> x, std::size_t longest);
 
+/// Kendall's τ-b of two series of the same length: 1 = the same order, −1 = reversed; 0 when one is constant. Source:
+/// M. G. Kendall 1945, Biometrika 33:239-251.
+double kendallTau(std::span<const double> x, std::span<const double> y);
+
 } // namespace riflesso

@@ -30,6 +30,28 @@ std::optional<Interval> meanInterval(const Summary& summary, double confidence) 
     return Interval{summary.mean - half, summary.mean + half};
 }
 
+std::optional<LineFit> fitLine(std::span<const double> x, std::span<const double> y) {
+    const auto mx = summarise(x), my = summarise(y);
+    if (!mx || mx->n < 2 || x.size() != y.size())
+        return std::nullopt;
+    double xx = 0.0, xy = 0.0;
+    for (std::size_t i = 0; i < x.size(); ++i) {
+        xx += (x[i] - mx->mean) * (x[i] - mx->mean);
+        xy += (x[i] - mx->mean) * (y[i] - my->mean);
+    }
+    if (!(xx > 0.0))
+        return std::nullopt;
+    LineFit line;
+    line.slope = xy / xx;
+    line.intercept = my->mean - line.slope * mx->mean;
+    double rest = 0.0;
+    for (std::size_t i = 0; i < x.size(); ++i)
+        rest += std::pow(y[i] - line.intercept - line.slope * x[i], 2);
+    if (mx->n > 2)
+        line.uSlope = std::sqrt(rest / (mx->n - 2) / xx);
+    return line;
+}
+
 std::optional<double> median(std::span<const double> values) {
     if (values.empty())
         return std::nullopt;

@@ -22,6 +22,14 @@ std::optional<Summary> summarise(std::span<const double> values);
 /// Two-sided t interval of the mean. Empty when n < 2.
 std::optional<Interval> meanInterval(const Summary& summary, double confidence = 0.95);
 
+/// A straight line by least squares.
+struct LineFit {
+    double slope = 0.0, intercept = 0.0;
+    double uSlope = 0.0; ///< standard error of the slope from the residuals; 0 with two points
+};
+/// Empty with fewer than two points, or all at one x.
+std::optional<LineFit> fitLine(std::span<const double> x, std::span<const double> y);
+
 /// Median; empty for an empty sample. The mean of the middle two for an even count.
 std::optional<double> median(std::span<const double> values);
 

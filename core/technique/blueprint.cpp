@@ -1,6 +1,8 @@
 #include "core/technique/blueprint.h"
 
 #include <algorithm>
+#include <cctype>
+#include <map>
 #include <set>
 
 namespace riflesso {
@@ -15,9 +17,8 @@ template <typename Wanted> std::vector<std::string> rolesWhere(const Blueprint& 
     for (const auto& m : b.measures) {
         if (!wanted(m.definition))
             continue;
-        for (const auto* specs : {&m.definition.points, &m.definition.per})
-            for (const auto& spec : *specs)
-                used.insert(spec.landmarks.begin(), spec.landmarks.end());
+        for (const auto& spec : pointsOf(m.definition))
+            used.insert(spec.landmarks.begin(), spec.landmarks.end());
     }
     std::vector<std::string> ordered;
     for (const auto& role : b.landmarks)
@@ -55,15 +56,60 @@ std::vector<std::string> Blueprint::rolesFor(View view) const {
     return rolesWhere(*this, [&](const MeasureDefinition& d) { return d.view == view; });
 }
 
-const Target* targetFor(const BlueprintMeasure& measure, std::string_view school) {
-    const Target* common = nullptr;
+void linkMeasures(std::vector<BlueprintMeasure>& measures) {
+    std::map<std::string, std::shared_ptr<const MeasureDefinition>, std::less<>> plain;
+    for (const auto& m : measures)
+        if (m.definition.of.empty())
+            plain.emplace(m.definition.id, std::make_shared<const MeasureDefinition>(m.definition));
+    const auto link = [&](bool acrossReps) {
+        for (auto& m : measures) {
+            auto& d = m.definition;
+            if (d.of.empty() || isAcrossReps(d.kind) != acrossReps)
+                continue;
+            d.base.clear();
+            for (const auto& id : d.of)
+                if (const auto it = plain.find(id); it != plain.end())
+                    d.base.push_back(it->second);
+            if (d.base.empty())
+                continue;
+            d.view = d.base.front()->view;
+            if (d.at.empty())
+                d.at = d.base.front()->at;
+            plain.emplace(d.id, std::make_shared<const MeasureDefinition>(d));
+        }
+    };
+    link(false); // what is read over reps may be read of these
+    link(true);
+}
+
+std::optional<double> choiceIsRight(const Blueprint& blueprint, std::string_view situation, std::string_view choice) {
+    const auto same = [](std::string_view a, std::string_view b) {
+        return std::equal(a.begin(), a.end(), b.begin(), b.end(),
+                          [](unsigned char x, unsigned char y) { return std::tolower(x) == std::tolower(y); });
+    };
+    if (situation.empty() || choice.empty())
+        return std::nullopt;
+    for (const auto& s : blueprint.situations)
+        if (same(s.id, situation) || same(s.name, situation))
+            return std::any_of(s.choices.begin(), s.choices.end(), [&](const auto& c) { return same(c, choice); })
+                       ? 1.0
+                       : 0.0;
+    return std::nullopt;
+}
+
+const Target* targetFor(const BlueprintMeasure& measure, std::string_view school, std::string_view situation) {
+    const Target* best = nullptr;
+    int bestFit = -1;
     for (const auto& t : measure.targets) {
-        if (!school.empty() && t.school == school)
-            return &t;
-        if (t.school.empty() && !common)
-            common = &t;
+        if ((!t.school.empty() && t.school != school) || (!t.situation.empty() && t.situation != situation))
+            continue;
+        const int fit = (t.school.empty() ? 0 : 2) + (t.situation.empty() ? 0 : 1);
+        if (fit > bestFit) {
+            best = &t;
+            bestFit = fit;
+        }
     }
-    return common;
+    return best;
 }
 
 } // namespace riflesso

@@ -17,7 +17,8 @@ namespace riflesso {
 enum class SeriesKind { place, speed, angle, distance };
 inline constexpr std::array<std::string_view, 4> kSeriesKindNames = {"place", "speed", "angle", "distance"};
 
-/// place: of a point along `direction`, px; speed: of a point, along `direction` or in all, px/s; angle: at the second
+/// place: of a point along `direction`, px; speed: of a point, along `direction` or in all, px/s, both against a second
+/// point when there is one; angle: at the second
 /// of three points, degrees; distance: of two points, px.
 struct SeriesSpec {
     SeriesKind kind = SeriesKind::place;
@@ -70,6 +71,7 @@ struct KeyPosition {
     std::string name;  ///< "Front foot leaves"
     std::string words; ///< how to recognise the frame
     std::optional<PositionRule> rule{};
+    std::string picture{}; ///< a small JPEG or PNG in base 64, "data:image/jpeg;base64,…"; may be empty
 };
 
 /// Where a target comes from.
@@ -81,8 +83,9 @@ inline constexpr std::array<std::string_view, 4> kTargetSourceNames = {"model", 
 /// Otherwise lo..hi; an end left open is ±infinity, and `floor` is then the unit of severity.
 struct Target {
     TargetSource source = TargetSource::model;
-    std::string school; ///< empty: common to all schools
-    std::string note;   ///< citation, or why
+    std::string school;      ///< empty: common to all schools
+    std::string situation{}; ///< empty: for all
+    std::string note;        ///< citation, or why
     double k = 2.0;
     double floor = 0.0;
     double lo = -std::numeric_limits<double>::infinity();
@@ -152,6 +155,22 @@ struct Drill {
     std::string speed; ///< "walking speed", "full"
 };
 
+/// What an athlete has to answer: "short and easy", "deep and late".
+struct Situation {
+    std::string id;
+    std::string name;
+    std::string words;                ///< how to recognise it
+    std::vector<std::string> choices; ///< techniques that are right here, as the analyst names them
+};
+
+/// A pattern so common that it has a name: the faults that it is made of, and the order in which to repair them.
+struct Profile {
+    std::string id;
+    std::string name;
+    std::string words;
+    std::vector<std::string> faults; ///< ids, the first to repair first
+};
+
 struct School {
     std::string id;
     std::string name;
@@ -172,6 +191,9 @@ struct Blueprint {
     std::vector<Checkpoint> checkpoints;
     std::vector<ProxyRule> proxies;
 
+    std::vector<Situation> situations;
+    std::vector<Profile> profiles;
+
     [[nodiscard]] const BlueprintMeasure* measure(std::string_view id) const;
     [[nodiscard]] const Fault* fault(std::string_view id) const;
     [[nodiscard]] const Drill* drill(std::string_view id) const;
@@ -184,7 +206,17 @@ struct Blueprint {
     [[nodiscard]] std::vector<std::string> rolesFor(View view) const;
 };
 
-/// The target of a school: its own if there is one, else the one common to all; null when there is none.
-const Target* targetFor(const BlueprintMeasure& measure, std::string_view school);
+/// Sets `base` of measures that are read from others, and what those leave open: their view and position, from the
+/// first of them. To be called after `measures` have changed. Names that are not there leave `base` short; problemsOf()
+/// says so.
+void linkMeasures(std::vector<BlueprintMeasure>& measures);
+
+/// Was the choice right for the situation: 1 or 0. Empty when either is not noted or the blueprint has no rule for it.
+/// Names are compared without case.
+std::optional<double> choiceIsRight(const Blueprint& blueprint, std::string_view situation, std::string_view choice);
+
+/// The target of a school in a situation: the one that names both, else the school's, else the situation's, else the
+/// one common to all; null when there is none.
+const Target* targetFor(const BlueprintMeasure& measure, std::string_view school, std::string_view situation = {});
 
 } // namespace riflesso

@@ -32,17 +32,14 @@ std::string joined(const std::vector<std::string>& words) {
 
 std::string pointsText(const std::vector<PointSpec>& points) {
     std::vector<std::string> words;
-    for (const auto& p : points) {
-        std::string w;
-        for (const auto& l : p.landmarks)
-            w += (w.empty() ? "" : "+") + l;
-        words.push_back(w);
-    }
+    for (const auto& p : points)
+        words.push_back(textOf(p));
     return joined(words);
 }
 
 Fields fieldsOf(const KeyPosition& p) {
-    Fields f{{"words", p.words}};
+    Fields f{{"words", p.words},
+             {"picture", p.picture.empty() ? "" : "of " + std::to_string(p.picture.size()) + " bytes"}};
     if (p.rule) {
         const auto& r = *p.rule;
         f.emplace_back("rule", enumName(kRuleKindNames, r.kind));
@@ -73,13 +70,22 @@ Fields fieldsOf(const BlueprintMeasure& m) {
              {"reduction", enumName(kReductionNames, d.reduction)},
              {"against its own line", truth(d.ownLine)},
              {"root mean square", truth(d.rms)},
-             {"aspect", enumName(kPathAspectNames, d.aspect)},
+             {"aspect", enumName(kAspectNames, d.aspect)},
              {"level", number(d.level)},
+             {"events", joined(d.events)},
+             {"read of", joined(d.of)},
+             {"band to come back to", number(d.lo) + " to " + number(d.hi)},
+             {"height", number(d.height)},
+             {"cycles", number(d.cycles)},
+             {"checkpoint", d.checkpoint},
              {"full width", number(d.fullWidth) + " ± " + number(d.fullWidthSigma)},
              {"too low", m.tooLow},
              {"too high", m.tooHigh}};
+    for (const auto& link : d.links)
+        f.emplace_back("link " + link.name, pointsText(link.points));
     for (const auto& t : m.targets) {
-        const std::string of = t.school.empty() ? "target" : "target of school " + t.school;
+        const std::string of = (t.school.empty() ? "target" : "target of school " + t.school) +
+                               (t.situation.empty() ? "" : " in situation " + t.situation);
         f.emplace_back(of + ", source", enumName(kTargetSourceNames, t.source));
         f.emplace_back(of + ", from", number(t.lo));
         f.emplace_back(of + ", to", number(t.hi));
@@ -121,6 +127,14 @@ Fields fieldsOf(const Drill& d) {
 
 Fields fieldsOf(const School& s) {
     return {{"words", s.words}};
+}
+
+Fields fieldsOf(const Situation& s) {
+    return {{"words", s.words}, {"right choices", joined(s.choices)}};
+}
+
+Fields fieldsOf(const Profile& p) {
+    return {{"words", p.words}, {"faults", joined(p.faults)}};
 }
 
 Fields fieldsOf(const Checkpoint& c) {
@@ -190,6 +204,8 @@ std::vector<BlueprintChange> differences(const Blueprint& a, const Blueprint& b)
     compareLists("fault", a.faults, b.faults, id, name, out);
     compareLists("drill", a.drills, b.drills, id, name, out);
     compareLists("school", a.schools, b.schools, id, name, out);
+    compareLists("situation", a.situations, b.situations, id, name, out);
+    compareLists("profile", a.profiles, b.profiles, id, name, out);
     compareLists("checkpoint", a.checkpoints, b.checkpoints, id, name, out);
     const auto proxies = [](const Blueprint& x) {
         Fields f;

@@ -356,7 +356,16 @@ Result<std::vector<RuleSample>> ruleSeries(const SeriesSpec& spec, const Motion&
         RuleSample s{FrameIndex(f), motion.time().real(FrameIndex(f)).value, 0.0, std::sqrt(p[0].variance),
                      std::any_of(p.begin(), p.end(), [](const Read& r) { return r.draft; })};
         if (spec.kind == SeriesKind::place) {
+            if (p.size() == 2) { // against the second point
+                p[0].at -= p[1].at;
+                p[0].variance += p[1].variance;
+                s.sigma = std::sqrt(p[0].variance);
+            }
             s.value = p[0].at.dot(*direction);
+        } else if (spec.kind == SeriesKind::speed && p.size() == 2) {
+            p[0].at -= p[1].at;
+            p[0].variance += p[1].variance;
+            s.sigma = std::sqrt(p[0].variance);
         } else if (spec.kind == SeriesKind::distance) {
             s.value = (p[0].at - p[1].at).norm();
             s.sigma = std::sqrt(p[0].variance + p[1].variance);

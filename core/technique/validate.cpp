@@ -43,6 +43,19 @@ public:
             if (p.from == p.to || p.landmark == p.from || p.landmark == p.to)
                 say(at("proxies", i), "needs three different landmarks");
         }
+        unique("situations", m_b.situations, [](const auto& s) { return s.id; });
+        for (std::size_t i = 0; i < m_b.situations.size(); ++i)
+            if (m_b.situations[i].choices.empty())
+                say(at("situations", i) + ".choices", "a situation without a right choice cannot be judged");
+        unique("profiles", m_b.profiles, [](const auto& p) { return p.id; });
+        for (std::size_t i = 0; i < m_b.profiles.size(); ++i) {
+            const auto& faults = m_b.profiles[i].faults;
+            if (faults.size() < 2)
+                say(at("profiles", i) + ".faults", "a profile is made of two faults or more");
+            for (std::size_t k = 0; k < faults.size(); ++k)
+                if (!m_b.fault(faults[k]))
+                    say(at(at("profiles", i) + ".faults", k), "no fault \"" + faults[k] + "\"");
+        }
         loops();
         return std::move(m_problems);
     }
@@ -68,7 +81,8 @@ private:
         const std::size_t wanted = r.series.kind == SeriesKind::angle      ? 3
                                    : r.series.kind == SeriesKind::distance ? 2
                                                                            : 1;
-        if (r.series.points.size() != wanted)
+        const bool against = r.series.points.size() == 2 && wanted == 1; // place or speed against another point
+        if (r.series.points.size() != wanted && !against)
             say(place + ".of.points", "this series needs " + std::to_string(wanted));
         if (r.series.kind == SeriesKind::place && !r.series.direction)
             say(place + ".of.direction", "a place needs a direction");
@@ -90,10 +104,18 @@ private:
             say(place + ".at", "no key position \"" + d.at + "\"");
         if (needsUntil(d) && !m_b.position(d.until))
             say(place + ".until", "no key position \"" + d.until + "\"");
-        for (const auto* specs : {&d.points, &d.per})
-            for (const auto& spec : *specs)
-                for (const auto& role : spec.landmarks)
-                    landmark(place, role);
+        for (const auto& spec : pointsOf(d))
+            for (const auto& role : spec.landmarks)
+                landmark(place, role);
+        for (std::size_t i = 0; i < d.events.size(); ++i)
+            if (!m_b.position(d.events[i]))
+                say(at(place + ".events", i), "no key position \"" + d.events[i] + "\"");
+        for (std::size_t i = 0; i < d.of.size(); ++i)
+            if (!m_b.measure(d.of[i]) || d.of[i] == d.id)
+                say(at(place + ".of", i), "no other measure \"" + d.of[i] + "\"");
+        if (!d.checkpoint.empty() && std::none_of(m_b.checkpoints.begin(), m_b.checkpoints.end(),
+                                                  [&](const Checkpoint& c) { return c.id == d.checkpoint; }))
+            say(place + ".checkpoint", "no checkpoint \"" + d.checkpoint + "\"");
         if (m.targets.empty())
             say(place + ".targets", "a measure without a target cannot be judged");
         for (std::size_t i = 0; i < m.targets.size(); ++i) {
@@ -108,6 +130,9 @@ private:
             if (!t.school.empty() &&
                 std::none_of(m_b.schools.begin(), m_b.schools.end(), [&](const School& s) { return s.id == t.school; }))
                 say(where + ".school", "no school \"" + t.school + "\"");
+            if (!t.situation.empty() && std::none_of(m_b.situations.begin(), m_b.situations.end(),
+                                                     [&](const Situation& s) { return s.id == t.situation; }))
+                say(where + ".situation", "no situation \"" + t.situation + "\"");
         }
     }
 

@@ -181,7 +181,7 @@ private slots:
                                     "reduction":"share_of_max"})");
         QVERIFY(speed && speed->reduction == Reduction::shareOfMax);
         const auto path = good(R"({"kind":"path","points":["lead_wrist","lead_shoulder"],"aspect":"detours"})");
-        QVERIFY(path && path->aspect == PathAspect::detours);
+        QVERIFY(path && path->aspect == Aspect::detours);
         QVERIFY(good(R"({"kind":"stillness","points":["head"],"spread":"largest"})"));
         const auto dwell = good(R"({"kind":"dwell","points":["lead_wrist"],"level":120})");
         QVERIFY(dwell && dwell->level == 120.0);
@@ -253,7 +253,7 @@ private slots:
         };
         all(kMeasureKindNames);
         all(kReductionNames);
-        all(kPathAspectNames);
+        all(kAspectNames);
         all(kAngleReadingNames);
         all(kRuleKindNames);
         all(kSeriesKindNames);

@@ -115,11 +115,11 @@ private slots:
         const auto length = evaluate(d, round, kPhase, kSide);
         QVERIFY2(!length.refused, length.reason.c_str());
         QVERIFY(std::abs(length.value - 80 * 2 * kPi * 2 / 3) < 1.2); // what noise could have added is taken off
-        d.aspect = PathAspect::straightness;
+        d.aspect = Aspect::straightness;
         QVERIFY(std::abs(evaluate(d, round, kPhase, kSide).value -
                          std::sin(kPi * 2 / 3) * 160 / (80 * 2 * kPi * 2 / 3)) < 0.002);
         QVERIFY(std::abs(evaluate(d, film(strike), kPhase, kSide).value - 1) < 1e-6);
-        d.aspect = PathAspect::detours;
+        d.aspect = Aspect::detours;
         QCOMPARE(evaluate(d, film(strike), kPhase, kSide).value, 0.0);
         const auto zigzag = [](double t) { // out 60, back 20, out 60
             const double f = t * kRate - 20;
@@ -134,7 +134,7 @@ private slots:
         }
         QVERIFY2(right >= 95 && none >= 95, qPrintable(QString("%1 %2").arg(right).arg(none)));
         auto still = of(MeasureKind::path, {"left_hip"});
-        still.aspect = PathAspect::straightness;
+        still.aspect = Aspect::straightness;
         QVERIFY(evaluate(still, film(strike, 1.5), kPhase, kSide).reason.find("does not move") != std::string::npos);
     }
     void stillnessAndDwell() {
@@ -181,7 +181,7 @@ private slots:
             truth = 80 * 2 * kPi * 2 / 3;
         } else if (what == "straightness") {
             d = of(MeasureKind::path, {"left_wrist"});
-            d.aspect = PathAspect::straightness;
+            d.aspect = Aspect::straightness;
             truth = std::sin(kPi * 2 / 3) * 160 / (80 * 2 * kPi * 2 / 3);
         } else if (what == "dwell") {
             d = of(MeasureKind::dwell, {"left_wrist"});

@@ -1,0 +1,314 @@
+#include "core/measure/chain.h"
+
+#include "core/statistics/correlation.h"
+#include "core/statistics/distributions.h"
+
+#include <algorithm>
+#include <cmath>
+#include <complex>
+#include <numbers>
+
+namespace riflesso {
+namespace {
+
+constexpr double kMostMissing = 0.1; // of the frames
+
+// The angle that a link has on a frame, degrees, and its gradient by each landmark.
+struct AngleOf {
+    MeasureDefinition definition;
+    explicit AngleOf(const MeasureDefinition& d, const std::vector<PointSpec>& points) {
+        definition.kind = MeasureKind::angle;
+        definition.view = d.view;
+        definition.points = points;
+        if (points.size() == 2) {
+            // Its direction against a dial: hours become degrees, the short way round.
+            definition.kind = MeasureKind::clock;
+        }
+    }
+    [[nodiscard]] double perHour() const { return definition.kind == MeasureKind::clock ? 30.0 : 1.0; }
+    [[nodiscard]] double round() const { return definition.kind == MeasureKind::clock ? 12.0 : 720.0; }
+};
+
+Result<std::vector<Sample>> enough(std::vector<Sample> samples, int all, const std::string& why) {
+    const auto n = samples.size();
+    if (n < 5 || static_cast<double>(n) < (1.0 - kMostMissing) * all)
+        return Error{"only " + std::to_string(n) + " of " + std::to_string(all) + " frames can be read" +
+                         (why.empty() ? "" : " (" + why + ")"),
+                     {},
+                     {},
+                     {}};
+    return samples;
+}
+
+struct Peak {
+    std::string name;
+    std::vector<Sample> samples;
+    Extreme peak;
+};
+
+// The speed of a link at an instant, and its error.
+std::pair<double, double> speedAt(const std::vector<Sample>& samples, double time) {
+    const auto after =
+        std::lower_bound(samples.begin(), samples.end(), time, [](const Sample& s, double t) { return s.time < t; });
+    if (after == samples.begin())
+        return {samples.front().value, samples.front().u};
+    if (after == samples.end())
+        return {samples.back().value, samples.back().u};
+    const auto before = after - 1;
+    const double share = (time - before->time) / (after->time - before->time);
+    return {before->value + share * (after->value - before->value), std::max(before->u, after->u)};
+}
+
+} // namespace
+
+Result<std::vector<Sample>> speedsOf(const MeasureDefinition& d, const std::vector<PointSpec>& points,
+                                     const Motion& motion, FrameIndex first, FrameIndex last, const ViewSetup& setup) {
+    const auto& time = motion.time();
+    if (!time.captureKnown())
+        return Error{"the capture rate of this take is not set, so no speed can be read", {}, {}, {}};
+    const int all = last - first + 1;
+    if (points.size() == 1) {
+        MeasureDefinition one = d;
+        one.points = points;
+        const auto read = movingPoints(one, motion, first, last, setup);
+        if (!read)
+            return read.error();
+        std::vector<Sample> out;
+        for (const auto& p : *read)
+            out.push_back({p.frame, p.time, p.velocity.norm(), p.speed});
+        return enough(std::move(out), all, {});
+    }
+    const AngleOf angle(d, points);
+    std::vector<Sample> out;
+    std::string why;
+    std::map<FrameIndex, Reading> readings;
+    for (FrameIndex f = first - 1; f <= last + 1; f = f + 1)
+        if (auto r = readAt(angle.definition, motion, f, setup))
+            readings.emplace(f, std::move(*r));
+        else if (why.empty())
+            why = r.error().text();
+    for (FrameIndex f = first; f <= last; f = f + 1) {
+        const auto here = readings.find(f);
+        const auto before = readings.find(f - 1), after = readings.find(f + 1);
+        const auto& a = before != readings.end() ? before : here;
+        const auto& b = after != readings.end() ? after : here;
+        if (here == readings.end() || a == b)
+            continue;
+        const double dt = time.real(b->first).value - time.real(a->first).value;
+        const double change = std::remainder(b->second.value - a->second.value, angle.round()) * angle.perHour();
+        // Each landmark's part of u², with the error of its change instead of that of its place.
+        double variance = 0.0;
+        for (const auto& [name, part] : here->second.parts)
+            if (const auto s = motion.at(name, f); s && s->sigma > 0.0)
+                variance += part * s->speed * s->speed / (s->sigma * s->sigma);
+        const double perSecond = (b->first - a->first) / dt * (b->first - a->first == 1 ? 2.0 : 1.0);
+        out.push_back(
+            {f, time.real(f).value, std::abs(change) / dt, std::sqrt(variance) * angle.perHour() * perSecond});
+    }
+    return enough(std::move(out), all, why);
+}
+
+MeasureValue evaluateChain(const MeasureDefinition& d, const Motion& motion, const PlacedPosition& from,
+                           const PlacedPosition& until, const ViewSetup& setup) {
+    const auto& time = motion.time();
+    std::vector<Peak> peaks;
+    for (const auto& link : d.links) {
+        auto samples = speedsOf(d, link.points, motion, from.frame, until.frame, setup);
+        if (!samples)
+            return refuse(d, link.name + ": " + samples.error().text());
+        Extreme e = extremeOf(*samples, true, time, instantError(from, time), instantError(until, time));
+        e.uInstant *= 1.2; // noise of speeds swings to and fro where that of places drifts: found by draws (test_rhythm)
+        if (!(e.value > 3.0 * e.u))
+            return refuse(d, link.name + " does not move clearly more than its marks are unsure");
+        peaks.push_back({link.name, std::move(*samples), e});
+    }
+    MeasureValue v;
+    v.measure = d.id;
+    for (const auto& p : peaks)
+        v.frames.push_back(p.samples[p.peak.at].frame);
+    const std::size_t n = peaks.size();
+    const auto lag = [&](std::size_t i, std::size_t j) { return peaks[j].peak.time - peaks[i].peak.time; };
+    const auto uLag = [&](std::size_t i, std::size_t j) {
+        return std::hypot(peaks[i].peak.uInstant, peaks[j].peak.uInstant);
+    };
+    switch (d.aspect) {
+    case Aspect::sequence: {
+        std::vector<double> order, times;
+        double variance = 0.0;
+        for (std::size_t i = 0; i < n; ++i) {
+            order.push_back(static_cast<double>(i));
+            times.push_back(peaks[i].peak.time);
+            for (std::size_t j = i + 1; j < n; ++j) { // a pair that is not sure can turn round
+                const double p = normalCdf(lag(i, j), 0.0, std::max(1e-9, uLag(i, j)));
+                variance += 4.0 * p * (1.0 - p);
+            }
+        }
+        v.value = kendallTau(order, times);
+        v.uTime = std::sqrt(variance) / (static_cast<double>(n * (n - 1)) / 2.0);
+        break;
+    }
+    case Aspect::lag:
+        v.value = lag(0, n - 1) / static_cast<double>(n - 1);
+        v.uTime = uLag(0, n - 1) / static_cast<double>(n - 1);
+        break;
+    case Aspect::shortestLag: {
+        std::size_t least = 0;
+        for (std::size_t i = 1; i + 1 < n; ++i)
+            if (lag(i, i + 1) < lag(least, least + 1))
+                least = i;
+        v.value = lag(least, least + 1);
+        v.uTime = uLag(least, least + 1);
+        v.frames = {v.frames[least], v.frames[least + 1]};
+        break;
+    }
+    case Aspect::inversions: {
+        double variance = 0.0;
+        for (std::size_t i = 0; i + 1 < n; ++i) {
+            v.value += lag(i, i + 1) < 0.0 ? 1.0 : 0.0;
+            const double p = normalCdf(lag(i, i + 1), 0.0, std::max(1e-9, uLag(i, i + 1)));
+            variance += p * (1.0 - p);
+        }
+        v.uTime = std::sqrt(variance);
+        break;
+    }
+    default: { // braking
+        bool first = true;
+        for (std::size_t i = 0; i + 1 < n; ++i) {
+            const double when = peaks[i + 1].peak.time, top = peaks[i].peak.value;
+            const auto [left, uLeft] = speedAt(peaks[i].samples, when);
+            const double lost = 1.0 - left / top;
+            if (!first && lost >= v.value)
+                continue;
+            first = false;
+            const double h = time.realPeriod(peaks[i].samples.front().frame);
+            const double slope =
+                (speedAt(peaks[i].samples, when + h).first - speedAt(peaks[i].samples, when - h).first) / (2.0 * h);
+            v.value = lost;
+            v.uMarks = std::hypot(uLeft, (1.0 - lost) * peaks[i].peak.u) / top;
+            v.uTime = std::abs(slope) / top * peaks[i + 1].peak.uInstant;
+            v.frames = {peaks[i].samples[peaks[i].peak.at].frame, peaks[i + 1].samples[peaks[i + 1].peak.at].frame};
+        }
+    }
+    }
+    v.u = std::hypot(v.uMarks, v.uTime);
+    return v;
+}
+
+double spectralArcLength(std::span<const double> speeds, double rate, std::vector<double>* slopes, double threshold) {
+    constexpr double kHighest = 10.0; // Hz
+    constexpr int kPad = 4;           // powers of two
+    using Complex = std::complex<double>;
+    std::size_t size = 1;
+    while (size < speeds.size())
+        size *= 2;
+    size <<= kPad;
+    const double step = rate / static_cast<double>(size);
+    const auto bins = std::min(size / 2, static_cast<std::size_t>(kHighest / step)) + 1;
+    // Only the bins up to the highest frequency are wanted, so each is summed by itself.
+    std::vector<Complex> spectrum(bins);
+    for (std::size_t k = 0; k < bins; ++k) {
+        const Complex turn =
+            std::polar(1.0, -2.0 * std::numbers::pi * static_cast<double>(k) / static_cast<double>(size));
+        Complex at(1.0, 0.0);
+        for (const double s : speeds) {
+            spectrum[k] += s * at;
+            at *= turn;
+        }
+    }
+    double top = 0.0;
+    std::size_t topAt = 0;
+    for (std::size_t k = 0; k < bins; ++k)
+        if (std::abs(spectrum[k]) > top) {
+            top = std::abs(spectrum[k]);
+            topAt = k;
+        }
+    std::size_t first = bins, last = 0;
+    for (std::size_t k = 0; k < bins; ++k)
+        if (std::abs(spectrum[k]) >= threshold * top) {
+            first = std::min(first, k);
+            last = k;
+        }
+    if (!(top > 0.0) || last <= first)
+        return 0.0;
+    const double width = 1.0 / static_cast<double>(last - first);
+    double length = 0.0;
+    std::vector<double> byAmplitude(bins, 0.0); // d length / d normalised amplitude
+    for (std::size_t k = first; k < last; ++k) {
+        const double rise = (std::abs(spectrum[k + 1]) - std::abs(spectrum[k])) / top, part = std::hypot(width, rise);
+        length += part;
+        byAmplitude[k + 1] += rise / part;
+        byAmplitude[k] -= rise / part;
+    }
+    if (slopes) {
+        slopes->assign(speeds.size(), 0.0);
+        double byTop = 0.0; // through the amplitude that all are divided by
+        for (std::size_t k = first; k <= last; ++k)
+            byTop -= byAmplitude[k] * std::abs(spectrum[k]) / (top * top);
+        const auto add = [&](std::size_t k, double weight) { // d |V_k| / d speed_i = Re(conj(V_k) e^(-iωk)) / |V_k|
+            if (std::abs(spectrum[k]) == 0.0 || weight == 0.0)
+                return;
+            const Complex turn =
+                std::polar(1.0, -2.0 * std::numbers::pi * static_cast<double>(k) / static_cast<double>(size));
+            Complex at = std::conj(spectrum[k]) / std::abs(spectrum[k]);
+            for (double& slope : *slopes) {
+                slope -= weight * at.real();
+                at *= turn;
+            }
+        };
+        for (std::size_t k = first; k <= last; ++k)
+            add(k, byAmplitude[k] / top);
+        add(topAt, byTop);
+    }
+    return -length;
+}
+
+MeasureValue evaluateSmoothness(const MeasureDefinition& d, const Motion& motion, const PlacedPosition& from,
+                                const PlacedPosition& until, const ViewSetup& setup) {
+    const auto samples = speedsOf(d, d.points, motion, from.frame, until.frame, setup);
+    if (!samples)
+        return refuse(d, samples.error().text());
+    double top = 0.0, noise = 0.0;
+    for (const auto& s : *samples) {
+        top = std::max(top, s.value);
+        noise = std::max(noise, s.u);
+    }
+    if (!(top > 6.0 * noise))
+        return refuse(d, "it does not move clearly more than its marks are unsure");
+    const double start = samples->front().time, span = samples->back().time - start;
+    // At even steps: the film's own need not be.
+    const std::size_t n = samples->size();
+    const double rate = static_cast<double>(n - 1) / span;
+    if (rate < 20.0)
+        return refuse(d, "this film is too slow: smoothness is read from what happens up to 10 times a second");
+    std::vector<double> speeds, errors;
+    for (std::size_t i = 0; i < n; ++i) {
+        const auto [speed, u] = speedAt(*samples, start + static_cast<double>(i) / rate);
+        speeds.push_back(speed);
+        errors.push_back(u);
+    }
+    MeasureValue v;
+    v.measure = d.id;
+    std::vector<double> slopes;
+    v.value = spectralArcLength(speeds, rate, &slopes);
+    double variance = 0.0, noiseSquare = 0.0, sum = 0.0;
+    for (std::size_t i = 0; i < n; ++i) {
+        variance += std::pow(slopes[i] * errors[i], 2);
+        noiseSquare += errors[i] * errors[i];
+        sum += speeds[i];
+    }
+    // Smoothed neighbours err alike for 1/18 s at the slowest cut-off that smoothing chooses by itself, 9 Hz.
+    const double alike = 1.0 + rate / 18.0;
+    // A lobe that noise can lift over the threshold, or press below it, comes in or falls out as a whole.
+    const double amplitude = std::min(0.045, 2.0 * std::sqrt(noiseSquare * alike / 2.0) / sum);
+    const double low = spectralArcLength(speeds, rate, nullptr, kArcThreshold - amplitude),
+                 high = spectralArcLength(speeds, rate, nullptr, kArcThreshold + amplitude);
+    const double jump = std::max(std::abs(low - v.value), std::abs(high - v.value)) / std::sqrt(3.0);
+    v.uMarks = std::hypot(std::sqrt(variance * alike), jump);
+    const double edge = std::hypot(slopes.front() * speeds.front(), slopes.back() * speeds.back());
+    v.uTime = edge * rate * std::max(instantError(from, motion.time()), instantError(until, motion.time()));
+    v.u = std::hypot(v.uMarks, v.uTime);
+    v.frames = {samples->front().frame, samples->back().frame};
+    return v;
+}
+
+} // namespace riflesso

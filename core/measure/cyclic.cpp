@@ -1,0 +1,293 @@
+#include "core/measure/cyclic.h"
+
+#include <algorithm>
+#include <cmath>
+#include <set>
+
+namespace riflesso {
+namespace {
+
+double realInstant(const PlacedPosition& p, const Timebase& time) {
+    return time.real(p.frame).value + p.shift;
+}
+
+void noteSamples(MeasureValue& v, const std::vector<MovingPoint>& points) {
+    for (const auto& p : points) {
+        v.draft = v.draft || p.draft;
+        if (p.filled)
+            v.reason = "read from a filled gap, in part";
+    }
+}
+
+// Smallest distance of two points over the frames on which both are in front of the third, when there is one.
+MeasureValue evaluateNearest(const MeasureDefinition& d, const Motion& motion, const PlacedPosition& from,
+                             const PlacedPosition& until, const ViewSetup& setup) {
+    MeasureDefinition apart = d;
+    apart.kind = MeasureKind::gap;
+    apart.points = {d.points[0], d.points[1]};
+    apart.direction.reset();
+    MeasureValue v;
+    v.measure = d.id;
+    int ahead = 0, readable = 0;
+    for (FrameIndex f = from.frame; f <= until.frame; f = f + 1) {
+        const auto r = readAt(apart, motion, f, setup);
+        if (!r)
+            continue;
+        ++readable;
+        bool both = true;
+        for (std::size_t i = 0; d.points.size() == 3 && i < 2; ++i) {
+            MeasureDefinition lead = apart;
+            lead.kind = MeasureKind::order;
+            lead.points = {d.points[i], d.points[2]};
+            lead.direction = d.direction;
+            const auto l = readAt(lead, motion, f, setup);
+            both = both && l && l->value > 0.0;
+        }
+        if (!both)
+            continue;
+        if (++ahead == 1 || r->value < v.value) {
+            v.value = r->value;
+            v.uMarks = r->u;
+            v.frames = {f};
+        }
+        v.draft = v.draft || r->draft;
+    }
+    const int all = until.frame - from.frame + 1;
+    if (all < 2)
+        return refuse(d, "\"" + d.until + "\" does not lie after \"" + d.at + "\"");
+    if (readable < 3 || readable < 9 * all / 10)
+        return refuse(d, "only " + std::to_string(readable) + " of " + std::to_string(all) + " frames can be read");
+    if (ahead == 0)
+        return refuse(d, "the two are never in front at the same time");
+    v.u = v.uMarks;
+    return v;
+}
+
+} // namespace
+
+MeasureValue evaluateCadence(const MeasureDefinition& d, const Motion& motion, const PlacedPosition& from,
+                             const PlacedPosition& until, const ViewSetup& setup) {
+    const auto& time = motion.time();
+    if (d.aspect != Aspect::length && !time.captureKnown())
+        return refuse(d, "the capture rate of this take is not set, so no time can be read");
+    const double span = realInstant(until, time) - realInstant(from, time);
+    if (!(span > 0.0))
+        return refuse(d, "\"" + d.until + "\" does not lie after \"" + d.at + "\"");
+    MeasureValue v;
+    v.measure = d.id;
+    v.frames = {from.frame, until.frame};
+    const double uFrom = instantError(from, time), uUntil = instantError(until, time);
+    if (d.aspect == Aspect::rate) {
+        v.value = 60.0 * d.cycles / span;
+        v.uTime = v.value * std::hypot(uFrom, uUntil) / span;
+        v.u = v.uTime;
+        return v;
+    }
+    std::optional<Eigen::Vector2d> along;
+    if (d.direction && !(along = inPicture(*d.direction, setup)))
+        return refuse(d, "this view cannot show the direction \"" + enumName(kDirectionNames, *d.direction) + "\"");
+    const auto unit = unitLengthOver(d, motion, from.frame, until.frame, setup);
+    if (!unit)
+        return refuse(d, "the segment that is its unit of length is not marked");
+    const auto a = movingPoint(d, motion, from.frame, setup, &*unit);
+    const auto b = movingPoint(d, motion, until.frame, setup, &*unit);
+    if (!a || !b)
+        return refuse(d, (a ? b : a).error().text());
+    noteSamples(v, {*a, *b});
+    const Eigen::Vector2d way = b->at - a->at;
+    const Eigen::Vector2d main = along              ? *along
+                                 : way.norm() > 0.0 ? Eigen::Vector2d(way.normalized())
+                                                    : Eigen::Vector2d(1, 0);
+    const double length = way.dot(main) / d.cycles;
+    const double ends = std::hypot(a->sigma, b->sigma) / d.cycles;
+    const double scale = std::max(a->scale, b->scale) * std::abs(length);
+    const double vA = a->velocity.dot(main), vB = b->velocity.dot(main);
+    if (d.aspect == Aspect::length) {
+        v.value = length;
+        v.uMarks = std::hypot(ends, scale);
+        v.uTime = std::hypot(vA * uFrom, vB * uUntil) / d.cycles;
+    } else {
+        const double period = span / d.cycles;
+        v.value = length / period;
+        v.uMarks = std::hypot(ends, scale) / period;
+        // An instant set too late lengthens way and time alike: only what the point is faster there than on the whole.
+        v.uTime = std::hypot((vA - v.value) * uFrom, (vB - v.value) * uUntil) / span;
+    }
+    v.u = std::hypot(v.uMarks, v.uTime);
+    return v;
+}
+
+MeasureValue evaluateOverlap(const MeasureDefinition& d, const Motion& motion, const Positions& positions,
+                             const ViewSetup& setup) {
+    const auto& time = motion.time();
+    if (d.aspect == Aspect::nearest)
+        return evaluateNearest(d, motion, positions.at(d.at), positions.at(d.until), setup);
+    std::map<PositionId, double> instants, errors;
+    MeasureValue v;
+    v.measure = d.id;
+    for (const auto& id : positionsOf(d)) {
+        const auto p = positions.find(id);
+        if (p == positions.end())
+            return refuse(d, "key position \"" + id + "\" is not placed");
+        instants[id] = realInstant(p->second, time);
+        errors[id] = instantError(p->second, time);
+        v.frames.push_back(p->second.frame);
+    }
+    std::sort(v.frames.begin(), v.frames.end());
+    v.frames.erase(std::unique(v.frames.begin(), v.frames.end()), v.frames.end());
+    if (!(instants[d.until] > instants[d.at]))
+        return refuse(d, "\"" + d.until + "\" does not lie after \"" + d.at + "\"");
+    const auto value = [&](const std::map<PositionId, double>& t) {
+        const double cycle = t.at(d.until) - t.at(d.at);
+        // From one event to the next, counted on into the following cycle where it lies before.
+        const auto later = [&](std::size_t a, std::size_t b) {
+            const double share = (t.at(d.events[b]) - t.at(d.events[a])) / cycle;
+            return share - std::floor(share);
+        };
+        switch (d.aspect) {
+        case Aspect::phase:
+            return later(0, 2);
+        case Aspect::duty:
+            return later(0, 1);
+        default:
+            return later(0, 1) + later(2, 3) - 1.0; // both on less neither on
+        }
+    };
+    v.value = value(instants);
+    double variance = 0.0;
+    for (const auto& [id, u] : errors) {
+        auto early = instants, late = instants;
+        early[id] -= u;
+        late[id] += u;
+        variance += std::pow(std::remainder(value(late) - value(early), 1.0) / 2.0, 2);
+    }
+    v.uTime = std::sqrt(variance);
+    v.u = v.uTime;
+    return v;
+}
+
+std::vector<Contact> contactsOf(const std::vector<MovingPoint>& points, double level, double height) {
+    std::vector<Contact> out;
+    if (points.empty())
+        return out;
+    double lowest = points.front().at.y(); // y is down
+    for (const auto& p : points)
+        lowest = std::max(lowest, p.at.y());
+    bool on = false;
+    for (std::size_t i = 0; i < points.size(); ++i) {
+        const double speed = points[i].velocity.norm(), above = lowest - points[i].at.y();
+        const bool stands = above < height && speed < (on ? 1.5 * level : level);
+        if (stands && !on) {
+            const bool goesOn = !out.empty() && i - out.back().last <= 3;
+            if (goesOn)
+                out.back().last = i;
+            else
+                out.push_back({i, i, i > 0});
+        } else if (stands) {
+            out.back().last = i;
+        }
+        on = stands;
+    }
+    std::erase_if(out, [](const Contact& c) { return c.last == c.first; });
+    return out;
+}
+
+MeasureValue evaluateContacts(const MeasureDefinition& d, const Motion& motion, const PlacedPosition& from,
+                              const PlacedPosition& until, const ViewSetup& setup) {
+    const auto& time = motion.time();
+    if (!time.captureKnown())
+        return refuse(d, "the capture rate of this take is not set, so no speed can be read");
+    MeasureValue v;
+    v.measure = d.id;
+    std::vector<std::vector<MovingPoint>> feet;
+    for (const auto& point : d.points) {
+        MeasureDefinition one = d;
+        one.points = {point};
+        auto read = movingPoints(one, motion, from.frame, until.frame, setup);
+        if (!read)
+            return refuse(d, read.error().text());
+        noteSamples(v, *read);
+        feet.push_back(std::move(*read));
+    }
+    // The same again with limits a third narrower and wider: what depends on the limits is not sure.
+    struct Counted {
+        int landings = 0, standing = 0;
+        std::vector<double> firstLanding; // real time by foot; NaN without one
+        double error = 0.0;               // of the landings, from frames and marks
+        std::vector<FrameIndex> frames;
+    };
+    // The instant at which the speed falls below the limit; where the height decided, the middle of the two frames.
+    const auto landing = [](const MovingPoint& before, const MovingPoint& after, double level) {
+        const double a = before.velocity.norm() - level, b = after.velocity.norm() - level;
+        const double frame = after.time - before.time, rate = (a - b) / frame;
+        if (a <= 0.0 || rate <= 0.0)
+            return std::pair((before.time + after.time) / 2.0, frame / std::sqrt(12.0));
+        return std::pair(before.time + a / rate, std::hypot(std::max(before.speed, after.speed) / rate, frame / 4.0));
+    };
+    const auto count = [&](double factor) {
+        Counted c;
+        for (const auto& foot : feet) {
+            c.firstLanding.push_back(std::nan(""));
+            for (const auto& contact : contactsOf(foot, d.level * factor, d.height * factor)) {
+                if (contact.begins) {
+                    ++c.landings;
+                    c.frames.push_back(foot[contact.first].frame);
+                    if (std::isnan(c.firstLanding.back())) {
+                        const auto [when, u] = landing(foot[contact.first - 1], foot[contact.first], d.level * factor);
+                        c.firstLanding.back() = when;
+                        c.error = std::hypot(c.error, u);
+                    }
+                }
+                c.standing += foot[contact.first].frame <= from.frame && foot[contact.last].frame >= from.frame;
+            }
+        }
+        return c;
+    };
+    const Counted usual = count(1.0), strict = count(1.0 / 1.35), lenient = count(1.35);
+    const double step = time.realPeriod(from.frame) / std::sqrt(12.0);
+    switch (d.aspect) {
+    case Aspect::count:
+        v.value = usual.landings;
+        v.uMarks = std::abs(strict.landings - lenient.landings) / 2.0;
+        v.frames = usual.frames;
+        break;
+    case Aspect::feet:
+        v.value = usual.standing;
+        v.uMarks = std::abs(strict.standing - lenient.standing) / 2.0;
+        v.frames = {from.frame};
+        break;
+    default: {
+        const auto between = [](const Counted& c) { return c.firstLanding[1] - c.firstLanding[0]; };
+        if (std::isnan(between(usual)))
+            return refuse(d, "no landing of " +
+                                 std::string(std::isnan(usual.firstLanding[0]) ? "the first" : "the second") +
+                                 " foot is seen");
+        v.value = between(usual);
+        const double range = std::isnan(between(strict)) || std::isnan(between(lenient))
+                                 ? 2.0 * step
+                                 : std::abs(between(strict) - between(lenient)) / 2.0;
+        v.uMarks = range;
+        v.uTime = usual.error;
+        v.frames = usual.frames;
+    }
+    }
+    if (v.frames.empty())
+        v.frames = {from.frame, until.frame};
+    v.u = std::hypot(v.uMarks, v.uTime);
+    return v;
+}
+
+SpeedChange speedChange(const CadenceValue& before, const CadenceValue& after) {
+    const double meanLength = (before.length + after.length) / 2.0, meanRate = (before.rate + after.rate) / 2.0;
+    const double byRate = after.rate - before.rate, byLength = after.length - before.length;
+    SpeedChange c;
+    c.byRate = byRate * meanLength;
+    c.byLength = byLength * meanRate;
+    c.uRate = std::hypot(meanLength * std::hypot(before.uRate, after.uRate),
+                         byRate / 2.0 * std::hypot(before.uLength, after.uLength));
+    c.uLength = std::hypot(meanRate * std::hypot(before.uLength, after.uLength),
+                           byLength / 2.0 * std::hypot(before.uRate, after.uRate));
+    return c;
+}
+
+} // namespace riflesso

@@ -1,0 +1,163 @@
+#include "core/measure/derived.h"
+
+#include "core/measure/cyclic.h"
+#include "core/statistics/summary.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace riflesso {
+
+MeasureValue evaluateSymmetry(const MeasureDefinition& d, const Motion& motion, const Positions& positions,
+                              const ViewSetup& setup) {
+    if (d.base.size() != 2)
+        return refuse(d, "the measures that it compares are not known");
+    const auto reference = evaluate(*d.base[0], motion, positions, setup);
+    const auto other = evaluate(*d.base[1], motion, positions, setup);
+    for (const auto* v : {&reference, &other})
+        if (v->refused)
+            return refuse(d, d.base[v == &other]->name + ": " + v->reason);
+    MeasureValue v;
+    v.measure = d.id;
+    v.draft = reference.draft || other.draft;
+    v.frames = reference.frames;
+    v.frames.insert(v.frames.end(), other.frames.begin(), other.frames.end());
+    const double difference = other.value - reference.value;
+    if (d.aspect == Aspect::difference) {
+        v.value = difference;
+        v.uMarks = std::hypot(reference.uMarks, other.uMarks);
+        v.uTime = std::hypot(reference.uTime, other.uTime);
+    } else {
+        const double size = std::abs(reference.value);
+        if (!(size > 3.0 * reference.u))
+            return refuse(d, "the reference is hardly different from 0: no share of it can be told");
+        const double share = other.value / size;
+        v.value = 100.0 * difference / size;
+        v.uMarks = 100.0 * std::hypot(other.uMarks, share * reference.uMarks) / size;
+        v.uTime = 100.0 * std::hypot(other.uTime, share * reference.uTime) / size;
+    }
+    v.u = std::hypot(v.uMarks, v.uTime);
+    return v;
+}
+
+MeasureValue evaluateRecovery(const MeasureDefinition& d, const Motion& motion, const PlacedPosition& from,
+                              const PlacedPosition& until, const ViewSetup& setup) {
+    const auto& time = motion.time();
+    if (d.base.empty())
+        return refuse(d, "the measure that should come back is not known");
+    if (!time.captureKnown())
+        return refuse(d, "the capture rate of this take is not set, so no time can be read");
+    const int all = until.frame - from.frame + 1;
+    if (all < 3)
+        return refuse(d, "\"" + d.until + "\" does not lie after \"" + d.at + "\"");
+    struct Seen {
+        FrameIndex frame;
+        double time, outside, u; // outside: beyond the band; below 0 inside it
+    };
+    std::vector<Seen> seen;
+    MeasureValue v;
+    v.measure = d.id;
+    std::string why;
+    for (FrameIndex f = from.frame; f <= until.frame; f = f + 1) {
+        const auto r = readAt(*d.base[0], motion, f, setup);
+        if (!r) {
+            why = why.empty() ? r.error().text() : why;
+            continue;
+        }
+        seen.push_back({f, time.real(f).value, std::max(d.lo - r->value, r->value - d.hi), r->u});
+        v.draft = v.draft || r->draft;
+    }
+    if (seen.size() < 3 || static_cast<double>(seen.size()) < 0.9 * all)
+        return refuse(d, "only " + std::to_string(seen.size()) + " of " + std::to_string(all) + " frames can be read" +
+                             (why.empty() ? "" : " (" + why + ")"));
+    // Back for good: the last frame outside is followed by the crossing. Noise at the edge is no new loss.
+    std::size_t last = seen.size();
+    for (std::size_t i = seen.size(); i-- > 0;)
+        if (seen[i].outside > 0.0) {
+            last = i;
+            break;
+        }
+    const double begins = time.real(from.frame).value + from.shift;
+    if (last + 1 >= seen.size() && last < seen.size())
+        return refuse(d, "it is not back before \"" + d.until + "\"");
+    double back = begins;
+    if (last < seen.size()) {
+        const auto &a = seen[last], &b = seen[last + 1];
+        back = a.time + (b.time - a.time) * a.outside / std::max(1e-12, a.outside - b.outside);
+        // How fast it comes in, over some frames, turns the value's error into time.
+        const std::size_t early = last >= 2 ? last - 2 : 0, late = std::min(last + 3, seen.size() - 1);
+        const double rate = (seen[early].outside - seen[late].outside) / (seen[late].time - seen[early].time);
+        const double widest = seen.back().time - begins;
+        v.uMarks = rate > 0.0 ? std::min(widest, a.u / rate) : widest;
+        v.uMarks = std::hypot(v.uMarks, (b.time - a.time) / std::sqrt(12.0));
+        v.frames = {from.frame, b.frame};
+    } else {
+        v.frames = {from.frame};
+    }
+    v.uTime = instantError(from, time);
+    v.value = back - begins;
+    if (d.aspect == Aspect::steps) {
+        MeasureDefinition landings = d;
+        landings.kind = MeasureKind::contacts;
+        landings.aspect = Aspect::count;
+        const FrameIndex end = std::max(v.frames.back(), from.frame + 2);
+        const auto counted = evaluateContacts(landings, motion, from, {end, {}}, setup);
+        if (counted.refused)
+            return counted;
+        v.value = counted.value;
+        v.uMarks = counted.uMarks;
+        v.uTime = 0.0;
+    }
+    v.u = std::hypot(v.uMarks, v.uTime);
+    return v;
+}
+
+MeasureValue evaluateNoted(const MeasureDefinition& d, const Positions& positions, const RepFacts& facts) {
+    std::optional<double> noted = d.kind == MeasureKind::effect ? facts.effect : facts.choice;
+    if (d.kind == MeasureKind::seen) {
+        const auto it = facts.seen.find(d.checkpoint);
+        noted = it == facts.seen.end() ? std::nullopt : std::optional(it->second);
+    }
+    if (!noted)
+        return refuse(d, d.kind == MeasureKind::seen     ? "not judged by eye yet"
+                         : d.kind == MeasureKind::effect ? "whether it worked is not noted"
+                                                         : "situation or choice is not noted, or no rule tells");
+    MeasureValue v;
+    v.measure = d.id;
+    v.value = *noted;
+    if (const auto at = positions.find(d.at); at != positions.end())
+        v.frames = {at->second.frame};
+    return v;
+}
+
+std::optional<Spread> spreadOf(std::span<const double> values, std::span<const double> errors) {
+    const auto s = summarise(values);
+    if (!s || s->n < 3)
+        return std::nullopt;
+    Spread out;
+    out.all = s->sd;
+    double square = 0.0;
+    for (const double u : errors)
+        square += u * u / static_cast<double>(errors.size());
+    out.marking = std::sqrt(square);
+    out.athlete = std::sqrt(std::max(0.0, s->sd * s->sd - square));
+    // Var(s²) = 2 σ⁴ / (n − 1) for normal values; the difference's root by first order, and never surer than s itself.
+    const double uSquare = s->sd * s->sd * std::sqrt(2.0 / (s->n - 1.0));
+    out.u = uSquare / (2.0 * std::max(out.athlete, s->sd / 2.0));
+    return out;
+}
+
+std::optional<Drift> driftOf(std::span<const double> times, std::span<const double> values) {
+    const auto line = fitLine(times, values);
+    if (!line || values.size() < 3)
+        return std::nullopt;
+    const auto [early, late] = std::minmax_element(times.begin(), times.end());
+    Drift out;
+    out.change = line->slope * (*late - *early);
+    out.u = line->uSlope * (*late - *early);
+    const double half = out.u * studentQuantile(0.975, static_cast<double>(values.size()) - 2.0);
+    out.interval = {out.change - half, out.change + half};
+    return out;
+}
+
+} // namespace riflesso

@@ -1,0 +1,55 @@
+#pragma once
+/// \file
+/// The measure of a blueprint: its kind, its points on the figure, its target on the loaded reps.
+
+#include "desktop/shell/workbench.h"
+#include "desktop/workshop/band_plot.h"
+#include "desktop/workshop/figure_picker.h"
+#include "desktop/workshop/form.h"
+
+#include <QLabel>
+#include <QPushButton>
+
+namespace riflesso {
+
+class MeasureEditor : public QWidget {
+    Q_OBJECT
+public:
+    /// \p bench: the open case, on whose reps the measure is tried; may be null.
+    MeasureEditor(WorkshopDocument& document, Workbench* bench, QWidget* parent = nullptr);
+    void setIndex(int index);
+    void fill();
+    [[nodiscard]] FigurePicker* picker() const { return m_picker; }
+    [[nodiscard]] BandPlot* plot() const { return m_plot; }
+
+private:
+    void buildFields();
+    void buildTargets();
+    void fillTargets();
+    void showRows();
+    void tryIt();
+    void setPoints(const std::vector<PointSpec>& points);
+    [[nodiscard]] const BlueprintMeasure* measure() const;
+
+    WorkshopDocument& m_document;
+    Workbench* m_bench;
+    ItemForm* m_form;
+    QPushButton* m_kind;
+    FigurePicker* m_picker;
+    BandPlot* m_plot;
+    QLabel* m_results;
+    QComboBox* m_target;
+    ItemForm* m_targetForm;
+    std::map<QString, QWidget*> m_fields; ///< rows that only some kinds have
+    int m_targetIndex = 0;
+};
+
+/// The measure on each rep of a case that has key positions; the label says which rep.
+struct TriedValue {
+    QString rep;
+    bool model = false;
+    MeasureValue value;
+};
+std::vector<TriedValue> tryMeasure(const Blueprint& blueprint, const MeasureDefinition& definition, const Workbench& bench);
+
+} // namespace riflesso

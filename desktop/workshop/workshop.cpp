@@ -1,0 +1,957 @@
+#include "desktop/workshop/workshop.h"
+
+#include "casebook/shipped.h"
+#include "core/technique/position_finder.h"
+#include "desktop/parts/card.h"
+#include "desktop/theme/theme.h"
+#include "library/blueprint_json.h"
+
+#include <QBuffer>
+#include <QCloseEvent>
+#include <QFileDialog>
+#include <QHBoxLayout>
+#include <QMessageBox>
+#include <QPainter>
+#include <QRegularExpression>
+#include <QSaveFile>
+#include <QScrollArea>
+#include <QShortcut>
+#include <QVBoxLayout>
+
+namespace riflesso {
+namespace {
+
+constexpr std::array kRooms = {
+    QT_TRANSLATE_NOOP("riflesso::Workshop", "Technique"),  QT_TRANSLATE_NOOP("riflesso::Workshop", "Key positions"),
+    QT_TRANSLATE_NOOP("riflesso::Workshop", "Measures"),   QT_TRANSLATE_NOOP("riflesso::Workshop", "Faults"),
+    QT_TRANSLATE_NOOP("riflesso::Workshop", "Causes"),     QT_TRANSLATE_NOOP("riflesso::Workshop", "Drills"),
+    QT_TRANSLATE_NOOP("riflesso::Workshop", "Profiles"),   QT_TRANSLATE_NOOP("riflesso::Workshop", "Schools"),
+    QT_TRANSLATE_NOOP("riflesso::Workshop", "Situations"), QT_TRANSLATE_NOOP("riflesso::Workshop", "Checkpoints"),
+    QT_TRANSLATE_NOOP("riflesso::Workshop", "Changes")};
+
+std::optional<Part> partOf(Workshop::Room room) {
+    switch (room) {
+    case Workshop::Room::positions:
+        return Part::positions;
+    case Workshop::Room::measures:
+        return Part::measures;
+    case Workshop::Room::faults:
+        return Part::faults;
+    case Workshop::Room::drills:
+        return Part::drills;
+    case Workshop::Room::profiles:
+        return Part::profiles;
+    case Workshop::Room::schools:
+        return Part::schools;
+    case Workshop::Room::situations:
+        return Part::situations;
+    case Workshop::Room::checkpoints:
+        return Part::checkpoints;
+    default:
+        return std::nullopt;
+    }
+}
+
+template <typename List> Options optionsOf(const List& list) {
+    Options out;
+    for (const auto& x : list)
+        out.emplace_back(x.id, q(x.name));
+    return out;
+}
+
+auto at(auto& list, int i) -> auto& {
+    return list[static_cast<std::size_t>(i)];
+}
+
+// A name that is edited through the document, so that ids and references follow.
+QLineEdit* nameField(ItemForm& form, Part part) {
+    auto* e = new QLineEdit;
+    e->setObjectName("itemName");
+    form.layoutForm()->addRow(ItemForm::tr("Name"), e);
+    form.onFill([&form, e, part] {
+        if (const QString t = form.document().nameOf(part, form.index()); e->text() != t)
+            e->setText(t);
+    });
+    QObject::connect(e, &QLineEdit::textEdited, &form, [&form, part](const QString& t) {
+        if (!form.filling())
+            form.document().rename(part, form.index(), t);
+    });
+    return e;
+}
+
+// Things of the blueprint that are chosen from a list: a check box each.
+template <typename Field>
+QListWidget* checkList(ItemForm& form, const QString& label, std::function<Options()> options, Field field) {
+    auto* list = new QListWidget;
+    list->setAccessibleName(label);
+    list->setMaximumHeight(150);
+    form.layoutForm()->addRow(label, list);
+    form.onFill([&form, list, options, field] {
+        const QSignalBlocker quiet(list);
+        const auto& chosen = field(form.document().value(), form.index());
+        const int row = list->currentRow();
+        list->clear();
+        for (const auto& [id, name] : options()) {
+            auto* item = new QListWidgetItem(name, list);
+            item->setData(Qt::UserRole, q(id));
+            item->setFlags(item->flags() | Qt::ItemIsUserCheckable);
+            item->setCheckState(std::find(chosen.begin(), chosen.end(), id) != chosen.end() ? Qt::Checked : Qt::Unchecked);
+        }
+        list->setCurrentRow(row);
+    });
+    QObject::connect(list, &QListWidget::itemChanged, &form, [&form, label, field](QListWidgetItem* item) {
+        const std::string id = item->data(Qt::UserRole).toString().toStdString();
+        const bool on = item->checkState() == Qt::Checked;
+        form.change(label, [&](Blueprint& b) {
+            auto& chosen = field(b, form.index());
+            std::erase(chosen, id);
+            if (on)
+                chosen.push_back(id);
+        });
+    });
+    return list;
+}
+
+QWidget* scrolled(QWidget* inner) {
+    auto* scroll = new QScrollArea;
+    scroll->setWidget(inner);
+    scroll->setWidgetResizable(true);
+    scroll->setFrameShape(QFrame::NoFrame);
+    scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    return scroll;
+}
+
+} // namespace
+
+Workshop::Workshop(Blueprint blueprint, std::filesystem::path library, Workbench* bench, QWidget* parent)
+    : QWidget(parent, Qt::Window), m_document(new WorkshopDocument(std::move(blueprint), this)),
+      m_library(std::move(library)), m_bench(bench) {
+    setObjectName("workshop");
+    setWindowTitle(tr("Blueprint workshop"));
+    setAttribute(Qt::WA_DeleteOnClose);
+    setMinimumSize(1024, 700);
+    resize(1280, 800);
+    m_rooms = new QListWidget;
+    m_rooms->setObjectName("rooms");
+    m_rooms->setAccessibleName(tr("Rooms of the workshop"));
+    m_rooms->setFixedWidth(150);
+    for (const char* name : kRooms)
+        new QListWidgetItem(tr(name), m_rooms);
+    m_items = new QListWidget;
+    m_items->setObjectName("items");
+    m_items->setWordWrap(true);
+    m_itemsSide = new QWidget;
+    m_itemsSide->setFixedWidth(226);
+    auto* side = new QVBoxLayout(m_itemsSide);
+    side->setContentsMargins(0, 0, 0, 0);
+    side->addWidget(m_items, 1);
+    auto* buttons = new QHBoxLayout;
+    const auto button = [&](const QString& text, const QString& why, const char* name, auto what) {
+        auto* b = new QPushButton(text);
+        b->setToolTip(why);
+        b->setAccessibleName(why);
+        b->setObjectName(name);
+        buttons->addWidget(b, text.size() > 2);
+        connect(b, &QPushButton::clicked, this, what);
+    };
+    button(tr("Add"), tr("Add one"), "add", [this] {
+        if (const auto p = part()) {
+            const int i = m_document->add(*p);
+            fillItems();
+            m_items->setCurrentRow(i);
+            if (auto* name = m_pages->currentWidget()->findChild<QLineEdit*>("itemName")) {
+                name->setFocus();
+                name->selectAll();
+            }
+        }
+    });
+    button(tr("Copy"), tr("One more like this"), "copy", [this] {
+        if (const int i = m_items->currentRow(); part() && i >= 0) {
+            m_document->copy(*part(), i);
+            m_items->setCurrentRow(i + 1);
+        }
+    });
+    button(tr("Remove"), tr("Take it away"), "remove", [this] {
+        if (const int i = m_items->currentRow(); part() && i >= 0)
+            m_document->remove(*part(), i);
+    });
+    for (const int by : {-1, 1})
+        button(by < 0 ? "↑" : "↓", by < 0 ? tr("Earlier in the list") : tr("Later in the list"), by < 0 ? "up" : "down", [this, by] {
+            if (const int i = m_items->currentRow(); part() && i >= 0) {
+                m_document->move(*part(), i, by);
+                m_items->setCurrentRow(std::clamp(i + by, 0, m_items->count() - 1));
+            }
+        });
+    side->addLayout(buttons);
+
+    m_pages = new QStackedWidget;
+    m_forms[Room::technique] = techniqueForm();
+    m_forms[Room::positions] = positionForm();
+    m_measures = new MeasureEditor(*m_document, bench);
+    m_forms[Room::faults] = faultForm();
+    m_forms[Room::drills] = drillForm();
+    for (const Room r : {Room::profiles, Room::schools, Room::situations, Room::checkpoints})
+        m_forms[r] = namedForm(*partOf(r));
+    for (int i = 0; i < static_cast<int>(kRooms.size()); ++i) {
+        const auto room = static_cast<Room>(i);
+        m_pages->addWidget(room == Room::measures  ? m_measures
+                           : room == Room::causes  ? causesRoom()
+                           : room == Room::changes ? changesRoom()
+                                                   : scrolled(m_forms.at(room)));
+    }
+    m_problems = new QListWidget;
+    m_problems->setObjectName("problems");
+    m_problems->setAccessibleName(tr("What is still to be mended"));
+    m_problems->setFixedHeight(74);
+    m_problems->setWordWrap(true);
+    m_message = wrapped({}, "quiet");
+    m_message->setObjectName("message");
+
+    auto* all = new QVBoxLayout(this);
+    all->setContentsMargins(12, 10, 12, 10);
+    all->setSpacing(8);
+    auto* bar = new QHBoxLayout;
+    buildBar(bar);
+    all->addLayout(bar);
+    auto* middle = new QHBoxLayout;
+    middle->setSpacing(10);
+    middle->addWidget(m_rooms);
+    middle->addWidget(m_itemsSide);
+    middle->addWidget(m_pages, 1);
+    all->addLayout(middle, 1);
+    all->addWidget(m_message);
+    all->addWidget(m_problems);
+
+    connect(m_rooms, &QListWidget::currentRowChanged, this, [this](int row) {
+        if (row >= 0)
+            show(static_cast<Room>(row));
+    });
+    connect(m_items, &QListWidget::currentRowChanged, this, [this](int row) {
+        if (m_room == Room::measures)
+            m_measures->setIndex(row);
+        else if (m_forms.contains(m_room) && m_room != Room::technique) {
+            m_forms[m_room]->setIndex(row);
+            m_forms[m_room]->setEnabled(row >= 0);
+        }
+        if (m_room == Room::positions)
+            tryRule();
+    });
+    connect(m_document, &WorkshopDocument::changed, this, &Workshop::refresh);
+    connect(m_document, &WorkshopDocument::listsChanged, this, &Workshop::fillItems);
+    connect(m_problems, &QListWidget::itemActivated, this,
+            [this](QListWidgetItem* item) { toProblem(item->data(Qt::UserRole).toString()); });
+    connect(m_problems, &QListWidget::itemClicked, this,
+            [this](QListWidgetItem* item) { toProblem(item->data(Qt::UserRole).toString()); });
+    new QShortcut(QKeySequence::Undo, this, [this] { m_document->undoStack().undo(); });
+    new QShortcut(QKeySequence("Ctrl+Shift+Z"), this, [this] { m_document->undoStack().redo(); });
+    new QShortcut(QKeySequence::Save, this, [this] { keep(); });
+    new QShortcut(QKeySequence::Close, this, [this] { close(); });
+    m_rooms->setCurrentRow(static_cast<int>(Room::measures));
+    refresh();
+}
+
+std::optional<Part> Workshop::part() const {
+    return partOf(m_room);
+}
+
+void Workshop::buildBar(QLayout* into) {
+    auto* bar = static_cast<QHBoxLayout*>(into);
+    m_title = new QLabel;
+    m_title->setObjectName("title");
+    bar->addWidget(m_title, 1);
+    const auto button = [&](const QString& text, const QString& why, const char* name, auto what) {
+        auto* b = new QPushButton(text);
+        b->setToolTip(why);
+        b->setObjectName(name);
+        bar->addWidget(b);
+        connect(b, &QPushButton::clicked, this, what);
+        return b;
+    };
+    m_undo = button(tr("Undo"), tr("Ctrl+Z"), "undo", [this] { m_document->undoStack().undo(); });
+    m_redo = button(tr("Redo"), tr("Ctrl+Shift+Z"), "redo", [this] { m_document->undoStack().redo(); });
+    button(tr("From scratch"), tr("A new technique with nothing in it"), "fresh", [this] {
+        Blueprint b;
+        b.name = tr("New technique").toStdString();
+        b.id = idFrom(q(b.name), blueprintIds(m_library));
+        std::replace(b.id.begin(), b.id.end(), '_', '-');
+        b.cautions = m_document->value().cautions;
+        b.positions = {{"start", tr("Start").toStdString(), {}, {}, {}}, {"end", tr("End").toStdString(), {}, {}, {}}};
+        m_document->open(std::move(b));
+        show(Room::technique);
+    });
+    button(tr("Open …"), tr("Another blueprint of this library"), "openOther", [this] {
+        QDialog choose(this);
+        choose.setWindowTitle(tr("Which blueprint"));
+        auto* list = new QListWidget;
+        for (const auto& id : blueprintIds(m_library))
+            if (const auto b = blueprintFor(m_library, id)) {
+                auto* item = new QListWidgetItem(tr("%1, version %2").arg(q(b->name)).arg(b->version), list);
+                item->setData(Qt::UserRole, q(id));
+            }
+        auto* v = new QVBoxLayout(&choose);
+        v->addWidget(list);
+        connect(list, &QListWidget::itemActivated, &choose, &QDialog::accept);
+        list->setCurrentRow(0);
+        auto* ok = new QPushButton(tr("Open"));
+        ok->setDefault(true);
+        v->addWidget(ok);
+        connect(ok, &QPushButton::clicked, &choose, &QDialog::accept);
+        if (choose.exec() == QDialog::Accepted && list->currentItem())
+            if (auto b = blueprintFor(m_library, list->currentItem()->data(Qt::UserRole).toString().toStdString()))
+                m_document->open(std::move(*b));
+    });
+    button(tr("Import …"), tr("A blueprint's JSON file"), "import", [this] {
+        if (const QString f = QFileDialog::getOpenFileName(this, tr("Import a blueprint"), {}, tr("Blueprints (*.json)"));
+            !f.isEmpty())
+            importFile(f);
+    });
+    button(tr("Export …"), tr("As a JSON file, for others"), "export", [this] {
+        if (const QString f = QFileDialog::getSaveFileName(this, tr("Export the blueprint"),
+                                                           q(m_document->value().id) + ".json", tr("Blueprints (*.json)"));
+            !f.isEmpty())
+            exportFile(f);
+    });
+    m_keep = button(tr("Keep this version"), tr("Ctrl+S: into the library, as the next version; earlier ones stay"), "keep",
+                    [this] { keep(); });
+}
+
+ItemForm* Workshop::techniqueForm() {
+    auto* f = new ItemForm(*m_document);
+    f->line(tr("Name"), [](auto& b, int) -> auto& { return b.name; })->setObjectName("techniqueName");
+    f->words(tr("Cautions"), tr("parted by |"), [](auto& b, int) -> auto& { return b.cautions; }, '|');
+    auto* landmarks = f->words(tr("Landmarks"), tr("in the order in which the eye goes"),
+                               [](auto& b, int) -> auto& { return b.landmarks; });
+    landmarks->setToolTip(tr("lead_ is the side of the weapon or of the preferred hand, rear_ the other one"));
+    auto* words = wrapped({}, "quiet");
+    words->setObjectName("overview");
+    f->layoutForm()->addRow(words);
+    f->onFill([this, words] {
+        const auto& b = m_document->value();
+        QStringList stages;
+        for (int s = 0; s < static_cast<int>(kStageNames.size()); ++s) {
+            const auto n = std::count_if(b.drills.begin(), b.drills.end(),
+                                         [&](const Drill& d) { return static_cast<int>(d.stage) == s; });
+            if (n > 0)
+                stages << QString("%1 %2").arg(q(std::string(kStageNames[static_cast<std::size_t>(s)]))).arg(n);
+        }
+        words->setText(tr("%1, version %2: %3 key positions, %4 measures, %5 faults, %6 drills.\nDrills by stage: %7.")
+                           .arg(q(b.id))
+                           .arg(b.version)
+                           .arg(b.positions.size())
+                           .arg(b.measures.size())
+                           .arg(b.faults.size())
+                           .arg(b.drills.size())
+                           .arg(stages.join(", ")));
+    });
+    f->setIndex(0);
+    return f;
+}
+
+ItemForm* Workshop::positionForm() {
+    auto* f = new ItemForm(*m_document);
+    nameField(*f, Part::positions);
+    f->area(tr("How to recognise it"), [](auto& b, int i) -> auto& { return at(b.positions, i).words; });
+    m_picture = new QLabel;
+    m_picture->setFixedSize(240, 160);
+    m_picture->setAlignment(Qt::AlignCenter);
+    m_picture->setObjectName("positionPicture");
+    auto* row = new QHBoxLayout;
+    row->addWidget(m_picture);
+    auto* take = new QPushButton(tr("Take the picture from the film"));
+    take->setObjectName("takePicture");
+    take->setToolTip(tr("The frame that is shown in Footage and Marking"));
+    take->setEnabled(m_bench != nullptr);
+    auto* none = new QPushButton(tr("No picture"));
+    auto* column = new QVBoxLayout;
+    column->addWidget(take);
+    column->addWidget(none);
+    column->addStretch();
+    row->addLayout(column, 1);
+    f->layoutForm()->addRow(tr("Picture"), row);
+    connect(take, &QPushButton::clicked, this, &Workshop::takePicture);
+    connect(none, &QPushButton::clicked, f, [f] {
+        f->change(tr("No picture"), [f](Blueprint& b) { at(b.positions, f->index()).picture.clear(); });
+    });
+    f->onFill([this, f] {
+        const std::string& data = at(m_document->value().positions, f->index()).picture;
+        const auto comma = data.find(',');
+        QPixmap picture;
+        if (comma != std::string::npos)
+            picture.loadFromData(QByteArray::fromBase64(QByteArray::fromStdString(data.substr(comma + 1))));
+        if (picture.isNull())
+            m_picture->setText(tr("no picture yet"));
+        else
+            m_picture->setPixmap(picture.scaled(m_picture->size(), Qt::KeepAspectRatio, Qt::SmoothTransformation));
+    });
+    // The rule by which the program proposes it.
+    auto* when = ItemForm::box(tr("Found when"));
+    when->addItem(tr("no rule: placed by hand"), -1);
+    for (int i = 0; i < static_cast<int>(kRuleKindNames.size()); ++i)
+        when->addItem(q(std::string(kRuleKindNames[static_cast<std::size_t>(i)])), i);
+    f->layoutForm()->addRow(tr("Found when it"), when);
+    f->onFill([this, f, when] {
+        const auto& r = at(m_document->value().positions, f->index()).rule;
+        when->setCurrentIndex(r ? static_cast<int>(r->kind) + 1 : 0);
+    });
+    connect(when, &QComboBox::activated, f, [f, when](int) {
+        f->change(tr("Rule"), [&](Blueprint& b) {
+            auto& p = at(b.positions, f->index());
+            const int kind = when->currentData().toInt();
+            if (kind < 0) {
+                p.rule.reset();
+                return;
+            }
+            if (!p.rule) {
+                p.rule = PositionRule();
+                p.rule->series.points = {{{b.landmarks.empty() ? "lead_wrist" : b.landmarks.front()}}};
+                p.rule->series.direction = Direction::up;
+                if (b.landmarks.empty())
+                    b.landmarks.push_back("lead_wrist");
+            }
+            p.rule->kind = static_cast<RuleKind>(kind);
+        });
+    });
+    // The rule's own fields: a rule that is not there reads as its usual values.
+    const auto rule = [](auto& b, int i) -> auto& {
+        static PositionRule usual;
+        auto& r = at(b.positions, i).rule;
+        return r ? *r : const_cast<std::remove_reference_t<decltype(*r)>&>(static_cast<const PositionRule&>(usual));
+    };
+    std::vector<QWidget*> rows;
+    rows.push_back(f->enumChoice<SeriesKind>(tr("of the"), kSeriesKindNames,
+                                             [rule](auto& b, int i) -> auto& { return rule(b, i).series.kind; }));
+    auto* points = new QLineEdit;
+    points->setPlaceholderText(tr("lead_wrist; three for an angle, two for a distance"));
+    f->layoutForm()->addRow(tr("of"), points);
+    rows.push_back(points);
+    f->onFill([this, f, points, rule] {
+        QStringList names;
+        for (const auto& p : rule(m_document->value(), f->index()).series.points)
+            names << q(riflesso::textOf(p));
+        if (!points->hasFocus() || !points->isModified())
+            points->setText(names.join(", "));
+    });
+    connect(points, &QLineEdit::editingFinished, f, [this, f, points, rule] {
+        if (!points->isModified())
+            return;
+        points->setModified(false);
+        std::vector<PointSpec> out;
+        for (const QString& text : points->text().split(',', Qt::SkipEmptyParts)) {
+            const auto p = pointFromText(text.trimmed().toStdString());
+            if (!p) {
+                m_message->setText(tr("“%1” is no landmark.").arg(text.trimmed()));
+                return;
+            }
+            out.push_back(*p);
+        }
+        f->change(tr("Points of the rule"), [&](Blueprint& b) {
+            rule(b, f->index()).series.points = out;
+            for (const auto& p : out)
+                for (const auto& role : p.landmarks)
+                    if (std::find(b.landmarks.begin(), b.landmarks.end(), role) == b.landmarks.end())
+                        b.landmarks.push_back(role);
+        });
+    });
+    auto* direction = ItemForm::box(tr("Direction"));
+    direction->addItem(tr("any"), -1);
+    for (int i = 0; i < static_cast<int>(kDirectionNames.size()); ++i)
+        direction->addItem(q(std::string(kDirectionNames[static_cast<std::size_t>(i)])), i);
+    f->layoutForm()->addRow(tr("Direction"), direction);
+    rows.push_back(direction);
+    f->onFill([this, f, direction, rule] {
+        const auto& d = rule(m_document->value(), f->index()).series.direction;
+        direction->setCurrentIndex(d ? static_cast<int>(*d) + 1 : 0);
+    });
+    connect(direction, &QComboBox::activated, f, [f, direction, rule] {
+        f->change(tr("Direction"), [&](Blueprint& b) {
+            const int i = direction->currentData().toInt();
+            rule(b, f->index()).series.direction = i < 0 ? std::nullopt : std::optional(static_cast<Direction>(i));
+        });
+    });
+    rows.push_back(f->truth(tr("downwards, or backwards"), [rule](auto& b, int i) -> auto& { return rule(b, i).falling; }));
+    rows.push_back(
+        f->number(tr("Level"), 0.01, 0.99, 2, 0.05, [rule](auto& b, int i) -> auto& { return rule(b, i).level; }));
+    const auto others = [this, f] {
+        Options out = {{"", tr("the ends of the rep")}};
+        for (const auto& p : m_document->value().positions)
+            if (p.id != at(m_document->value().positions, f->index()).id)
+                out.emplace_back(p.id, q(p.name));
+        return out;
+    };
+    rows.push_back(f->choice(tr("Not before"), others, [rule](auto& b, int i) -> auto& { return rule(b, i).after; }));
+    rows.push_back(f->choice(tr("Not after"), others, [rule](auto& b, int i) -> auto& { return rule(b, i).before; }));
+    rows.push_back(f->whole(tr("Frames added"), -50, 50, [rule](auto& b, int i) -> auto& { return rule(b, i).frames; }));
+    m_ruleResult = wrapped({}, "quiet");
+    m_ruleResult->setObjectName("ruleResult");
+    f->layoutForm()->addRow(tr("On this rep"), m_ruleResult);
+    f->onFill([this, f, rows] {
+        const bool has = at(m_document->value().positions, f->index()).rule.has_value();
+        for (auto* w : rows)
+            f->layoutForm()->setRowVisible(w, has);
+    });
+    return f;
+}
+
+void Workshop::takePicture() {
+    auto* f = m_forms[Room::positions];
+    const Take* take = m_bench ? m_bench->take() : nullptr;
+    if (!take || f->index() < 0) {
+        m_message->setText(tr("Open a take in Footage first."));
+        return;
+    }
+    const QImage picture = m_bench->frames().now(m_bench->filmPath(*take), m_bench->frame());
+    if (picture.isNull()) {
+        m_message->setText(tr("That frame is not read yet; look at it in Footage, then try again."));
+        return;
+    }
+    // Cropped to the body, small: a blueprint is a file that people send to one another.
+    const auto points = pointsAt(m_bench->data(), m_bench->analysis(), take->id, FrameIndex(m_bench->frame()));
+    const QRect crop = bodyBox(points, picture.size(), 1.5).toRect().intersected(picture.rect());
+    QByteArray bytes;
+    QBuffer buffer(&bytes);
+    buffer.open(QIODevice::WriteOnly);
+    picture.copy(crop).scaled(360, 240, Qt::KeepAspectRatio, Qt::SmoothTransformation).save(&buffer, "JPEG", 82);
+    f->change(tr("Picture"), [&](Blueprint& b) {
+        at(b.positions, f->index()).picture = "data:image/jpeg;base64," + bytes.toBase64().toStdString();
+    });
+}
+
+void Workshop::tryRule() {
+    auto* f = m_forms[Room::positions];
+    const Rep* rep = m_bench ? m_bench->rep() : nullptr;
+    if (f->index() < 0 || f->index() >= m_document->count(Part::positions))
+        return;
+    if (!rep) {
+        m_ruleResult->setText(tr("Open a case with a rep to try the rule on it."));
+        return;
+    }
+    const auto& position = at(m_document->value().positions, f->index());
+    std::map<PositionId, std::string> reasons;
+    const auto found = proposalsFor(m_bench->data(), m_document->value(), *rep, {}, &reasons);
+    const auto it = found.find(position.id);
+    const auto placed = rep->positions.find(position.id);
+    QString text;
+    if (it != found.end())
+        text = tr("found on frame %1 ± %2 ms%3")
+                   .arg(it->second.frame.value)
+                   .arg(1000 * it->second.sigma, 0, 'f', 0)
+                   .arg(it->second.sure ? QString() : tr(", unsure: %1").arg(q(it->second.why)));
+    else
+        text = position.rule ? tr("not found: %1").arg(q(reasons.contains(position.id) ? reasons.at(position.id) : ""))
+                             : tr("no rule");
+    if (placed != rep->positions.end())
+        text += tr("; it stands on frame %1").arg(placed->second.frame.value);
+    m_ruleResult->setText(text);
+}
+
+ItemForm* Workshop::faultForm() {
+    auto* f = new ItemForm(*m_document);
+    nameField(*f, Part::faults);
+    f->area(tr("What it costs"), [](auto& b, int i) -> auto& { return at(b.faults, i).why; });
+    f->choice(tr("First shows at"), [this] { return optionsOf(m_document->value().positions); },
+              [](auto& b, int i) -> auto& { return at(b.faults, i).phase; });
+    f->line(tr("Cue"), [](auto& b, int i) -> auto& { return at(b.faults, i).cue; });
+    f->area(tr("Caution"), [](auto& b, int i) -> auto& { return at(b.faults, i).caution; }, 40);
+    f->truth(tr("can hurt: comes first"), [](auto& b, int i) -> auto& { return at(b.faults, i).safety; });
+    f->number(tr("How readily it changes"), 0.05, 1.0, 2, 0.05, [](auto& b, int i) -> auto& { return at(b.faults, i).trainability; });
+    // Indicators: one row each, as many as there are, and an empty one.
+    auto* rows = new QVBoxLayout;
+    rows->setSpacing(3);
+    auto* box = new QWidget;
+    box->setObjectName("indicators");
+    box->setLayout(rows);
+    f->layoutForm()->addRow(tr("Seen in"), box);
+    f->onFill([this, f, rows] {
+        clearLayout(rows);
+        const auto& fault = at(m_document->value().faults, f->index());
+        Options measures = {{"", tr("(one more measure)")}};
+        for (const auto& m : m_document->value().measures)
+            measures.emplace_back(m.definition.id, q(m.definition.name));
+        for (std::size_t k = 0; k <= fault.indicators.size(); ++k) {
+            const Indicator now = k < fault.indicators.size() ? fault.indicators[k] : Indicator{"", Deviance::high, 0.9};
+            auto* line = new QHBoxLayout;
+            auto* measure = ItemForm::box(tr("Measure"));
+            ItemForm::fillChoice(measure, measures, now.measure);
+            auto* way = ItemForm::box(tr("Too low or too high"));
+            way->addItems({tr("too low"), tr("too high")});
+            way->setMinimumContentsLength(7);
+            way->setCurrentIndex(static_cast<int>(now.direction));
+            auto* weight = new QDoubleSpinBox;
+            weight->setAccessibleName(tr("Weight"));
+            weight->setRange(0.05, 1.0);
+            weight->setSingleStep(0.05);
+            weight->setValue(now.weight);
+            line->addWidget(measure, 1);
+            line->addWidget(way);
+            line->addWidget(weight);
+            rows->addLayout(line);
+            const auto edit = [f, k, measure, way, weight] {
+                f->change(QObject::tr("Seen in"), [&](Blueprint& b) {
+                    auto& list = at(b.faults, f->index()).indicators;
+                    const std::string id = measure->currentData().toString().toStdString();
+                    if (id.empty()) {
+                        if (k < list.size())
+                            list.erase(list.begin() + static_cast<std::ptrdiff_t>(k));
+                        return;
+                    }
+                    if (list.size() <= k)
+                        list.resize(k + 1);
+                    list[k] = {id, static_cast<Deviance>(way->currentIndex()), weight->value()};
+                });
+            };
+            // Not at once: the row that is edited is made anew.
+            connect(measure, &QComboBox::activated, f, edit, Qt::QueuedConnection);
+            connect(way, &QComboBox::activated, f, edit, Qt::QueuedConnection);
+            connect(weight, &QDoubleSpinBox::editingFinished, f, [weight, now, edit] {
+                if (weight->value() != now.weight)
+                    edit();
+            }, Qt::QueuedConnection);
+        }
+    });
+    checkList(*f, tr("Drills"), [this] { return optionsOf(m_document->value().drills); },
+              [](auto& b, int i) -> auto& { return at(b.faults, i).drills; });
+    return f;
+}
+
+ItemForm* Workshop::drillForm() {
+    auto* f = new ItemForm(*m_document);
+    const auto drill = [](auto& b, int i) -> auto& { return at(b.drills, i); };
+    nameField(*f, Part::drills);
+    f->area(tr("How"), [drill](auto& b, int i) -> auto& { return drill(b, i).how; }, 64);
+    f->enumChoice<Stage>(tr("Stage"), kStageNames, [drill](auto& b, int i) -> auto& { return drill(b, i).stage; });
+    f->whole(tr("Sets"), 1, 100, [drill](auto& b, int i) -> auto& { return drill(b, i).dose.sets; });
+    f->whole(tr("Reps a set"), 1, 1000, [drill](auto& b, int i) -> auto& { return drill(b, i).dose.reps; });
+    f->number(tr("Minutes"), 0.5, 240, 1, 1, [drill](auto& b, int i) -> auto& { return drill(b, i).dose.minutes; });
+    f->line(tr("Cue"), [drill](auto& b, int i) -> auto& { return drill(b, i).cue; });
+    f->line(tr("Contrast"), [drill](auto& b, int i) -> auto& { return drill(b, i).contrast; });
+    f->area(tr("Caution"), [drill](auto& b, int i) -> auto& { return drill(b, i).caution; }, 40);
+    f->words(tr("Equipment"), tr("parted by commas"), [drill](auto& b, int i) -> auto& { return drill(b, i).equipment; });
+    f->line(tr("Speed"), [drill](auto& b, int i) -> auto& { return drill(b, i).speed; });
+    f->truth(tr("needs a partner"), [drill](auto& b, int i) -> auto& { return drill(b, i).partner; });
+    f->truth(tr("can be done alone at home"), [drill](auto& b, int i) -> auto& { return drill(b, i).home; });
+    return f;
+}
+
+ItemForm* Workshop::namedForm(Part part) {
+    auto* f = new ItemForm(*m_document);
+    nameField(*f, part);
+    switch (part) {
+    case Part::profiles:
+        f->area(tr("In words"), [](auto& b, int i) -> auto& { return at(b.profiles, i).words; });
+        checkList(*f, tr("Made of, the first to repair first"), [this] { return optionsOf(m_document->value().faults); },
+                  [](auto& b, int i) -> auto& { return at(b.profiles, i).faults; });
+        break;
+    case Part::schools:
+        f->area(tr("What it teaches"), [](auto& b, int i) -> auto& { return at(b.schools, i).words; });
+        break;
+    case Part::situations:
+        f->area(tr("How to recognise it"), [](auto& b, int i) -> auto& { return at(b.situations, i).words; });
+        f->words(tr("Right choices"), tr("parted by commas"), [](auto& b, int i) -> auto& { return at(b.situations, i).choices; });
+        break;
+    default:
+        f->area(tr("Question"), [](auto& b, int i) -> auto& { return at(b.checkpoints, i).question; });
+        f->choice(tr("Judged at"), [this] { return optionsOf(m_document->value().positions); },
+                  [](auto& b, int i) -> auto& { return at(b.checkpoints, i).at; });
+    }
+    return f;
+}
+
+QWidget* Workshop::causesRoom() {
+    auto* room = new QWidget;
+    auto* all = new QVBoxLayout(room);
+    all->setContentsMargins(0, 0, 0, 0);
+    m_graph = new CauseGraph;
+    all->addWidget(m_graph, 1);
+    auto* bar = new QHBoxLayout;
+    m_linkWords = wrapped(tr("Drag from a cause to its consequence. Click a line to change it."), "quiet");
+    bar->addWidget(m_linkWords, 1);
+    m_strength = new QDoubleSpinBox;
+    m_strength->setRange(0.05, 1.0);
+    m_strength->setSingleStep(0.1);
+    m_strength->setAccessibleName(tr("Strength"));
+    m_strength->setObjectName("strength");
+    auto* gone = new QPushButton(tr("Take the line away"));
+    bar->addWidget(new QLabel(tr("Strength")));
+    bar->addWidget(m_strength);
+    bar->addWidget(gone);
+    all->addLayout(bar);
+    auto* byKeys = new QHBoxLayout;
+    m_linkFrom = ItemForm::box(tr("Cause"));
+    m_linkTo = ItemForm::box(tr("Consequence"));
+    auto* join = new QPushButton(tr("Add"));
+    byKeys->addWidget(m_linkFrom, 1);
+    byKeys->addWidget(new QLabel(tr("causes")));
+    byKeys->addWidget(m_linkTo, 1);
+    byKeys->addWidget(join);
+    all->addLayout(byKeys);
+    const auto want = [this](const QString& cause, const QString& fault) {
+        Blueprint trial = m_document->value();
+        for (auto& f : trial.faults)
+            if (f.id == fault.toStdString()) {
+                if (f.id == cause.toStdString() ||
+                    std::any_of(f.causes.begin(), f.causes.end(), [&](const Cause& c) { return c.fault == cause.toStdString(); }))
+                    return;
+                f.causes.push_back({cause.toStdString(), 0.5});
+            }
+        for (const auto& p : problemsOf(trial))
+            if (p.what.find("run in a circle") != std::string::npos) {
+                m_message->setText(tr("That cannot be: %1.").arg(q(p.what)));
+                return;
+            }
+        m_message->clear();
+        m_document->change(tr("Cause"), [&](Blueprint& b) { b = trial; });
+        m_graph->choose(CauseGraph::Link{cause.toStdString(), fault.toStdString()});
+    };
+    const auto edit = [this](const QString& what, auto f, const QString& gesture = {}) {
+        if (const auto link = m_graph->chosen())
+            m_document->change(what, [&](Blueprint& b) {
+                for (auto& fault : b.faults)
+                    if (fault.id == link->fault)
+                        f(fault.causes, link->cause);
+            }, gesture);
+    };
+    const auto strength = [this, edit](double s) {
+        if (m_graph->chosen())
+            edit(tr("Strength"), [s](std::vector<Cause>& causes, const std::string& of) {
+                for (auto& c : causes)
+                    if (c.fault == of)
+                        c.strength = s;
+            }, q("strength " + m_graph->chosen()->cause + " " + m_graph->chosen()->fault));
+    };
+    const auto drop = [edit] {
+        edit(tr("Take the line away"), [](std::vector<Cause>& causes, const std::string& of) {
+            std::erase_if(causes, [&](const Cause& c) { return c.fault == of; });
+        });
+    };
+    connect(m_graph, &CauseGraph::linkWanted, this, want);
+    connect(m_graph, &CauseGraph::strengthWanted, this, strength);
+    connect(m_graph, &CauseGraph::removalWanted, this, drop);
+    connect(m_graph, &CauseGraph::linkChosen, this, &Workshop::refresh);
+    connect(gone, &QPushButton::clicked, this, drop);
+    connect(join, &QPushButton::clicked, this,
+            [this, want] { want(m_linkFrom->currentData().toString(), m_linkTo->currentData().toString()); });
+    connect(m_strength, &QDoubleSpinBox::valueChanged, this, [this, strength](double v) {
+        if (m_strength->hasFocus())
+            strength(v);
+    });
+    return room;
+}
+
+QWidget* Workshop::changesRoom() {
+    auto* room = new QWidget;
+    auto* all = new QVBoxLayout(room);
+    all->setContentsMargins(0, 0, 0, 0);
+    auto* bar = new QHBoxLayout;
+    m_before = ItemForm::box(tr("From version"));
+    m_after = ItemForm::box(tr("To version"));
+    bar->addWidget(new QLabel(tr("From")));
+    bar->addWidget(m_before);
+    bar->addWidget(new QLabel(tr("to")));
+    bar->addWidget(m_after);
+    bar->addStretch();
+    all->addLayout(bar);
+    m_changes = new QTextBrowser;
+    m_changes->setObjectName("changes");
+    all->addWidget(m_changes, 1);
+    for (auto* c : {m_before, m_after})
+        connect(c, &QComboBox::activated, this, &Workshop::showChanges);
+    return room;
+}
+
+void Workshop::showChanges() {
+    const auto pick = [this](QComboBox* c) -> Result<Blueprint> {
+        const int version = c->currentData().toInt();
+        if (version < 0)
+            return version == -1 ? m_document->value() : m_document->saved();
+        return keptVersion(m_library, m_document->value().id, version);
+    };
+    const auto before = pick(m_before), after = pick(m_after);
+    if (!before || !after) {
+        m_changes->setPlainText(q((before ? after : before).error().text()));
+        return;
+    }
+    QString html;
+    std::string place;
+    for (const auto& c : differences(*before, *after)) {
+        if (c.place != place)
+            html += QString("<p><b>%1</b></p>").arg(q(c.place).toHtmlEscaped());
+        place = c.place;
+        html += QString("<p style='margin-left:14px'>%1</p>").arg(q(c.what).toHtmlEscaped());
+    }
+    m_changes->setHtml(html.isEmpty() ? tr("Nothing is different.") : html);
+}
+
+void Workshop::show(Room room, int item) {
+    m_room = room;
+    m_message->clear();
+    const QSignalBlocker quiet(m_rooms);
+    m_rooms->setCurrentRow(static_cast<int>(room));
+    m_itemsSide->setVisible(partOf(room).has_value());
+    m_pages->setCurrentIndex(static_cast<int>(room));
+    if (room == Room::changes) {
+        for (auto* c : {m_before, m_after}) {
+            c->clear();
+            c->addItem(tr("as it is now"), -1);
+            c->addItem(tr("as it was opened"), -2);
+            for (const int v : keptVersions(m_library, m_document->value().id))
+                c->addItem(tr("version %1").arg(v), v);
+        }
+        m_before->setCurrentIndex(1);
+        m_after->setCurrentIndex(0);
+        showChanges();
+    }
+    fillItems();
+    if (item >= 0)
+        m_items->setCurrentRow(item);
+}
+
+void Workshop::fillItems() {
+    const auto p = part();
+    if (!p)
+        return;
+    const int was = std::max(0, m_items->currentRow());
+    {
+        const QSignalBlocker quiet(m_items);
+        m_items->clear();
+        for (int i = 0; i < m_document->count(*p); ++i)
+            new QListWidgetItem(QString("%1  %2").arg(i + 1).arg(m_document->nameOf(*p, i)), m_items);
+        m_items->setCurrentRow(std::min(was, m_items->count() - 1));
+    }
+    emit m_items->currentRowChanged(m_items->currentRow());
+}
+
+void Workshop::refresh() {
+    const auto& b = m_document->value();
+    m_title->setText(tr("%1, version %2%3").arg(q(b.name)).arg(b.version).arg(m_document->changedSinceSaved() ? tr(", changed") : QString()));
+    auto& stack = m_document->undoStack();
+    m_undo->setEnabled(stack.canUndo());
+    m_undo->setToolTip(stack.canUndo() ? tr("Undo: %1").arg(stack.undoText()) : tr("Ctrl+Z"));
+    m_redo->setEnabled(stack.canRedo());
+    for (int i = 0; i < static_cast<int>(kRooms.size()); ++i) {
+        const auto p = partOf(static_cast<Room>(i));
+        m_rooms->item(i)->setText(p ? QString("%1  %2").arg(tr(kRooms[static_cast<std::size_t>(i)])).arg(m_document->count(*p))
+                                    : tr(kRooms[static_cast<std::size_t>(i)]));
+    }
+    if (m_room == Room::measures)
+        m_measures->fill();
+    else if (m_forms.contains(m_room) &&
+             (m_room == Room::technique || m_forms[m_room]->index() < m_document->count(*partOf(m_room))))
+        m_forms[m_room]->fill();
+    if (m_room == Room::positions)
+        tryRule();
+    m_graph->setBlueprint(b);
+    const auto chosen = m_graph->chosen();
+    for (auto* c : {m_linkFrom, m_linkTo})
+        ItemForm::fillChoice(c, optionsOf(b.faults), c->currentData().toString().toStdString());
+    m_strength->setEnabled(chosen.has_value());
+    if (chosen)
+        if (const Fault* f = b.fault(chosen->fault))
+            for (const auto& c : f->causes)
+                if (c.fault == chosen->cause) {
+                    const QSignalBlocker quiet(m_strength);
+                    m_strength->setValue(c.strength);
+                    m_linkWords->setText(tr("“%1” causes “%2”").arg(q(b.fault(c.fault)->name), q(f->name)));
+                }
+    if (!chosen)
+        m_linkWords->setText(tr("Drag from a cause to its consequence. Click a line to change it."));
+    sayProblems();
+}
+
+void Workshop::sayProblems() {
+    m_problems->clear();
+    const auto& problems = m_document->problems();
+    m_keep->setEnabled(problems.empty());
+    if (problems.empty()) {
+        auto* item = new QListWidgetItem(tr("Sound: nothing to mend."), m_problems);
+        item->setFlags(Qt::ItemIsEnabled);
+        return;
+    }
+    static const QRegularExpression indexed("^(\\w+)\\[(\\d+)\\]\\.?(.*)$");
+    for (const auto& p : problems) {
+        QString where = q(p.place);
+        if (const auto match = indexed.match(where); match.hasMatch()) {
+            static const std::map<QString, Part> parts = {{"positions", Part::positions}, {"measures", Part::measures},
+                                                          {"faults", Part::faults},       {"drills", Part::drills},
+                                                          {"schools", Part::schools},     {"situations", Part::situations},
+                                                          {"profiles", Part::profiles},   {"checkpoints", Part::checkpoints}};
+            if (const auto it = parts.find(match.captured(1)); it != parts.end() && match.captured(2).toInt() < m_document->count(it->second)) {
+                const QString field = match.captured(3);
+                where = QString("“%1”%2").arg(m_document->nameOf(it->second, match.captured(2).toInt()),
+                                              field.isEmpty() ? QString() : ", " + field);
+            }
+        }
+        auto* item = new QListWidgetItem(QString("%1: %2").arg(where, q(p.what)), m_problems);
+        item->setData(Qt::UserRole, q(p.place));
+        item->setToolTip(tr("Click to go there"));
+    }
+}
+
+void Workshop::toProblem(const QString& place) {
+    static const std::map<QString, Room> rooms = {{"positions", Room::positions},   {"measures", Room::measures},
+                                                  {"drills", Room::drills},         {"profiles", Room::profiles},
+                                                  {"schools", Room::schools},       {"situations", Room::situations},
+                                                  {"checkpoints", Room::checkpoints}};
+    static const QRegularExpression head("^(\\w+)(?:\\[(\\d+)\\])?");
+    const auto match = head.match(place);
+    if (place == "faults")
+        show(Room::causes);
+    else if (match.captured(1) == "faults")
+        show(Room::faults, match.captured(2).toInt());
+    else if (const auto it = rooms.find(match.captured(1)); it != rooms.end())
+        show(it->second, match.captured(2).isEmpty() ? -1 : match.captured(2).toInt());
+    else if (!place.isEmpty())
+        show(Room::technique);
+}
+
+bool Workshop::importFile(const QString& file) {
+    auto b = readBlueprint(file.toStdString());
+    if (!b) {
+        m_message->setText(q(b.error().text()));
+        return false;
+    }
+    m_document->open(std::move(*b));
+    m_message->setText(tr("Imported; it is kept in this library when you keep a version."));
+    return true;
+}
+
+bool Workshop::exportFile(const QString& file) {
+    QSaveFile out(file);
+    const std::string text = blueprintToJson(m_document->value());
+    if (!out.open(QIODevice::WriteOnly) || out.write(text.data(), static_cast<qint64>(text.size())) < 0 || !out.commit()) {
+        m_message->setText(tr("%1 could not be written. Is the disk full?").arg(file));
+        return false;
+    }
+    m_message->setText(tr("Written: %1").arg(file));
+    return true;
+}
+
+bool Workshop::keep() {
+    if (!m_document->problems().empty()) {
+        m_message->setText(tr("Mend what is listed below first."));
+        return false;
+    }
+    const auto version = keepBlueprint(m_library, m_document->value());
+    if (!version) {
+        m_message->setText(q(version.error().text()));
+        return false;
+    }
+    m_document->markSaved(*version);
+    m_message->setText(tr("Kept as version %1. Cases of this technique use it when they are next opened.").arg(*version));
+    emit kept(q(m_document->value().id));
+    return true;
+}
+
+void Workshop::closeEvent(QCloseEvent* e) {
+    if (m_document->changedSinceSaved()) {
+        const auto answer = QMessageBox::question(this, tr("Close the workshop"),
+                                                  tr("What was changed since the last kept version is lost."),
+                                                  QMessageBox::Discard | QMessageBox::Cancel, QMessageBox::Cancel);
+        if (answer != QMessageBox::Discard) {
+            e->ignore();
+            return;
+        }
+    }
+    e->accept();
+}
+
+} // namespace riflesso
