@@ -335,42 +335,41 @@ void locked(const fs::path& clip) {
     row("from the cache", 1000.0 * 30 / ms, "20 a second", 20.0, 1.0, true);
 }
 
-// A dense take of `reps` reps of 33 frames, all landmarks marked.
-CaseData denseCase(int reps) {
-    CaseData data;
-    Take take;
-    take.id = 1;
-    take.captureRate = 120;
-    take.facing = Facing::left;
-    const auto blueprint = shippedBlueprint("fencing-lunge");
+// All measures of a blueprint on a dense take of `reps` reps of 33 frames, all landmarks marked.
+double evaluatedIn(const Blueprint& blueprint, int reps) {
+    TrackSet tracks;
     for (int f = 0; f < reps * 33; ++f) {
-        take.times.push_back(f / 30.0);
         int k = 0;
-        for (const auto& role : blueprint->landmarks)
-            data.marks[1][resolveRole(role, Side::right)][FrameIndex(f)] = {
+        for (const auto& role : blueprint.landmarks)
+            tracks[resolveRole(role, Side::right)][FrameIndex(f)] = {
                 {400 + 40 * std::sin(f * 0.2 + k), 300 + 20.0 * ++k}, 1.5, How::hand};
     }
-    data.takes[1] = take;
+    const Motion motion = toMotion(tracks, Timebase::constant(reps * 33, Hertz(30)));
+    const ViewSetup setup{View::side, Facing::left, Side::right, nullptr};
+    std::vector<Positions> placed;
     for (int r = 0; r < reps; ++r) {
-        Rep rep;
-        rep.id = r + 2;
-        rep.take = 1;
-        rep.number = r + 1;
         int at = r * 33 + 2;
-        for (const auto& p : blueprint->positions)
-            rep.positions[p.id] = {FrameIndex(at += 4), std::nullopt};
-        data.reps[rep.id] = rep;
+        placed.emplace_back();
+        for (const auto& p : blueprint.positions)
+            placed.back()[p.id] = {FrameIndex(at += 3), std::nullopt};
     }
-    return data;
+    return timed(3, [&] {
+        for (const auto& positions : placed)
+            for (const auto& m : blueprint.measures)
+                (void)evaluate(m.definition, motion, positions, setup);
+    });
 }
 
 void evaluating() {
-    const auto blueprint = shippedBlueprint("fencing-lunge");
-    for (int reps : {6, 60}) {
-        const CaseData data = denseCase(reps);
-        const Analysis once = analyse(data, *blueprint, Day{});
-        std::printf("evaluate a blueprint, %3d reps, %4d frames  %7.2f ms  (at most 50 at 60 reps)\n", reps, reps * 33,
-                    timed(5, [&] { (void)analyse(data, *blueprint, Day{}, once.motions); }));
+    std::printf("evaluate all measures of a blueprint, one core, ms (at most 50 at 60 reps and 1980 frames)\n");
+    for (const auto& id : shippedBlueprintIds()) {
+        const auto blueprint = *shippedBlueprint(id);
+        const double six = evaluatedIn(blueprint, 6), sixty = evaluatedIn(blueprint, 60),
+                     many = evaluatedIn(blueprint, 600);
+        std::printf(
+            "  %-18s %7.2f %8.2f %9.2f   6, 60, 600 reps; ten times the work takes %.1f and %.1f times as long\n",
+            id.c_str(), six, sixty, many, sixty / six, many / sixty);
+        row(id.c_str(), sixty, "50 ms", 50.0, 1.0);
     }
 }
 

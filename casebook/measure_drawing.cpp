@@ -187,10 +187,13 @@ private:
             break;
         case MeasureKind::lean:
             if (has(2)) {
-                line(p(0), p(1));
+                // The figure stands straight: a lean is shown beside it as it would be.
                 const QPointF top(p(0).x(), p(1).y() - m_unit * 0.3);
+                const bool straight = std::abs(p(1).x() - p(0).x()) < m_unit * 0.4;
+                const QPointF leant = straight ? p(1) + QPointF(-std::abs(p(1).y() - p(0).y()) * 0.28, 0) : p(1);
+                line(p(0), leant, 2.6);
                 line(p(0), top, 1.3, Qt::DashLine);
-                wedge(top, p(0), p(1));
+                wedge(top, p(0), leant);
             }
             break;
         case MeasureKind::between:
@@ -270,11 +273,13 @@ private:
             break;
         case MeasureKind::roll:
             if (has(2)) {
-                line(p(0), p(1), 2.6);
+                // The figure stands level: a tilt is shown as it would be.
                 const QPointF level(p(1).x(), p(0).y());
-                line(p(0), p(0) + (level - p(0)) * 1.2, 1.3, Qt::DashLine);
-                // The figure stands level: the tilt is shown a little larger than it is drawn.
-                wedge(level, p(0), p(1) + QPointF(0, -m_unit * 0.35));
+                const QPointF tilted =
+                    std::abs(p(1).y() - p(0).y()) < m_unit * 0.3 ? p(1) + QPointF(0, -m_unit * 0.7) : p(1);
+                line(p(0), p(0) + (tilted - p(0)) * 1.4, 2.6);
+                line(p(0), p(0) + (level - p(0)) * 1.6, 1.3, Qt::DashLine);
+                wedge(level, p(0), tilted);
             }
             break;
         case MeasureKind::facing:
@@ -498,9 +503,13 @@ std::map<std::string, QPointF> figureIn(const QRectF& area, const std::vector<st
             out["other_" + p.role] = at;
             out["other_" + resolveRole(p.role, Side::right)] = at;
         }
-    for (const auto& role : roles)
-        if (!out.contains(role))
-            out[role] = out.contains(roleOf(role)) ? out[roleOf(role)] : place(unitPlace(role));
+    for (const auto& role : roles) {
+        if (out.contains(role))
+            continue;
+        const auto known = out.find(roleOf(role));
+        const QPointF at = known == out.end() ? place(unitPlace(role)) : known->second;
+        out[role] = at;
+    }
     return out;
 }
 

@@ -86,12 +86,13 @@ Result<int> keepBlueprint(const fs::path& library, Blueprint blueprint) {
         QSaveFile out(QString::fromStdString(file.string()));
         if (!out.open(QIODevice::WriteOnly) || out.write(text.data(), static_cast<qint64>(text.size())) < 0 ||
             !out.commit())
-            return Error{"the blueprint could not be written", file.filename().string(), "what was kept before is untouched",
-                         "is the disk full?"};
+            return Error{"the blueprint could not be written", file.filename().string(),
+                         "what was kept before is untouched", "is the disk full?"};
         return Done{};
     };
     // The numbered file first: when the second write fails, the newest one is still what it was.
-    if (const auto s = write(folderOf(library) / (blueprint.id + ".v" + std::to_string(blueprint.version) + ".json")); !s)
+    if (const auto s = write(folderOf(library) / (blueprint.id + ".v" + std::to_string(blueprint.version) + ".json"));
+        !s)
         return s.error();
     if (const auto s = write(folderOf(library) / (blueprint.id + ".json")); !s)
         return s.error();

@@ -48,7 +48,7 @@ Result<std::unique_ptr<Casebook>> openCase(const CaseArguments& a) {
             found = &c;
     if (!found)
         return Error{"there is no case " + std::to_string(a.caseId) + " in this library", a.library, {}, {}};
-    auto blueprint = shippedBlueprint(found->blueprintId);
+    auto blueprint = blueprintFor(a.library, found->blueprintId);
     if (!blueprint)
         return blueprint.error();
     return Casebook::open(std::shared_ptr<Library>(std::move(*library)), found->id, std::move(*blueprint), *today);

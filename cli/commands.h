@@ -115,6 +115,17 @@ Status measureTracks(const TracksArguments& a);
 Status modelFrom(const TracksArguments& a);
 Status convert(const TracksArguments& a);
 
+struct SimulateArguments {
+    std::string technique, out, view = "side", size = "1280x720";
+    std::vector<std::string> faults; ///< "name=size"
+    int reps = 1;
+    unsigned seed = 1;
+    double rate = 120.0, stored = 30.0, stature = 1.8, variation = 1.0;
+    bool list = false;
+};
+/// A film of the simulated athlete, with its truth, marks and pegs beside it.
+Status simulate(const SimulateArguments& a);
+
 /// A shipped blueprint's name, or a file.
 Result<Blueprint> blueprintNamed(const std::string& name);
 /// The whole file or none of it.

@@ -255,7 +255,7 @@ Status bringIn(const ImportArguments& a) {
         }
     if (blueprintId.empty())
         return Error{"there is no such case in the library", {}, "nothing was changed", {}};
-    auto blueprint = shippedBlueprint(blueprintId);
+    auto blueprint = blueprintFor(a.library, blueprintId);
     if (!blueprint)
         return blueprint.error();
     auto book = Casebook::open(library, id, std::move(*blueprint), *today);

@@ -209,6 +209,24 @@ int main(int argc, char** argv) {
     tracksOptions(modelFrom);
     modelFrom->callback([&] { chosen = [&] { return cli::modelFrom(tr); }; });
 
+    cli::SimulateArguments si;
+    auto* simulate = app.add_subcommand("simulate", "A film of the simulated athlete, with its truth and marks");
+    simulate->add_option("TECHNIQUE", si.technique, "a shipped blueprint's name")->required();
+    simulate->add_option("DIR", si.out, "the folder for the film");
+    simulate->add_option("--view", si.view, "side or front")->check(CLI::IsMember({"side", "front"}));
+    simulate->add_option("--fault", si.faults, "a fault and its size, as knee_gives=0.02; several times");
+    simulate->add_option("--reps", si.reps, "reps or cycles");
+    simulate->add_option("--seed", si.seed, "of the variation from rep to rep");
+    simulate->add_option("--rate", si.rate, "capture rate, Hz")->check(CLI::Range(10.0, 1000.0));
+    simulate->add_option("--stored", si.stored, "rate of the file, Hz: slow motion when lower")
+        ->check(CLI::Range(5.0, 1000.0));
+    simulate->add_option("--stature", si.stature, "m")->check(CLI::Range(1.2, 2.3));
+    simulate->add_option("--variation", si.variation, "0 = every rep alike, 1 = an ordinary good athlete")
+        ->check(CLI::Range(0.0, 5.0));
+    simulate->add_option("--size", si.size, "of the picture, as 640x360");
+    simulate->add_flag("--list", si.list, "only say which faults there are");
+    simulate->callback([&] { chosen = [&] { return cli::simulate(si); }; });
+
     auto* convert = app.add_subcommand("convert", "Tracks from one format to another: CSV, TRC, C3D; BVH in");
     convert->add_option("IN", tr.tracks, "the file to read")->required();
     convert->add_option("OUT", tr.out, "the file to write")->required();

@@ -9,6 +9,7 @@
 #include "library/model_json.h"
 #include "library/motion_capture.h"
 #include "library/tracks_csv.h"
+#include "simulator/film_maker.h"
 
 #include <algorithm>
 #include <charconv>
@@ -217,7 +218,7 @@ Status modelFrom(const TracksArguments& a) {
                 return cases.error();
             const std::shared_ptr<Library> shared(std::move(*library));
             for (const auto& summary : *cases) {
-                auto b = shippedBlueprint(summary.blueprintId);
+                auto b = blueprintFor(input, summary.blueprintId);
                 if (!b)
                     return b.error();
                 if (!blueprint.empty() && blueprint != summary.blueprintId)
@@ -305,6 +306,58 @@ Status convert(const TracksArguments& a) {
     if (!bytes)
         return bytes.error();
     return writeWhole(a.out, *bytes);
+}
+
+Status simulate(const SimulateArguments& a) {
+    const auto known = faultsOf(a.technique);
+    if (a.list || a.out.empty()) {
+        if (known.empty())
+            return Error{"no faults of this technique can be set here", a.technique, {}, {}};
+        for (const auto& [name, words] : known)
+            std::printf("%-18s %s\n", name.c_str(), words.c_str());
+        return Done{};
+    }
+    FilmRecipe r;
+    r.name = a.technique + "-" + a.view;
+    r.technique = a.technique;
+    r.camera = cameraFor(a.technique, a.view == "front");
+    int width = 0, height = 0;
+    if (std::sscanf(a.size.c_str(), "%dx%d", &width, &height) != 2 || width < 64 || height < 64 || width > 4096 ||
+        height > 4096 || width % 2 || height % 2)
+        return Error{"--size must be two even numbers like 1280x720", {}, {}, {}};
+    r.camera.focal *= static_cast<double>(width) / r.camera.width;
+    r.camera.width = width;
+    r.camera.height = height;
+    r.camera.captureRate = a.rate;
+    r.storedRate = a.stored;
+    r.reps = a.reps;
+    r.seed = a.seed;
+    r.stature = a.stature;
+    r.variation = a.variation;
+    r.sound = true;
+    for (const auto& f : a.faults) {
+        const auto at = f.find('=');
+        double size = 0.0;
+        const char* begin = f.data() + (at == std::string::npos ? f.size() : at + 1);
+        const auto read = std::from_chars(begin, f.data() + f.size(), size);
+        if (at == std::string::npos || read.ec != std::errc() || read.ptr != f.data() + f.size())
+            return Error{"--fault must be a name and a number, like knee_gives=0.02, not \"" + f + "\"", {}, {}, {}};
+        if (!known.contains(f.substr(0, at)))
+            return Error{"there is no fault \"" + f.substr(0, at) + "\" here; --list names them", {}, {}, {}};
+        r.sizes[f.substr(0, at)] = size;
+    }
+    int last = -1;
+    const auto film = makeFilm(r, a.out, [&](int done, int all) {
+        if (const int percent = all > 0 ? 100 * done / all : 0; percent / 10 != last / 10) {
+            std::fprintf(stderr, "%3d %%\n", percent);
+            last = percent;
+        }
+        return true;
+    });
+    if (!film)
+        return film.error();
+    std::printf("%s\n%s\n%s\n", film->film.string().c_str(), film->marks.string().c_str(), film->pegs.string().c_str());
+    return Done{};
 }
 
 } // namespace riflesso::cli

@@ -5,6 +5,7 @@
 
 #include <nlohmann/json.hpp>
 
+#include <algorithm>
 #include <atomic>
 #include <condition_variable>
 #include <cstdio>
@@ -22,27 +23,35 @@ namespace fs = std::filesystem;
 
 // Grows when the renderer changes, so that old films are not taken for new ones.
 constexpr int kRendererVersion = 3;
+constexpr int kMovementVersion = 1; // grows when movements other than the lunge change
 
 json describe(const FilmRecipe& r) {
     const auto& f = r.faults;
     const auto& c = r.camera;
     const auto v3 = [](const auto& v) { return json::array({v[0], v[1], v[2]}); };
-    return {{"renderer", kRendererVersion},
-            {"stature", r.stature},
-            {"outfit",
-             {v3(r.outfit.jacket), v3(r.outfit.trousers), v3(r.outfit.hair), v3(r.outfit.skin), v3(r.outfit.shoe),
-              r.outfit.longHair}},
-            {"faults",
-             {f.handLate, f.rearKneeBent, f.trunkFalls, f.guardNarrow, f.kneeBeyondToe, f.slowRecovery, f.tipDrops}},
-            {"variation", r.variation},
-            {"reps", r.reps},
-            {"seed", r.seed},
-            {"camera", {v3(c.position), v3(c.target), c.focal, c.width, c.height, c.captureRate, c.exposure, c.noise}},
-            {"storedRate", r.storedRate},
-            {"begins", r.begins},
-            {"sound", r.sound},
-            {"posts", r.posts},
-            {"markNoise", r.markNoise}};
+    json d = {
+        {"renderer", kRendererVersion},
+        {"stature", r.stature},
+        {"outfit",
+         {v3(r.outfit.jacket), v3(r.outfit.trousers), v3(r.outfit.hair), v3(r.outfit.skin), v3(r.outfit.shoe),
+          r.outfit.longHair}},
+        {"faults",
+         {f.handLate, f.rearKneeBent, f.trunkFalls, f.guardNarrow, f.kneeBeyondToe, f.slowRecovery, f.tipDrops}},
+        {"variation", r.variation},
+        {"reps", r.reps},
+        {"seed", r.seed},
+        {"camera", {v3(c.position), v3(c.target), c.focal, c.width, c.height, c.captureRate, c.exposure, c.noise}},
+        {"storedRate", r.storedRate},
+        {"begins", r.begins},
+        {"sound", r.sound},
+        {"posts", r.posts},
+        {"markNoise", r.markNoise}};
+    if (r.technique != "fencing-lunge") { // films of the lunge keep their names
+        d["technique"] = r.technique;
+        d["sizes"] = r.sizes;
+        d["movement"] = kMovementVersion;
+    }
+    return d;
 }
 
 std::string fingerprint(const FilmRecipe& r) {
@@ -63,7 +72,7 @@ Status writeText(const fs::path& path, const std::string& text) {
     return Done{};
 }
 
-Status writeSideFiles(const FilmRecipe& recipe, const LungeTake& take, int frames, const SimulatedFilm& f) {
+Status writeSideFiles(const FilmRecipe& recipe, const SimulatedTake& take, int frames, const SimulatedFilm& f) {
     const double rate = recipe.camera.captureRate;
     json landmarks = json::object();
     std::string csv = "time_s,frame,landmark,x_px,y_px,sigma_px,how\n";
@@ -84,14 +93,14 @@ Status writeSideFiles(const FilmRecipe& recipe, const LungeTake& take, int frame
     json truthReps = json::array(), pegReps = json::array();
     for (const auto& r : take.reps()) {
         json instants = json::object(), pegs = json::object();
-        for (const auto& [id, t] : r.rep.keyTimes()) {
-            const double frame = (r.start + t - recipe.begins - recipe.camera.exposure / 2) * rate;
-            instants[id] = {{"time_s", r.start + t - recipe.begins}, {"frame", frame}};
+        for (const auto& [id, t] : r.keys) {
+            const double frame = (t - recipe.begins - recipe.camera.exposure / 2) * rate;
+            instants[id] = {{"time_s", t - recipe.begins}, {"frame", frame}};
             pegs[id] = static_cast<int>(std::lround(frame));
         }
         truthReps.push_back({{"start_s", r.start - recipe.begins}, {"positions", instants}});
         pegReps.push_back({{"first", std::max(0, static_cast<int>(std::ceil((r.start - recipe.begins) * rate)))},
-                           {"last", static_cast<int>((r.start - recipe.begins + r.rep.duration()) * rate) - 1},
+                           {"last", std::min(frames, static_cast<int>((r.end - recipe.begins) * rate)) - 1},
                            {"positions", pegs}});
     }
     const json truth = {{"capture_rate_hz", rate}, {"frames", frames}, {"landmarks", landmarks}, {"reps", truthReps}};
@@ -143,6 +152,64 @@ Joints LungeTake::bodyAt(double t) const {
     return m_athlete.joints(p);
 }
 
+Result<SimulatedTake> SimulatedTake::make(const FilmRecipe& recipe) {
+    SimulatedTake take;
+    if (recipe.technique == "fencing-lunge") {
+        take.m_lunge = std::make_shared<const LungeTake>(recipe);
+        for (const auto& r : take.m_lunge->reps()) {
+            SimulatedMovement::Rep rep{r.start, r.start + r.rep.duration(), {}};
+            for (const auto& [id, t] : r.rep.keyTimes())
+                rep.keys[id] = r.start + t;
+            take.m_reps.push_back(std::move(rep));
+        }
+        return take;
+    }
+    take.m_movement = makeMovement(recipe.technique, SimulatedAthlete(recipe.stature), recipe.sizes, recipe.variation,
+                                   recipe.reps, recipe.seed);
+    if (!take.m_movement)
+        return Error{"the simulated athlete does not know this technique or one of these faults",
+                     recipe.technique,
+                     "no film was made",
+                     {}};
+    take.m_reps = take.m_movement->reps();
+    return take;
+}
+
+std::vector<double> SimulatedTake::strikes() const {
+    if (m_lunge)
+        return m_lunge->strikes();
+    std::vector<double> out;
+    for (const auto& r : m_reps)
+        for (const char* id : {"contact", "rear_contact", "long_step", "plant", "landing", "steps_out"})
+            if (const auto it = r.keys.find(id); it != r.keys.end())
+                out.push_back(it->second);
+    std::sort(out.begin(), out.end());
+    return out;
+}
+
+SimulatedCamera cameraFor(const std::string& technique, bool front) {
+    SimulatedCamera c = front ? SimulatedCamera::front() : SimulatedCamera::side();
+    if (technique == "fencing-lunge")
+        return c;
+    if (front) {
+        c.position = {technique == "race-walking" ? 14.0 : 8.0, 1.3, 0.0};
+        c.target = {0.0, technique == "volleyball-spike" ? 1.25 : 0.95, 0.0};
+        return c;
+    }
+    const double middle = technique == "race-walking"       ? 2.6
+                          : technique == "rowing-ergometer" ? -0.3
+                          : technique == "handball-marking" ? 0.9
+                          : technique == "volleyball-spike" ? -0.4
+                                                            : 0.1;
+    const double high = technique == "volleyball-spike" ? 1.28 : technique == "archery-shot" ? 1.12 : technique == "rowing-ergometer" ? 0.7 : 0.95;
+    c.position = {middle, high + 0.05,
+                  technique == "race-walking"       ? -8.6
+                  : technique == "volleyball-spike" ? -7.0
+                                                    : -5.6};
+    c.target = {middle, high, 0.0};
+    return c;
+}
+
 Result<SimulatedFilm> makeFilm(const FilmRecipe& recipe, const fs::path& folder, const FilmProgress& progress) {
     std::error_code ec;
     fs::create_directories(folder, ec);
@@ -162,7 +229,10 @@ Result<SimulatedFilm> makeFilm(const FilmRecipe& recipe, const fs::path& folder,
         return out;
     out.fromCache = false;
 
-    const LungeTake take(recipe);
+    const auto made = SimulatedTake::make(recipe);
+    if (!made)
+        return made.error();
+    const SimulatedTake& take = *made;
     const int frames = static_cast<int>((take.duration() - recipe.begins) * recipe.camera.captureRate);
     if (auto s = writeSideFiles(recipe, take, frames, out); !s)
         return s.error();

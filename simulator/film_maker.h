@@ -8,10 +8,12 @@
 #include "core/motion/result.h"
 #include "simulator/camera.h"
 #include "simulator/lunge.h"
+#include "simulator/movement.h"
 #include "simulator/renderer.h"
 
 #include <filesystem>
 #include <functional>
+#include <memory>
 #include <string>
 #include <vector>
 
@@ -19,6 +21,8 @@ namespace riflesso {
 
 struct FilmRecipe {
     std::string name;
+    std::string technique = "fencing-lunge"; ///< a shipped blueprint's id
+    Faults sizes{};                          ///< of techniques other than the lunge: faultsOf()
     double stature = 1.80;
     Outfit outfit;
     LungeFaults faults;
@@ -64,5 +68,25 @@ private:
     std::vector<Rep> m_reps;
     double m_duration = 0.0;
 };
+
+/// A take of any technique, the lunge among them.
+class SimulatedTake {
+public:
+    /// Error: a technique or a fault that is not known.
+    static Result<SimulatedTake> make(const FilmRecipe& recipe);
+    [[nodiscard]] Joints bodyAt(double t) const { return m_lunge ? m_lunge->bodyAt(t) : m_movement->at(t); }
+    [[nodiscard]] double duration() const { return m_lunge ? m_lunge->duration() : m_movement->duration(); }
+    [[nodiscard]] const std::vector<SimulatedMovement::Rep>& reps() const { return m_reps; }
+    /// Instants at which a foot strikes the floor or a hand the ball, s.
+    [[nodiscard]] std::vector<double> strikes() const;
+
+private:
+    std::shared_ptr<const LungeTake> m_lunge;
+    std::shared_ptr<const SimulatedMovement> m_movement;
+    std::vector<SimulatedMovement::Rep> m_reps;
+};
+
+/// Where a camera stands that sees all of a take: from the side, or from the front.
+SimulatedCamera cameraFor(const std::string& technique, bool front);
 
 } // namespace riflesso

@@ -196,7 +196,7 @@ struct Renderer::Impl {
 
     // ---- the figure ------------------------------------------------------------------------------------------------
 
-    [[nodiscard]] std::vector<Cone> figure(const Joints& j) const {
+    [[nodiscard]] std::vector<Cone> figure(const Joints& j, bool withPosts = true) const {
         std::vector<Cone> cones;
         const auto cam = [&](const Eigen::Vector3d& w) -> V { return axes * (w.cast<float>() - eye); };
         const auto dir = [&](const Eigen::Vector3d& w) -> V { return axes * w.cast<float>(); };
@@ -300,15 +300,55 @@ struct Renderer::Impl {
             add(head - crown * 0.045 - look * 0.165, head - crown * 0.17 - look * 0.150, 0.042, 0.016, Cloth::hair,
                 look);
         }
-        for (double x : posts)
+        for (double x : withPosts ? posts : std::vector<double>())
             add({x, -0.1, -0.75}, {x, 1.62, -0.75}, 0.030, 0.030, Cloth::guard, Eigen::Vector3d::UnitX());
-        if (!j.at.contains("foil_tip"))
-            return cones;
-        // Foil: grip, bell, blade.
-        const Eigen::Vector3d blade = (at("foil_tip") - at("right_hand")).normalized();
-        add(at("right_hand") + blade * 0.075, at("right_hand") + blade * 0.088, 0.056, 0.030, Cloth::guard, up);
-        add(at("right_hand") + blade * 0.08, at("foil_tip"), 0.0065, 0.0042, Cloth::steel, up);
-        add(at("foil_tip") - blade * 0.012, at("foil_tip"), 0.0075, 0.0075, Cloth::guard, up);
+        if (j.at.contains("foil_tip")) { // grip, bell, blade
+            const Eigen::Vector3d blade = (at("foil_tip") - at("right_hand")).normalized();
+            add(at("right_hand") + blade * 0.075, at("right_hand") + blade * 0.088, 0.056, 0.030, Cloth::guard, up);
+            add(at("right_hand") + blade * 0.08, at("foil_tip"), 0.0065, 0.0042, Cloth::steel, up);
+            add(at("foil_tip") - blade * 0.012, at("foil_tip"), 0.0075, 0.0075, Cloth::guard, up);
+        }
+        if (j.at.contains("arrow_tip")) { // the bow's two limbs, its string, the arrow
+            const Eigen::Vector3d grip = at("right_hand"), tail = at("arrow_tail");
+            const Eigen::Vector3d way = (at("arrow_tip") - tail).normalized();
+            const Eigen::Vector3d across = (Eigen::Vector3d::UnitY() - way.y() * way).normalized();
+            for (const double end : {1.0, -1.0}) {
+                const Eigen::Vector3d bend = grip + across * (0.52 * end) + way * 0.06;
+                const Eigen::Vector3d tip = grip + across * (0.80 * end) - way * 0.08;
+                add(grip, bend, 0.017, 0.013, Cloth::guard, up);
+                add(bend, tip, 0.013, 0.007, Cloth::guard, up);
+                add(tip, tail, 0.003, 0.003, Cloth::steel, up);
+            }
+            add(tail, at("arrow_tip"), 0.0055, 0.0055, Cloth::steel, up);
+        }
+        if (j.at.contains("scene_wheel")) { // the ergometer: wheel, rail, foot plate, seat, handle and chain
+            const Eigen::Vector3d wheel = at("scene_wheel"), z = Eigen::Vector3d::UnitZ();
+            add(wheel - z * 0.10, wheel + z * 0.10, 0.25, 0.25, Cloth::guard, up);
+            add({0.5, 0.24, 0}, {-1.35, 0.20, 0}, 0.032, 0.032, Cloth::steel, up);
+            add({-1.30, 0.20, 0}, {-1.30, 0.0, 0}, 0.03, 0.03, Cloth::guard, up);
+            add({0.10, 0.12, -0.16}, {0.10, 0.12, 0.16}, 0.05, 0.05, Cloth::guard, up);
+            const Eigen::Vector3d seat(pelvis.x() - 0.02, 0.27, 0);
+            add(seat - z * 0.12, seat + z * 0.12, 0.055, 0.055, Cloth::guard, up);
+            const Eigen::Vector3d handle = (at("left_hand") + at("right_hand")) / 2;
+            add(at("left_hand") - z * 0.05, at("right_hand") + z * 0.05, 0.016, 0.016, Cloth::guard, up);
+            add(handle, wheel + Eigen::Vector3d(-0.05, 0.18, 0), 0.005, 0.005, Cloth::steel, up);
+        }
+        if (j.at.contains("ball"))
+            add(at("ball"), at("ball") + up * 0.001, 0.105, 0.105, Cloth::face, up);
+        if (j.at.contains("other_neck")) { // a second person, in a shirt of the shoes' colour
+            Joints other;
+            for (const auto& [name, place] : j.at)
+                if (name.starts_with("other_"))
+                    other.at[name.substr(6)] = place;
+            const Eigen::Vector3d low = (other.at["left_hip"] + other.at["right_hip"]) / 2;
+            const Eigen::Vector3d tall = (other.at["neck"] - low).normalized();
+            other.chest = tall.cross(other.at["right_shoulder"] - other.at["left_shoulder"]).normalized();
+            for (Cone c : figure(other, false)) {
+                if (c.cloth == Cloth::jacket)
+                    c.cloth = Cloth::shoe;
+                cones.push_back(c);
+            }
+        }
         return cones;
     }
 

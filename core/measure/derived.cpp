@@ -143,7 +143,7 @@ std::optional<Spread> spreadOf(std::span<const double> values, std::span<const d
     out.athlete = std::sqrt(std::max(0.0, s->sd * s->sd - square));
     // Var(s²) = 2 σ⁴ / (n − 1) for normal values; the difference's root by first order, and never surer than s itself.
     const double uSquare = s->sd * s->sd * std::sqrt(2.0 / (s->n - 1.0));
-    out.u = uSquare / (2.0 * std::max(out.athlete, s->sd / 2.0));
+    out.u = s->sd > 0.0 ? uSquare / (2.0 * std::max(out.athlete, s->sd / 2.0)) : 0.0;
     return out;
 }
 

@@ -267,7 +267,7 @@ MeasureValue evaluateMovement(const MeasureDefinition& d, const Motion& motion, 
     if (d.kind == MeasureKind::path) {
         const Way way = wayOf(points, d, setup);
         const Eigen::Vector2d chord = points.back().at - points.front().at;
-        const double ends = std::hypot(points.front().own, points.back().own); // along the way, at both ends
+        const double ends = std::hypot(points.front().sigma, points.back().sigma); // along the way, at both ends
         // Half of what was taken off for noise may have been movement.
         const double uLength = std::hypot(ends, 0.5 * way.tooLong, scale * way.length);
         if (d.aspect == Aspect::length) {

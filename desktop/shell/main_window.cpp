@@ -5,8 +5,10 @@
 #include "demo/demo_library.h"
 #include "desktop/parts/card.h"
 #include "desktop/theme/theme.h"
+#include "desktop/workshop/workshop.h"
 
 #include <QApplication>
+#include <QComboBox>
 #include <QDialog>
 #include <QDialogButtonBox>
 #include <QDragEnterEvent>
@@ -44,6 +46,7 @@ MainWindow::MainWindow(Day today) : m_today(today) {
 MainWindow::~MainWindow() {
     m_cancelDemo = true;
     m_demo.waitForFinished();
+    delete m_workshop.data();
     delete m_case; // while the menus that listen to its undo stack are still there
 }
 
@@ -61,6 +64,7 @@ void MainWindow::buildMenus() {
     file->addSeparator();
     m_cases = file->addMenu(tr("&Cases"));
     file->addAction(tr("New &case …"), QKeySequence::New, this, &MainWindow::newCase);
+    file->addAction(tr("Blueprint &workshop …"), QKeySequence("Ctrl+B"), this, &MainWindow::openWorkshop);
     file->addSeparator();
     file->addAction(tr("&Quit"), QKeySequence::Quit, this, &QWidget::close);
 
@@ -185,7 +189,7 @@ bool MainWindow::openLibrary(const QString& folder, Id caseId) {
             return false;
         }
         if (cases->empty()) {
-            const auto added = shared->addCase(shippedBlueprintIds().front(), Brief{});
+            const auto added = shared->addCase("fencing-lunge", Brief{});
             if (!added) {
                 fail(q(added.error().text()));
                 return false;
@@ -214,16 +218,32 @@ bool MainWindow::openCase(std::shared_ptr<Library> library, Id caseId) {
         for (const auto& c : *cases)
             if (c.id == caseId)
                 blueprintId = c.blueprintId;
-    auto blueprint = shippedBlueprint(blueprintId);
+    auto blueprint = blueprintFor(library->folder(), blueprintId);
     if (!blueprint) {
         fail(q(blueprint.error().text()));
         return false;
     }
-    auto book = Casebook::open(library, caseId, std::move(*blueprint), m_today);
+    auto book = Casebook::open(library, caseId, *blueprint, m_today);
     if (!book) {
         fail(q(book.error().text()));
         return false;
     }
+    // The blueprint went on since this case was last worked on: what only changed its name is found again.
+    QString news;
+    if (const int was = (*book)->data().brief.blueprintVersion; was != blueprint->version) {
+        const auto before = keptVersion(library->folder(), blueprintId, was);
+        if (before && (*book)->perform(tr("Carry the case over to version %1").arg(blueprint->version),
+                                       migration((*book)->data(), *before, *blueprint)))
+            news = tr("The blueprint is now version %1 (it was %2).").arg(blueprint->version).arg(was);
+    }
+    if (const auto lost = orphansOf((*book)->data(), *blueprint); !lost.positions.empty()) {
+        QStringList names;
+        for (const auto& id : lost.positions)
+            names << q(id);
+        news += tr(" Key positions without a place in it are kept, unused: %1.").arg(names.join(", "));
+    }
+    if (m_workshop)
+        m_workshop->close();
     m_library = std::move(library);
     m_welcomeError = nullptr;
     delete takeCentralWidget(); // the welcome, or the case before
@@ -238,6 +258,8 @@ bool MainWindow::openCase(std::shared_ptr<Library> library, Id caseId) {
     };
     connect(&stack, &QUndoStack::indexChanged, this, texts);
     texts();
+    if (!news.isEmpty())
+        statusBar()->showMessage(news.trimmed(), 20000);
     connect(m_case, &CaseView::said, this, [this](const QString& m) { statusBar()->showMessage(m, 8000); });
     QSettings().setValue("library", q(m_library->folder().string()));
     fillCases();
@@ -260,18 +282,61 @@ void MainWindow::newCase() {
         fail(tr("Open or start a library first."));
         return;
     }
-    bool ok = false;
-    const QString name =
-        QInputDialog::getText(this, tr("New case"), tr("The athlete's name"), QLineEdit::Normal, {}, &ok).trimmed();
-    if (!ok || name.isEmpty())
+    QDialog dialog(this);
+    dialog.setWindowTitle(tr("New case"));
+    auto* form = new QFormLayout(&dialog);
+    auto* athlete = new QLineEdit;
+    athlete->setObjectName("newAthlete");
+    auto* technique = new QComboBox;
+    technique->setObjectName("newTechnique");
+    for (const auto& id : blueprintIds(m_library->folder()))
+        if (const auto b = blueprintFor(m_library->folder(), id))
+            technique->addItem(q(b->name), q(id));
+    if (const int i = m_case ? technique->findData(q(m_case->bench().blueprint().id)) : -1; i >= 0)
+        technique->setCurrentIndex(i);
+    form->addRow(tr("The athlete's name"), athlete);
+    form->addRow(tr("Technique"), technique);
+    auto* buttons = new QDialogButtonBox(QDialogButtonBox::Ok | QDialogButtonBox::Cancel);
+    form->addRow(buttons);
+    connect(buttons, &QDialogButtonBox::accepted, &dialog, &QDialog::accept);
+    connect(buttons, &QDialogButtonBox::rejected, &dialog, &QDialog::reject);
+    if (dialog.exec() != QDialog::Accepted || athlete->text().trimmed().isEmpty())
         return;
     Brief brief;
-    brief.athlete.name = name.toStdString();
-    const auto id = m_library->addCase(shippedBlueprintIds().front(), brief);
+    brief.athlete.name = athlete->text().trimmed().toStdString();
+    const std::string chosen = technique->currentData().toString().toStdString();
+    if (const auto b = blueprintFor(m_library->folder(), chosen))
+        brief.blueprintVersion = b->version;
+    const auto id = m_library->addCase(chosen, brief);
     if (!id)
         fail(q(id.error().text()));
     else
         openCase(m_library, *id);
+}
+
+Workshop* MainWindow::workshop() {
+    if (!m_library || !m_case) {
+        fail(tr("Open or start a library first."));
+        return nullptr;
+    }
+    if (!m_workshop) {
+        m_workshop = new Workshop(m_case->bench().blueprint(), m_library->folder(), &m_case->bench());
+        connect(m_workshop, &Workshop::kept, this, [this](const QString& id) {
+            // At once when it is the open case's technique; the workshop goes on with the case that is opened anew.
+            if (m_case && q(m_case->bench().blueprint().id) == id)
+                statusBar()->showMessage(tr("A new version of this technique was kept. Open the case again to use it."),
+                                         15000);
+        });
+    }
+    return m_workshop;
+}
+
+void MainWindow::openWorkshop() {
+    if (auto* w = workshop()) {
+        static_cast<QWidget*>(w)->show();
+        w->raise();
+        w->activateWindow();
+    }
 }
 
 void MainWindow::makeDemo() {

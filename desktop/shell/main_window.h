@@ -7,10 +7,13 @@
 #include <QAction>
 #include <QFutureWatcher>
 #include <QMainWindow>
+#include <QPointer>
 
 #include <atomic>
 
 namespace riflesso {
+
+class Workshop;
 
 class MainWindow : public QMainWindow {
     Q_OBJECT
@@ -23,6 +26,8 @@ public:
     bool openLibrary(const QString& folder, Id caseId = 0);
     bool newLibrary(const QString& folder);
     [[nodiscard]] CaseView* caseView() const { return m_case; }
+    /// The workshop on the open case's technique; null when it could not be opened.
+    Workshop* workshop();
     [[nodiscard]] QString welcomeError() const { return m_welcomeError ? m_welcomeError->text() : QString(); }
     void setDark(bool dark);
 
@@ -37,6 +42,7 @@ private:
     void fillCases();
     void makeDemo();
     void newCase();
+    void openWorkshop();
     bool openCase(std::shared_ptr<Library> library, Id caseId);
     void fail(const QString& message);
     void showShortcuts();
@@ -49,6 +55,7 @@ private:
     QAction* m_undo = nullptr;
     QAction* m_redo = nullptr;
     QAction* m_dark = nullptr;
+    QPointer<Workshop> m_workshop;
     QFutureWatcher<QString> m_demo;
     std::atomic<bool> m_cancelDemo{false};
 };

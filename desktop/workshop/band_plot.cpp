@@ -105,7 +105,8 @@ void BandPlot::paintEvent(QPaintEvent*) {
         const double x = xOf(v / m_scale);
         p.drawLine(QPointF(x, bottom), QPointF(x, bottom + 3));
         p.drawText(QRectF(x - 40, bottom + 3, 80, 16), Qt::AlignCenter,
-                   QString::number(std::abs(v) < step / 1e3 ? 0.0 : v, 'g', 5) + (v + step > m_to * m_scale ? " " + m_unit : ""));
+                   QString::number(std::abs(v) < step / 1e3 ? 0.0 : v, 'g', 5) +
+                       (v + step > m_to * m_scale ? " " + m_unit : ""));
     }
     if (m_dots.empty())
         p.drawText(QRectF(kSide, 4, width() - 2 * kSide, water - 8), Qt::AlignCenter,

@@ -82,7 +82,8 @@ void CauseGraph::layOut() {
         for (auto& n : m_nodes)
             if (n.column == column)
                 members.push_back(&n);
-        std::stable_sort(members.begin(), members.end(), [](const Node* a, const Node* b) { return a->order < b->order; });
+        std::stable_sort(members.begin(), members.end(),
+                         [](const Node* a, const Node* b) { return a->order < b->order; });
         for (std::size_t k = 0; k < members.size(); ++k)
             members[k]->order = static_cast<double>(k);
     };
@@ -117,7 +118,8 @@ void CauseGraph::layOut() {
     }
     for (std::size_t i = 0; i < m_nodes.size() && i < best.size(); ++i)
         m_nodes[i].order = best[i];
-    const double gap = columns > 1 ? std::clamp((width() - 150.0 * columns) / (columns - 1), 26.0, 90.0) : 0.0, pad = 10.0;
+    const double gap = columns > 1 ? std::clamp((width() - 150.0 * columns) / (columns - 1), 26.0, 90.0) : 0.0,
+                 pad = 10.0;
     const double w = (width() - 2 * pad - gap * (columns - 1)) / std::max(1, columns);
     for (auto& n : m_nodes) {
         const double rows = filled[n.column], room = (height() - 2 * pad) / rows;
@@ -180,7 +182,8 @@ void CauseGraph::paintEvent(QPaintEvent*) {
     p.fillRect(rect(), t.ground);
     if (m_nodes.empty()) {
         p.setPen(t.quiet);
-        p.drawText(rect(), Qt::AlignCenter, tr("No fault yet. Add some under Faults, then draw here what causes what."));
+        p.drawText(rect(), Qt::AlignCenter,
+                   tr("No fault yet. Add some under Faults, then draw here what causes what."));
         return;
     }
     for (const auto& l : m_lines) {
@@ -276,8 +279,8 @@ void CauseGraph::keyPressEvent(QKeyEvent* e) {
         for (std::size_t i = 0; i < m_lines.size(); ++i)
             if (m_chosen && *m_chosen == Link{m_nodes[m_lines[i].from].id, m_nodes[m_lines[i].to].id})
                 now = i;
-        const std::size_t next = now == m_lines.size() ? 0
-                                 : (now + (e->key() == Qt::Key_Right ? 1 : m_lines.size() - 1)) % m_lines.size();
+        const std::size_t next =
+            now == m_lines.size() ? 0 : (now + (e->key() == Qt::Key_Right ? 1 : m_lines.size() - 1)) % m_lines.size();
         choose(Link{m_nodes[m_lines[next].from].id, m_nodes[m_lines[next].to].id});
         break;
     }

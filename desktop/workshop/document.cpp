@@ -180,8 +180,8 @@ void WorkshopDocument::markSaved(int version) {
 
 void WorkshopDocument::set(Blueprint blueprint) {
     bool lists = false;
-    for (const Part part : {Part::positions, Part::measures, Part::faults, Part::drills, Part::schools, Part::situations,
-                            Part::profiles, Part::checkpoints}) {
+    for (const Part part : {Part::positions, Part::measures, Part::faults, Part::drills, Part::schools,
+                            Part::situations, Part::profiles, Part::checkpoints}) {
         const auto names = [&](const Blueprint& b) {
             return withList(b, part, [](const auto& list) {
                 std::vector<std::string> out;
@@ -200,7 +200,8 @@ void WorkshopDocument::set(Blueprint blueprint) {
     emit changed();
 }
 
-void WorkshopDocument::change(const QString& what, const std::function<void(Blueprint&)>& edit, const QString& gesture) {
+void WorkshopDocument::change(const QString& what, const std::function<void(Blueprint&)>& edit,
+                              const QString& gesture) {
     Blueprint after = m_value;
     edit(after);
     m_undo.push(new Step(*this, std::move(after), what, gesture));
@@ -258,7 +259,8 @@ int WorkshopDocument::add(Part part) {
             b.profiles.push_back({idFrom(tr("New profile"), ids), tr("New profile").toStdString(), {}, {}});
             break;
         case Part::checkpoints:
-            b.checkpoints.push_back({idFrom(tr("New checkpoint"), ids), tr("New checkpoint").toStdString(), {}, position});
+            b.checkpoints.push_back(
+                {idFrom(tr("New checkpoint"), ids), tr("New checkpoint").toStdString(), {}, position});
             break;
         }
     });
@@ -278,7 +280,8 @@ void WorkshopDocument::copy(Part part, int index) {
 }
 
 void WorkshopDocument::remove(Part part, int index) {
-    change(tr("Remove"), [&](Blueprint& b) { withList(b, part, [&](auto& list) { list.erase(list.begin() + index); }); });
+    change(tr("Remove"),
+           [&](Blueprint& b) { withList(b, part, [&](auto& list) { list.erase(list.begin() + index); }); });
 }
 
 void WorkshopDocument::move(Part part, int index, int by) {

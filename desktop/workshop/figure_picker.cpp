@@ -26,7 +26,7 @@ public:
         setAccessibleName(kindTitle(kind));
         setAccessibleDescription(kindWords(kind));
         setObjectName("kind_" + q(enumName(kMeasureKindNames, kind)));
-        setFixedSize(168, 196);
+        setFixedSize(148, 170);
     }
     [[nodiscard]] MeasureKind kind() const { return m_kind; }
 
@@ -38,13 +38,13 @@ protected:
         p.setPen(QPen(hasFocus() || isDown() ? t.hues.athlete : t.line, hasFocus() ? 2.5 : 1));
         p.setBrush(t.panel);
         p.drawRoundedRect(QRectF(rect()).adjusted(1.5, 1.5, -1.5, -1.5), 7, 7);
-        drawMeasure(p, QRectF(10, 6, width() - 20, 118), exampleOf(m_kind), inks());
+        drawMeasure(p, QRectF(8, 5, width() - 16, 98), exampleOf(m_kind), inks());
         p.setPen(t.text);
         p.setFont(typeface(Type::body, true));
-        p.drawText(QRectF(8, 126, width() - 16, 18), Qt::AlignHCenter | Qt::AlignVCenter, kindTitle(m_kind));
+        p.drawText(QRectF(4, 104, width() - 8, 18), Qt::AlignHCenter | Qt::AlignVCenter, kindTitle(m_kind));
         p.setFont(typeface(Type::small));
         p.setPen(t.quiet);
-        p.drawText(QRectF(9, 145, width() - 18, 48), Qt::AlignHCenter | Qt::AlignTop | Qt::TextWordWrap,
+        p.drawText(QRectF(6, 122, width() - 12, 46), Qt::AlignHCenter | Qt::AlignTop | Qt::TextWordWrap,
                    kindWords(m_kind));
     }
 
@@ -60,7 +60,8 @@ FigurePicker::FigurePicker(QWidget* parent) : QWidget(parent) {
     setMouseTracking(true);
 }
 
-void FigurePicker::setDefinition(const MeasureDefinition& definition, const std::vector<std::string>& others, bool two) {
+void FigurePicker::setDefinition(const MeasureDefinition& definition, const std::vector<std::string>& others,
+                                 bool two) {
     m_definition = definition;
     m_others = others;
     m_two = two;
@@ -137,8 +138,9 @@ void FigurePicker::paintEvent(QPaintEvent*) {
         line = q(spoken(m_hovered));
     else if (m_pickable && !duties.isEmpty()) {
         const auto n = static_cast<qsizetype>(m_definition.points.size());
-        line = n < duties.size() || m_definition.kind == MeasureKind::stack ? tr("Next: %1").arg(duties[std::min(n, duties.size() - 1)])
-                                                                            : tr("All points are set; right click takes one away");
+        line = n < duties.size() || m_definition.kind == MeasureKind::stack
+                   ? tr("Next: %1").arg(duties[std::min(n, duties.size() - 1)])
+                   : tr("All points are set; right click takes one away");
     }
     p.drawText(QRectF(6, height() - 26, width() - 12, 20), Qt::AlignCenter, line);
 }
@@ -185,8 +187,8 @@ KindSheet::KindSheet(MeasureKind current, QWidget* parent) : QDialog(parent), m_
     setWindowTitle(tr("What kind of measure"));
     setObjectName("kindSheet");
     auto* grid = new QGridLayout;
-    grid->setSpacing(8);
-    constexpr int columns = 6;
+    grid->setSpacing(7);
+    constexpr int columns = 8;
     for (int i = 0; i < static_cast<int>(kMeasureKindNames.size()); ++i) {
         auto* card = new KindCard(static_cast<MeasureKind>(i));
         connect(card, &QPushButton::clicked, this, [this, card] {
@@ -205,7 +207,7 @@ KindSheet::KindSheet(MeasureKind current, QWidget* parent) : QDialog(parent), m_
     scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     auto* all = new QVBoxLayout(this);
     all->addWidget(scroll);
-    resize(columns * 176 + 56, 760);
+    resize(columns * 155 + 40, 760);
 }
 
 } // namespace riflesso

@@ -15,7 +15,8 @@ class FigurePicker : public QWidget {
     Q_OBJECT
 public:
     explicit FigurePicker(QWidget* parent = nullptr);
-    /// \p others: landmarks of the blueprint that are not on the standard figure. \p two: a second person can be clicked.
+    /// \p others: landmarks of the blueprint that are not on the standard figure. \p two: a second person can be
+    /// clicked.
     void setDefinition(const MeasureDefinition& definition, const std::vector<std::string>& others, bool two);
     void setPickable(bool pickable);
     [[nodiscard]] QPointF placeOf(const std::string& role) const;

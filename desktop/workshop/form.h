@@ -61,7 +61,8 @@ public:
                 e->setText(t);
         });
         connect(e, &QLineEdit::textEdited, this, [this, label, field](const QString& t) {
-            change(label, [&](Blueprint& b) { field(b, m_index) = t.toStdString(); }, gesture(label));
+            change(
+                label, [&](Blueprint& b) { field(b, m_index) = t.toStdString(); }, gesture(label));
         });
         return e;
     }
@@ -76,7 +77,8 @@ public:
                 e->setPlainText(t);
         });
         connect(e, &QPlainTextEdit::textChanged, this, [this, label, field, e] {
-            change(label, [&](Blueprint& b) { field(b, m_index) = e->toPlainText().toStdString(); }, gesture(label));
+            change(
+                label, [&](Blueprint& b) { field(b, m_index) = e->toPlainText().toStdString(); }, gesture(label));
         });
         return e;
     }
@@ -115,7 +117,8 @@ public:
                 s->setValue(field(m_document.value(), m_index));
         });
         connect(s, &QDoubleSpinBox::valueChanged, this, [this, label, field](double v) {
-            change(label, [&](Blueprint& b) { field(b, m_index) = v; }, gesture(label));
+            change(
+                label, [&](Blueprint& b) { field(b, m_index) = v; }, gesture(label));
         });
         return s;
     }
@@ -126,7 +129,8 @@ public:
         m_form->addRow(label, s);
         onFill([this, s, field] { s->setValue(field(m_document.value(), m_index)); });
         connect(s, &QSpinBox::valueChanged, this, [this, label, field](int v) {
-            change(label, [&](Blueprint& b) { field(b, m_index) = v; }, gesture(label));
+            change(
+                label, [&](Blueprint& b) { field(b, m_index) = v; }, gesture(label));
         });
         return s;
     }
@@ -134,9 +138,8 @@ public:
         auto* c = new QCheckBox(label);
         m_form->addRow(QString(), c);
         onFill([this, c, field] { c->setChecked(field(m_document.value(), m_index)); });
-        connect(c, &QCheckBox::clicked, this, [this, label, field](bool on) {
-            change(label, [&](Blueprint& b) { field(b, m_index) = on; });
-        });
+        connect(c, &QCheckBox::clicked, this,
+                [this, label, field](bool on) { change(label, [&](Blueprint& b) { field(b, m_index) = on; }); });
         return c;
     }
     /// A list of words, parted by \p mark; taken over when the field is left.

@@ -100,8 +100,13 @@ MeasureEditor::MeasureEditor(WorkshopDocument& document, Workbench* bench, QWidg
     m_results->setObjectName("results");
     buildFields();
     buildTargets();
+    auto* column = new QWidget; // rows that a kind does not have leave no room behind
+    auto* stacked = new QVBoxLayout(column);
+    stacked->setContentsMargins(0, 0, 4, 0);
+    stacked->addWidget(m_form);
+    stacked->addStretch(1);
     auto* scroll = new QScrollArea;
-    scroll->setWidget(m_form);
+    scroll->setWidget(column);
     scroll->setWidgetResizable(true);
     scroll->setFrameShape(QFrame::NoFrame);
     scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
@@ -194,7 +199,9 @@ void MeasureEditor::setPoints(const std::vector<PointSpec>& points) {
 void MeasureEditor::buildFields() {
     auto& f = *m_form;
     auto* layout = f.layoutForm();
-    const auto def = [](auto& b, int i) -> auto& { return b.measures[static_cast<std::size_t>(i)].definition; };
+    const auto def = [](auto& b, int i) -> auto& {
+        return b.measures[static_cast<std::size_t>(i)].definition;
+    };
     auto* name = new QLineEdit;
     name->setObjectName("itemName");
     layout->addRow(tr("Name"), name);
@@ -219,7 +226,8 @@ void MeasureEditor::buildFields() {
             fresh.until = d.until;
             if (needsUntil(fresh) && (fresh.until.empty() || fresh.until == fresh.at) && !b.positions.empty())
                 fresh.until = b.positions.back().id;
-            if (!d.points.empty() && d.points.size() == fresh.points.size() && pointDuties(fresh).size() == pointDuties(d).size())
+            if (!d.points.empty() && d.points.size() == fresh.points.size() &&
+                pointDuties(fresh).size() == pointDuties(d).size())
                 fresh.points = d.points;
             fresh.base.clear();
             d = std::move(fresh);
@@ -248,19 +256,25 @@ void MeasureEditor::buildFields() {
                 d.events.resize(d.aspect == Aspect::nearest ? 0 : 4);
         });
     });
-    f.area(tr("For the athlete"), [def](auto& b, int i) -> auto& { return def(b, i).sentence; }, 46);
+    f.area(
+        tr("For the athlete"), [def](auto& b, int i) -> auto& { return def(b, i).sentence; }, 46);
     const auto positions = [this] { return positionsOf(m_document.value()); };
-    row("at", f.choice(tr("At"), positions, [def](auto& b, int i) -> auto& { return def(b, i).at; }));
-    row("until", f.choice(tr("Until"), positions, [def](auto& b, int i) -> auto& { return def(b, i).until; }));
-    row("reduction", f.enumChoice<Reduction>(tr("Of the phase"), kReductionNames,
-                                             [def](auto& b, int i) -> auto& { return def(b, i).reduction; }));
-    m_fields["reduction"]->setToolTip(tr("“at” reads it at the position; anything else over the frames until the second"));
+    row("at", f.choice(
+                  tr("At"), positions, [def](auto& b, int i) -> auto& { return def(b, i).at; }));
+    row("until", f.choice(
+                     tr("Until"), positions, [def](auto& b, int i) -> auto& { return def(b, i).until; }));
+    row("reduction",
+        f.enumChoice<Reduction>(
+            tr("Of the phase"), kReductionNames, [def](auto& b, int i) -> auto& { return def(b, i).reduction; }));
+    m_fields["reduction"]->setToolTip(
+        tr("“at” reads it at the position; anything else over the frames until the second"));
     auto* points = new QLineEdit;
     points->setObjectName("points");
     points->setPlaceholderText(tr("lead_hip, lead_knee, lead_ankle; two joined by + are their middle"));
     layout->addRow(tr("Points"), row("points", points));
     f.onFill([this, points, def] {
-        if (const QString t = textOf(def(m_document.value(), m_form->index()).points); !points->hasFocus() || !points->isModified())
+        if (const QString t = textOf(def(m_document.value(), m_form->index()).points);
+            !points->hasFocus() || !points->isModified())
             points->setText(t);
     });
     connect(points, &QLineEdit::editingFinished, this, [this, points] {
@@ -272,9 +286,11 @@ void MeasureEditor::buildFields() {
         else
             m_results->setText(tr("“%1” has a name in it that is no landmark.").arg(points->text()));
     });
-    row("reading", f.enumChoice<AngleReading>(tr("Reading"), kAngleReadingNames,
-                                              [def](auto& b, int i) -> auto& { return def(b, i).reading; }));
-    row("view", f.enumChoice<View>(tr("Seen from"), kViewNames, [def](auto& b, int i) -> auto& { return def(b, i).view; }));
+    row("reading",
+        f.enumChoice<AngleReading>(
+            tr("Reading"), kAngleReadingNames, [def](auto& b, int i) -> auto& { return def(b, i).reading; }));
+    row("view", f.enumChoice<View>(
+                    tr("Seen from"), kViewNames, [def](auto& b, int i) -> auto& { return def(b, i).view; }));
     auto* direction = ItemForm::box(tr("Direction"));
     direction->addItem(tr("any"), -1);
     for (int i = 0; i < static_cast<int>(kDirectionNames.size()); ++i)
@@ -316,17 +332,29 @@ void MeasureEditor::buildFields() {
             ensureLandmarks(b, d);
         });
     });
-    row("perName", f.line(tr("Name of the unit"), [def](auto& b, int i) -> auto& { return def(b, i).perName; }));
-    row("level", f.number(tr("Slower than"), 0, 1e5, 2, 0.1, [def](auto& b, int i) -> auto& { return def(b, i).level; }));
-    row("height", f.number(tr("Lower than"), 0, 1e5, 2, 0.05, [def](auto& b, int i) -> auto& { return def(b, i).height; }));
-    row("fullWidth", f.number(tr("Full width"), 0, 100, 3, 0.01, [def](auto& b, int i) -> auto& { return def(b, i).fullWidth; }));
+    row("perName", f.line(
+                       tr("Name of the unit"), [def](auto& b, int i) -> auto& { return def(b, i).perName; }));
+    row("level", f.number(
+                     tr("Slower than"), 0, 1e5, 2, 0.1, [def](auto& b, int i) -> auto& { return def(b, i).level; }));
+    row("height", f.number(
+                      tr("Lower than"), 0, 1e5, 2, 0.05, [def](auto& b, int i) -> auto& { return def(b, i).height; }));
+    row("fullWidth",
+        f.number(
+            tr("Full width"), 0, 100, 3, 0.01, [def](auto& b, int i) -> auto& { return def(b, i).fullWidth; }));
     row("fullWidthSigma",
-        f.number(tr("± of that"), 0, 100, 3, 0.01, [def](auto& b, int i) -> auto& { return def(b, i).fullWidthSigma; }));
-    row("cycles", f.number(tr("Cycles"), 0.01, 1000, 2, 1, [def](auto& b, int i) -> auto& { return def(b, i).cycles; }));
-    row("lo", f.number(tr("Back from"), -1e5, 1e5, 2, 1, [def](auto& b, int i) -> auto& { return def(b, i).lo; }));
-    row("hi", f.number(tr("Back to"), -1e5, 1e5, 2, 1, [def](auto& b, int i) -> auto& { return def(b, i).hi; }));
-    row("rms", f.truth(tr("root mean square instead of the largest"), [def](auto& b, int i) -> auto& { return def(b, i).rms; }));
-    row("ownLine", f.truth(tr("against its own line"), [def](auto& b, int i) -> auto& { return def(b, i).ownLine; }));
+        f.number(
+            tr("± of that"), 0, 100, 3, 0.01, [def](auto& b, int i) -> auto& { return def(b, i).fullWidthSigma; }));
+    row("cycles", f.number(
+                      tr("Cycles"), 0.01, 1000, 2, 1, [def](auto& b, int i) -> auto& { return def(b, i).cycles; }));
+    row("lo", f.number(
+                  tr("Back from"), -1e5, 1e5, 2, 1, [def](auto& b, int i) -> auto& { return def(b, i).lo; }));
+    row("hi", f.number(
+                  tr("Back to"), -1e5, 1e5, 2, 1, [def](auto& b, int i) -> auto& { return def(b, i).hi; }));
+    row("rms",
+        f.truth(
+            tr("root mean square instead of the largest"), [def](auto& b, int i) -> auto& { return def(b, i).rms; }));
+    row("ownLine", f.truth(
+                       tr("against its own line"), [def](auto& b, int i) -> auto& { return def(b, i).ownLine; }));
     const QStringList events = {tr("First on"), tr("First off"), tr("Second on"), tr("Second off")};
     for (std::size_t k = 0; k < 4; ++k) {
         auto* c = ItemForm::box(events[static_cast<qsizetype>(k)]);
@@ -404,8 +432,10 @@ void MeasureEditor::buildFields() {
                               return out;
                           },
                           [def](auto& b, int i) -> auto& { return def(b, i).checkpoint; }));
-    f.line(tr("Too low means"), [](auto& b, int i) -> auto& { return b.measures[static_cast<std::size_t>(i)].tooLow; });
-    f.line(tr("Too high means"), [](auto& b, int i) -> auto& { return b.measures[static_cast<std::size_t>(i)].tooHigh; });
+    f.line(
+        tr("Too low means"), [](auto& b, int i) -> auto& { return b.measures[static_cast<std::size_t>(i)].tooLow; });
+    f.line(
+        tr("Too high means"), [](auto& b, int i) -> auto& { return b.measures[static_cast<std::size_t>(i)].tooHigh; });
 }
 
 void MeasureEditor::showRows() {
@@ -418,8 +448,8 @@ void MeasureEditor::showRows() {
     };
     using K = MeasureKind;
     const bool feet = d.kind == K::contacts || (d.kind == K::recovery && d.aspect == Aspect::steps);
-    const bool lengths = is({K::offset, K::order, K::stack, K::speed, K::path, K::stillness, K::dwell, K::cadence, K::gap,
-                             K::turn, K::facing}) ||
+    const bool lengths = is({K::offset, K::order, K::stack, K::speed, K::path, K::stillness, K::dwell, K::cadence,
+                             K::gap, K::turn, K::facing}) ||
                          feet || (d.kind == K::overlap && d.aspect == Aspect::nearest);
     const std::map<QString, bool> shown = {
         {"aspect", !aspectsOf(d.kind).empty()},
@@ -430,8 +460,8 @@ void MeasureEditor::showRows() {
                        !(d.kind == K::overlap && d.aspect != Aspect::nearest)},
         {"reading", is({K::angle, K::between})},
         {"view", !isDerived(d.kind) && !isNoted(d.kind)},
-        {"direction", is({K::lean, K::offset, K::order, K::speed, K::path, K::cadence, K::gap, K::turn, K::clock, K::angle,
-                          K::between}) ||
+        {"direction", is({K::lean, K::offset, K::order, K::speed, K::path, K::cadence, K::gap, K::turn, K::clock,
+                          K::angle, K::between}) ||
                           (d.kind == K::overlap && d.aspect == Aspect::nearest)},
         {"per", lengths},
         {"perName", lengths && !d.per.empty()},
@@ -528,8 +558,11 @@ void MeasureEditor::buildTargets() {
             situations.emplace_back(s.id, q(s.name));
         ItemForm::fillChoice(school, schools, t.school);
         ItemForm::fillChoice(situation, situations, t.situation);
-        if (note->text() != q(t.note))
+        if (note->text() != q(t.note)) {
             note->setText(q(t.note));
+            note->setCursorPosition(0); // its beginning is what tells
+            note->setToolTip(q(t.note));
+        }
     });
     const auto edit = [this, target](const QString& what, auto setter, bool merges = false) {
         m_targetForm->change(
@@ -547,20 +580,27 @@ void MeasureEditor::buildTargets() {
         });
     });
     connect(lo, &QDoubleSpinBox::valueChanged, this, [=](double v) {
-        edit("lo", [&](Target& t) { t.lo = v <= -kOpen ? -std::numeric_limits<double>::infinity() : v; }, true);
+        edit(
+            "lo", [&](Target& t) { t.lo = v <= -kOpen ? -std::numeric_limits<double>::infinity() : v; }, true);
     });
     connect(hi, &QDoubleSpinBox::valueChanged, this, [=](double v) {
-        edit("hi", [&](Target& t) { t.hi = v >= kOpen ? std::numeric_limits<double>::infinity() : v; }, true);
+        edit(
+            "hi", [&](Target& t) { t.hi = v >= kOpen ? std::numeric_limits<double>::infinity() : v; }, true);
     });
-    connect(floor, &QDoubleSpinBox::valueChanged, this, [=](double v) { edit("unit", [&](Target& t) { t.floor = v; }, true); });
+    connect(floor, &QDoubleSpinBox::valueChanged, this, [=](double v) {
+        edit(
+            "unit", [&](Target& t) { t.floor = v; }, true);
+    });
     connect(school, &QComboBox::activated, this, [=, this] {
         edit(tr("School"), [&](Target& t) { t.school = school->currentData().toString().toStdString(); });
     });
     connect(situation, &QComboBox::activated, this, [=, this] {
         edit(tr("Situation"), [&](Target& t) { t.situation = situation->currentData().toString().toStdString(); });
     });
-    connect(note, &QLineEdit::textEdited, this,
-            [=](const QString& text) { edit("note", [&](Target& t) { t.note = text.toStdString(); }, true); });
+    connect(note, &QLineEdit::textEdited, this, [=](const QString& text) {
+        edit(
+            "note", [&](Target& t) { t.note = text.toStdString(); }, true);
+    });
 }
 
 void MeasureEditor::fillTargets() {
@@ -597,8 +637,8 @@ void MeasureEditor::fill() {
         if (!onBody(role))
             others.push_back(role);
     }
-    m_picker->setDefinition(m->definition, others, two || m->definition.kind == MeasureKind::gap ||
-                                                        m->definition.kind == MeasureKind::facing);
+    m_picker->setDefinition(m->definition, others,
+                            two || m->definition.kind == MeasureKind::gap || m->definition.kind == MeasureKind::facing);
     tryIt();
 }
 
@@ -626,9 +666,10 @@ void MeasureEditor::tryIt() {
                 model.push_back(std::move(rep));
             }
         }
-        m_results->setText(lines.isEmpty() ? tr("No take of this case shows it: it needs a %1 view.")
-                                                 .arg(q(enumName(kViewNames, d.view)))
-                                           : lines.join('\n'));
+        m_results->setText(
+            lines.isEmpty()
+                ? tr("No take of this case shows it: it needs a %1 view.").arg(q(enumName(kViewNames, d.view)))
+                : lines.join('\n'));
     } else {
         m_results->setText(tr("Open a case to try it on its films."));
     }

@@ -50,6 +50,7 @@ struct TriedValue {
     bool model = false;
     MeasureValue value;
 };
-std::vector<TriedValue> tryMeasure(const Blueprint& blueprint, const MeasureDefinition& definition, const Workbench& bench);
+std::vector<TriedValue> tryMeasure(const Blueprint& blueprint, const MeasureDefinition& definition,
+                                   const Workbench& bench);
 
 } // namespace riflesso

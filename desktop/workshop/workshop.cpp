@@ -95,7 +95,8 @@ QListWidget* checkList(ItemForm& form, const QString& label, std::function<Optio
             auto* item = new QListWidgetItem(name, list);
             item->setData(Qt::UserRole, q(id));
             item->setFlags(item->flags() | Qt::ItemIsUserCheckable);
-            item->setCheckState(std::find(chosen.begin(), chosen.end(), id) != chosen.end() ? Qt::Checked : Qt::Unchecked);
+            item->setCheckState(std::find(chosen.begin(), chosen.end(), id) != chosen.end() ? Qt::Checked
+                                                                                            : Qt::Unchecked);
         }
         list->setCurrentRow(row);
     });
@@ -113,8 +114,13 @@ QListWidget* checkList(ItemForm& form, const QString& label, std::function<Optio
 }
 
 QWidget* scrolled(QWidget* inner) {
+    auto* column = new QWidget;
+    auto* stacked = new QVBoxLayout(column);
+    stacked->setContentsMargins(0, 0, 4, 0);
+    stacked->addWidget(inner);
+    stacked->addStretch(1);
     auto* scroll = new QScrollArea;
-    scroll->setWidget(inner);
+    scroll->setWidget(column);
     scroll->setWidgetResizable(true);
     scroll->setFrameShape(QFrame::NoFrame);
     scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
@@ -140,6 +146,8 @@ Workshop::Workshop(Blueprint blueprint, std::filesystem::path library, Workbench
     m_items = new QListWidget;
     m_items->setObjectName("items");
     m_items->setWordWrap(true);
+    m_items->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    m_items->setResizeMode(QListView::Adjust);
     m_itemsSide = new QWidget;
     m_itemsSide->setFixedWidth(226);
     auto* side = new QVBoxLayout(m_itemsSide);
@@ -151,7 +159,8 @@ Workshop::Workshop(Blueprint blueprint, std::filesystem::path library, Workbench
         b->setToolTip(why);
         b->setAccessibleName(why);
         b->setObjectName(name);
-        buttons->addWidget(b, text.size() > 2);
+        b->setStyleSheet("padding: 3px 5px; min-width: 0;");
+        buttons->addWidget(b, text.size() > 2 ? static_cast<int>(text.size()) : 2);
         connect(b, &QPushButton::clicked, this, what);
     };
     button(tr("Add"), tr("Add one"), "add", [this] {
@@ -176,12 +185,13 @@ Workshop::Workshop(Blueprint blueprint, std::filesystem::path library, Workbench
             m_document->remove(*part(), i);
     });
     for (const int by : {-1, 1})
-        button(by < 0 ? "↑" : "↓", by < 0 ? tr("Earlier in the list") : tr("Later in the list"), by < 0 ? "up" : "down", [this, by] {
-            if (const int i = m_items->currentRow(); part() && i >= 0) {
-                m_document->move(*part(), i, by);
-                m_items->setCurrentRow(std::clamp(i + by, 0, m_items->count() - 1));
-            }
-        });
+        button(by < 0 ? "↑" : "↓", by < 0 ? tr("Earlier in the list") : tr("Later in the list"), by < 0 ? "up" : "down",
+               [this, by] {
+                   if (const int i = m_items->currentRow(); part() && i >= 0) {
+                       m_document->move(*part(), i, by);
+                       m_items->setCurrentRow(std::clamp(i + by, 0, m_items->count() - 1));
+                   }
+               });
     side->addLayout(buttons);
 
     m_pages = new QStackedWidget;
@@ -247,6 +257,7 @@ Workshop::Workshop(Blueprint blueprint, std::filesystem::path library, Workbench
     new QShortcut(QKeySequence::Save, this, [this] { keep(); });
     new QShortcut(QKeySequence::Close, this, [this] { close(); });
     m_rooms->setCurrentRow(static_cast<int>(Room::measures));
+    m_rooms->setFocus();
     refresh();
 }
 
@@ -301,26 +312,30 @@ void Workshop::buildBar(QLayout* into) {
                 m_document->open(std::move(*b));
     });
     button(tr("Import …"), tr("A blueprint's JSON file"), "import", [this] {
-        if (const QString f = QFileDialog::getOpenFileName(this, tr("Import a blueprint"), {}, tr("Blueprints (*.json)"));
+        if (const QString f =
+                QFileDialog::getOpenFileName(this, tr("Import a blueprint"), {}, tr("Blueprints (*.json)"));
             !f.isEmpty())
             importFile(f);
     });
     button(tr("Export …"), tr("As a JSON file, for others"), "export", [this] {
-        if (const QString f = QFileDialog::getSaveFileName(this, tr("Export the blueprint"),
-                                                           q(m_document->value().id) + ".json", tr("Blueprints (*.json)"));
+        if (const QString f = QFileDialog::getSaveFileName(
+                this, tr("Export the blueprint"), q(m_document->value().id) + ".json", tr("Blueprints (*.json)"));
             !f.isEmpty())
             exportFile(f);
     });
-    m_keep = button(tr("Keep this version"), tr("Ctrl+S: into the library, as the next version; earlier ones stay"), "keep",
-                    [this] { keep(); });
+    m_keep = button(tr("Keep this version"), tr("Ctrl+S: into the library, as the next version; earlier ones stay"),
+                    "keep", [this] { keep(); });
 }
 
 ItemForm* Workshop::techniqueForm() {
     auto* f = new ItemForm(*m_document);
-    f->line(tr("Name"), [](auto& b, int) -> auto& { return b.name; })->setObjectName("techniqueName");
-    f->words(tr("Cautions"), tr("parted by |"), [](auto& b, int) -> auto& { return b.cautions; }, '|');
-    auto* landmarks = f->words(tr("Landmarks"), tr("in the order in which the eye goes"),
-                               [](auto& b, int) -> auto& { return b.landmarks; });
+    f->line(
+         tr("Name"), [](auto& b, int) -> auto& { return b.name; })
+        ->setObjectName("techniqueName");
+    f->words(
+        tr("Cautions"), tr("parted by |"), [](auto& b, int) -> auto& { return b.cautions; }, '|');
+    auto* landmarks = f->words(
+        tr("Landmarks"), tr("in the order in which the eye goes"), [](auto& b, int) -> auto& { return b.landmarks; });
     landmarks->setToolTip(tr("lead_ is the side of the weapon or of the preferred hand, rear_ the other one"));
     auto* words = wrapped({}, "quiet");
     words->setObjectName("overview");
@@ -350,7 +365,8 @@ ItemForm* Workshop::techniqueForm() {
 ItemForm* Workshop::positionForm() {
     auto* f = new ItemForm(*m_document);
     nameField(*f, Part::positions);
-    f->area(tr("How to recognise it"), [](auto& b, int i) -> auto& { return at(b.positions, i).words; });
+    f->area(
+        tr("How to recognise it"), [](auto& b, int i) -> auto& { return at(b.positions, i).words; });
     m_picture = new QLabel;
     m_picture->setFixedSize(240, 160);
     m_picture->setAlignment(Qt::AlignCenter);
@@ -369,15 +385,14 @@ ItemForm* Workshop::positionForm() {
     row->addLayout(column, 1);
     f->layoutForm()->addRow(tr("Picture"), row);
     connect(take, &QPushButton::clicked, this, &Workshop::takePicture);
-    connect(none, &QPushButton::clicked, f, [f] {
-        f->change(tr("No picture"), [f](Blueprint& b) { at(b.positions, f->index()).picture.clear(); });
-    });
+    connect(none, &QPushButton::clicked, f,
+            [f] { f->change(tr("No picture"), [f](Blueprint& b) { at(b.positions, f->index()).picture.clear(); }); });
     f->onFill([this, f] {
-        const std::string& data = at(m_document->value().positions, f->index()).picture;
-        const auto comma = data.find(',');
+        const std::string& encoded = at(m_document->value().positions, f->index()).picture;
+        const auto comma = encoded.find(',');
         QPixmap picture;
         if (comma != std::string::npos)
-            picture.loadFromData(QByteArray::fromBase64(QByteArray::fromStdString(data.substr(comma + 1))));
+            picture.loadFromData(QByteArray::fromBase64(QByteArray::fromStdString(encoded.substr(comma + 1))));
         if (picture.isNull())
             m_picture->setText(tr("no picture yet"));
         else
@@ -418,8 +433,8 @@ ItemForm* Workshop::positionForm() {
         return r ? *r : const_cast<std::remove_reference_t<decltype(*r)>&>(static_cast<const PositionRule&>(usual));
     };
     std::vector<QWidget*> rows;
-    rows.push_back(f->enumChoice<SeriesKind>(tr("of the"), kSeriesKindNames,
-                                             [rule](auto& b, int i) -> auto& { return rule(b, i).series.kind; }));
+    rows.push_back(f->enumChoice<SeriesKind>(
+        tr("of the"), kSeriesKindNames, [rule](auto& b, int i) -> auto& { return rule(b, i).series.kind; }));
     auto* points = new QLineEdit;
     points->setPlaceholderText(tr("lead_wrist; three for an angle, two for a distance"));
     f->layoutForm()->addRow(tr("of"), points);
@@ -468,9 +483,10 @@ ItemForm* Workshop::positionForm() {
             rule(b, f->index()).series.direction = i < 0 ? std::nullopt : std::optional(static_cast<Direction>(i));
         });
     });
-    rows.push_back(f->truth(tr("downwards, or backwards"), [rule](auto& b, int i) -> auto& { return rule(b, i).falling; }));
-    rows.push_back(
-        f->number(tr("Level"), 0.01, 0.99, 2, 0.05, [rule](auto& b, int i) -> auto& { return rule(b, i).level; }));
+    rows.push_back(f->truth(
+        tr("downwards, or backwards"), [rule](auto& b, int i) -> auto& { return rule(b, i).falling; }));
+    rows.push_back(f->number(
+        tr("Level"), 0.01, 0.99, 2, 0.05, [rule](auto& b, int i) -> auto& { return rule(b, i).level; }));
     const auto others = [this, f] {
         Options out = {{"", tr("the ends of the rep")}};
         for (const auto& p : m_document->value().positions)
@@ -478,16 +494,21 @@ ItemForm* Workshop::positionForm() {
                 out.emplace_back(p.id, q(p.name));
         return out;
     };
-    rows.push_back(f->choice(tr("Not before"), others, [rule](auto& b, int i) -> auto& { return rule(b, i).after; }));
-    rows.push_back(f->choice(tr("Not after"), others, [rule](auto& b, int i) -> auto& { return rule(b, i).before; }));
-    rows.push_back(f->whole(tr("Frames added"), -50, 50, [rule](auto& b, int i) -> auto& { return rule(b, i).frames; }));
+    rows.push_back(f->choice(
+        tr("Not before"), others, [rule](auto& b, int i) -> auto& { return rule(b, i).after; }));
+    rows.push_back(f->choice(
+        tr("Not after"), others, [rule](auto& b, int i) -> auto& { return rule(b, i).before; }));
+    rows.push_back(f->whole(
+        tr("Frames added"), -50, 50, [rule](auto& b, int i) -> auto& { return rule(b, i).frames; }));
     m_ruleResult = wrapped({}, "quiet");
     m_ruleResult->setObjectName("ruleResult");
     f->layoutForm()->addRow(tr("On this rep"), m_ruleResult);
     f->onFill([this, f, rows] {
         const bool has = at(m_document->value().positions, f->index()).rule.has_value();
         for (auto* w : rows)
-            f->layoutForm()->setRowVisible(w, has);
+            f->layoutForm()->setRowVisible(
+                w,
+                has && (w != rows[4] || at(m_document->value().positions, f->index()).rule->kind == RuleKind::crosses));
     });
     return f;
 }
@@ -499,7 +520,7 @@ void Workshop::takePicture() {
         m_message->setText(tr("Open a take in Footage first."));
         return;
     }
-    const QImage picture = m_bench->frames().now(m_bench->filmPath(*take), m_bench->frame());
+    const QImage picture = m_bench->frames().still(m_bench->filmPath(*take), m_bench->frame());
     if (picture.isNull()) {
         m_message->setText(tr("That frame is not read yet; look at it in Footage, then try again."));
         return;
@@ -547,13 +568,20 @@ void Workshop::tryRule() {
 ItemForm* Workshop::faultForm() {
     auto* f = new ItemForm(*m_document);
     nameField(*f, Part::faults);
-    f->area(tr("What it costs"), [](auto& b, int i) -> auto& { return at(b.faults, i).why; });
-    f->choice(tr("First shows at"), [this] { return optionsOf(m_document->value().positions); },
-              [](auto& b, int i) -> auto& { return at(b.faults, i).phase; });
-    f->line(tr("Cue"), [](auto& b, int i) -> auto& { return at(b.faults, i).cue; });
-    f->area(tr("Caution"), [](auto& b, int i) -> auto& { return at(b.faults, i).caution; }, 40);
-    f->truth(tr("can hurt: comes first"), [](auto& b, int i) -> auto& { return at(b.faults, i).safety; });
-    f->number(tr("How readily it changes"), 0.05, 1.0, 2, 0.05, [](auto& b, int i) -> auto& { return at(b.faults, i).trainability; });
+    f->area(
+        tr("What it costs"), [](auto& b, int i) -> auto& { return at(b.faults, i).why; });
+    f->choice(
+        tr("First shows at"), [this] { return optionsOf(m_document->value().positions); },
+        [](auto& b, int i) -> auto& { return at(b.faults, i).phase; });
+    f->line(
+        tr("Cue"), [](auto& b, int i) -> auto& { return at(b.faults, i).cue; });
+    f->area(
+        tr("Caution"), [](auto& b, int i) -> auto& { return at(b.faults, i).caution; }, 40);
+    f->truth(
+        tr("can hurt: comes first"), [](auto& b, int i) -> auto& { return at(b.faults, i).safety; });
+    f->number(
+        tr("How readily it changes"), 0.05, 1.0, 2, 0.05,
+        [](auto& b, int i) -> auto& { return at(b.faults, i).trainability; });
     // Indicators: one row each, as many as there are, and an empty one.
     auto* rows = new QVBoxLayout;
     rows->setSpacing(3);
@@ -568,7 +596,8 @@ ItemForm* Workshop::faultForm() {
         for (const auto& m : m_document->value().measures)
             measures.emplace_back(m.definition.id, q(m.definition.name));
         for (std::size_t k = 0; k <= fault.indicators.size(); ++k) {
-            const Indicator now = k < fault.indicators.size() ? fault.indicators[k] : Indicator{"", Deviance::high, 0.9};
+            const Indicator now =
+                k < fault.indicators.size() ? fault.indicators[k] : Indicator{"", Deviance::high, 0.9};
             auto* line = new QHBoxLayout;
             auto* measure = ItemForm::box(tr("Measure"));
             ItemForm::fillChoice(measure, measures, now.measure);
@@ -602,33 +631,51 @@ ItemForm* Workshop::faultForm() {
             // Not at once: the row that is edited is made anew.
             connect(measure, &QComboBox::activated, f, edit, Qt::QueuedConnection);
             connect(way, &QComboBox::activated, f, edit, Qt::QueuedConnection);
-            connect(weight, &QDoubleSpinBox::editingFinished, f, [weight, now, edit] {
-                if (weight->value() != now.weight)
-                    edit();
-            }, Qt::QueuedConnection);
+            connect(
+                weight, &QDoubleSpinBox::editingFinished, f,
+                [weight, now, edit] {
+                    if (weight->value() != now.weight)
+                        edit();
+                },
+                Qt::QueuedConnection);
         }
     });
-    checkList(*f, tr("Drills"), [this] { return optionsOf(m_document->value().drills); },
-              [](auto& b, int i) -> auto& { return at(b.faults, i).drills; });
+    checkList(
+        *f, tr("Drills"), [this] { return optionsOf(m_document->value().drills); },
+        [](auto& b, int i) -> auto& { return at(b.faults, i).drills; });
     return f;
 }
 
 ItemForm* Workshop::drillForm() {
     auto* f = new ItemForm(*m_document);
-    const auto drill = [](auto& b, int i) -> auto& { return at(b.drills, i); };
+    const auto drill = [](auto& b, int i) -> auto& {
+        return at(b.drills, i);
+    };
     nameField(*f, Part::drills);
-    f->area(tr("How"), [drill](auto& b, int i) -> auto& { return drill(b, i).how; }, 64);
-    f->enumChoice<Stage>(tr("Stage"), kStageNames, [drill](auto& b, int i) -> auto& { return drill(b, i).stage; });
-    f->whole(tr("Sets"), 1, 100, [drill](auto& b, int i) -> auto& { return drill(b, i).dose.sets; });
-    f->whole(tr("Reps a set"), 1, 1000, [drill](auto& b, int i) -> auto& { return drill(b, i).dose.reps; });
-    f->number(tr("Minutes"), 0.5, 240, 1, 1, [drill](auto& b, int i) -> auto& { return drill(b, i).dose.minutes; });
-    f->line(tr("Cue"), [drill](auto& b, int i) -> auto& { return drill(b, i).cue; });
-    f->line(tr("Contrast"), [drill](auto& b, int i) -> auto& { return drill(b, i).contrast; });
-    f->area(tr("Caution"), [drill](auto& b, int i) -> auto& { return drill(b, i).caution; }, 40);
-    f->words(tr("Equipment"), tr("parted by commas"), [drill](auto& b, int i) -> auto& { return drill(b, i).equipment; });
-    f->line(tr("Speed"), [drill](auto& b, int i) -> auto& { return drill(b, i).speed; });
-    f->truth(tr("needs a partner"), [drill](auto& b, int i) -> auto& { return drill(b, i).partner; });
-    f->truth(tr("can be done alone at home"), [drill](auto& b, int i) -> auto& { return drill(b, i).home; });
+    f->area(
+        tr("How"), [drill](auto& b, int i) -> auto& { return drill(b, i).how; }, 64);
+    f->enumChoice<Stage>(
+        tr("Stage"), kStageNames, [drill](auto& b, int i) -> auto& { return drill(b, i).stage; });
+    f->whole(
+        tr("Sets"), 1, 100, [drill](auto& b, int i) -> auto& { return drill(b, i).dose.sets; });
+    f->whole(
+        tr("Reps a set"), 1, 1000, [drill](auto& b, int i) -> auto& { return drill(b, i).dose.reps; });
+    f->number(
+        tr("Minutes"), 0.5, 240, 1, 1, [drill](auto& b, int i) -> auto& { return drill(b, i).dose.minutes; });
+    f->line(
+        tr("Cue"), [drill](auto& b, int i) -> auto& { return drill(b, i).cue; });
+    f->line(
+        tr("Contrast"), [drill](auto& b, int i) -> auto& { return drill(b, i).contrast; });
+    f->area(
+        tr("Caution"), [drill](auto& b, int i) -> auto& { return drill(b, i).caution; }, 40);
+    f->words(
+        tr("Equipment"), tr("parted by commas"), [drill](auto& b, int i) -> auto& { return drill(b, i).equipment; });
+    f->line(
+        tr("Speed"), [drill](auto& b, int i) -> auto& { return drill(b, i).speed; });
+    f->truth(
+        tr("needs a partner"), [drill](auto& b, int i) -> auto& { return drill(b, i).partner; });
+    f->truth(
+        tr("can be done alone at home"), [drill](auto& b, int i) -> auto& { return drill(b, i).home; });
     return f;
 }
 
@@ -637,21 +684,29 @@ ItemForm* Workshop::namedForm(Part part) {
     nameField(*f, part);
     switch (part) {
     case Part::profiles:
-        f->area(tr("In words"), [](auto& b, int i) -> auto& { return at(b.profiles, i).words; });
-        checkList(*f, tr("Made of, the first to repair first"), [this] { return optionsOf(m_document->value().faults); },
-                  [](auto& b, int i) -> auto& { return at(b.profiles, i).faults; });
+        f->area(
+            tr("In words"), [](auto& b, int i) -> auto& { return at(b.profiles, i).words; });
+        checkList(
+            *f, tr("Made of, the first to repair first"), [this] { return optionsOf(m_document->value().faults); },
+            [](auto& b, int i) -> auto& { return at(b.profiles, i).faults; });
         break;
     case Part::schools:
-        f->area(tr("What it teaches"), [](auto& b, int i) -> auto& { return at(b.schools, i).words; });
+        f->area(
+            tr("What it teaches"), [](auto& b, int i) -> auto& { return at(b.schools, i).words; });
         break;
     case Part::situations:
-        f->area(tr("How to recognise it"), [](auto& b, int i) -> auto& { return at(b.situations, i).words; });
-        f->words(tr("Right choices"), tr("parted by commas"), [](auto& b, int i) -> auto& { return at(b.situations, i).choices; });
+        f->area(
+            tr("How to recognise it"), [](auto& b, int i) -> auto& { return at(b.situations, i).words; });
+        f->words(
+            tr("Right choices"), tr("parted by commas"),
+            [](auto& b, int i) -> auto& { return at(b.situations, i).choices; });
         break;
     default:
-        f->area(tr("Question"), [](auto& b, int i) -> auto& { return at(b.checkpoints, i).question; });
-        f->choice(tr("Judged at"), [this] { return optionsOf(m_document->value().positions); },
-                  [](auto& b, int i) -> auto& { return at(b.checkpoints, i).at; });
+        f->area(
+            tr("Question"), [](auto& b, int i) -> auto& { return at(b.checkpoints, i).question; });
+        f->choice(
+            tr("Judged at"), [this] { return optionsOf(m_document->value().positions); },
+            [](auto& b, int i) -> auto& { return at(b.checkpoints, i).at; });
     }
     return f;
 }
@@ -688,8 +743,9 @@ QWidget* Workshop::causesRoom() {
         Blueprint trial = m_document->value();
         for (auto& f : trial.faults)
             if (f.id == fault.toStdString()) {
-                if (f.id == cause.toStdString() ||
-                    std::any_of(f.causes.begin(), f.causes.end(), [&](const Cause& c) { return c.fault == cause.toStdString(); }))
+                if (f.id == cause.toStdString() || std::any_of(f.causes.begin(), f.causes.end(), [&](const Cause& c) {
+                        return c.fault == cause.toStdString();
+                    }))
                     return;
                 f.causes.push_back({cause.toStdString(), 0.5});
             }
@@ -704,19 +760,25 @@ QWidget* Workshop::causesRoom() {
     };
     const auto edit = [this](const QString& what, auto f, const QString& gesture = {}) {
         if (const auto link = m_graph->chosen())
-            m_document->change(what, [&](Blueprint& b) {
-                for (auto& fault : b.faults)
-                    if (fault.id == link->fault)
-                        f(fault.causes, link->cause);
-            }, gesture);
+            m_document->change(
+                what,
+                [&](Blueprint& b) {
+                    for (auto& fault : b.faults)
+                        if (fault.id == link->fault)
+                            f(fault.causes, link->cause);
+                },
+                gesture);
     };
     const auto strength = [this, edit](double s) {
         if (m_graph->chosen())
-            edit(tr("Strength"), [s](std::vector<Cause>& causes, const std::string& of) {
-                for (auto& c : causes)
-                    if (c.fault == of)
-                        c.strength = s;
-            }, q("strength " + m_graph->chosen()->cause + " " + m_graph->chosen()->fault));
+            edit(
+                tr("Strength"),
+                [s](std::vector<Cause>& causes, const std::string& of) {
+                    for (auto& c : causes)
+                        if (c.fault == of)
+                            c.strength = s;
+                },
+                q("strength " + m_graph->chosen()->cause + " " + m_graph->chosen()->fault));
     };
     const auto drop = [edit] {
         edit(tr("Take the line away"), [](std::vector<Cause>& causes, const std::string& of) {
@@ -822,15 +884,19 @@ void Workshop::fillItems() {
 
 void Workshop::refresh() {
     const auto& b = m_document->value();
-    m_title->setText(tr("%1, version %2%3").arg(q(b.name)).arg(b.version).arg(m_document->changedSinceSaved() ? tr(", changed") : QString()));
+    m_title->setText(tr("%1, version %2%3")
+                         .arg(q(b.name))
+                         .arg(b.version)
+                         .arg(m_document->changedSinceSaved() ? tr(", changed") : QString()));
     auto& stack = m_document->undoStack();
     m_undo->setEnabled(stack.canUndo());
     m_undo->setToolTip(stack.canUndo() ? tr("Undo: %1").arg(stack.undoText()) : tr("Ctrl+Z"));
     m_redo->setEnabled(stack.canRedo());
     for (int i = 0; i < static_cast<int>(kRooms.size()); ++i) {
         const auto p = partOf(static_cast<Room>(i));
-        m_rooms->item(i)->setText(p ? QString("%1  %2").arg(tr(kRooms[static_cast<std::size_t>(i)])).arg(m_document->count(*p))
-                                    : tr(kRooms[static_cast<std::size_t>(i)]));
+        m_rooms->item(i)->setText(
+            p ? QString("%1  %2").arg(tr(kRooms[static_cast<std::size_t>(i)])).arg(m_document->count(*p))
+              : tr(kRooms[static_cast<std::size_t>(i)]));
     }
     if (m_room == Room::measures)
         m_measures->fill();
@@ -870,11 +936,12 @@ void Workshop::sayProblems() {
     for (const auto& p : problems) {
         QString where = q(p.place);
         if (const auto match = indexed.match(where); match.hasMatch()) {
-            static const std::map<QString, Part> parts = {{"positions", Part::positions}, {"measures", Part::measures},
-                                                          {"faults", Part::faults},       {"drills", Part::drills},
-                                                          {"schools", Part::schools},     {"situations", Part::situations},
-                                                          {"profiles", Part::profiles},   {"checkpoints", Part::checkpoints}};
-            if (const auto it = parts.find(match.captured(1)); it != parts.end() && match.captured(2).toInt() < m_document->count(it->second)) {
+            static const std::map<QString, Part> parts = {
+                {"positions", Part::positions}, {"measures", Part::measures},      {"faults", Part::faults},
+                {"drills", Part::drills},       {"schools", Part::schools},        {"situations", Part::situations},
+                {"profiles", Part::profiles},   {"checkpoints", Part::checkpoints}};
+            if (const auto it = parts.find(match.captured(1));
+                it != parts.end() && match.captured(2).toInt() < m_document->count(it->second)) {
                 const QString field = match.captured(3);
                 where = QString("“%1”%2").arg(m_document->nameOf(it->second, match.captured(2).toInt()),
                                               field.isEmpty() ? QString() : ", " + field);
@@ -887,9 +954,9 @@ void Workshop::sayProblems() {
 }
 
 void Workshop::toProblem(const QString& place) {
-    static const std::map<QString, Room> rooms = {{"positions", Room::positions},   {"measures", Room::measures},
-                                                  {"drills", Room::drills},         {"profiles", Room::profiles},
-                                                  {"schools", Room::schools},       {"situations", Room::situations},
+    static const std::map<QString, Room> rooms = {{"positions", Room::positions},    {"measures", Room::measures},
+                                                  {"drills", Room::drills},          {"profiles", Room::profiles},
+                                                  {"schools", Room::schools},        {"situations", Room::situations},
                                                   {"checkpoints", Room::checkpoints}};
     static const QRegularExpression head("^(\\w+)(?:\\[(\\d+)\\])?");
     const auto match = head.match(place);
@@ -917,7 +984,8 @@ bool Workshop::importFile(const QString& file) {
 bool Workshop::exportFile(const QString& file) {
     QSaveFile out(file);
     const std::string text = blueprintToJson(m_document->value());
-    if (!out.open(QIODevice::WriteOnly) || out.write(text.data(), static_cast<qint64>(text.size())) < 0 || !out.commit()) {
+    if (!out.open(QIODevice::WriteOnly) || out.write(text.data(), static_cast<qint64>(text.size())) < 0 ||
+        !out.commit()) {
         m_message->setText(tr("%1 could not be written. Is the disk full?").arg(file));
         return false;
     }
@@ -936,7 +1004,8 @@ bool Workshop::keep() {
         return false;
     }
     m_document->markSaved(*version);
-    m_message->setText(tr("Kept as version %1. Cases of this technique use it when they are next opened.").arg(*version));
+    m_message->setText(
+        tr("Kept as version %1. Cases of this technique use it when they are next opened.").arg(*version));
     emit kept(q(m_document->value().id));
     return true;
 }

@@ -22,7 +22,19 @@ public:
     [[nodiscard]] WorkshopDocument& document() { return *m_document; }
 
     /// The rooms of the workshop, in the order of the list at the left.
-    enum class Room { technique, positions, measures, faults, causes, drills, profiles, schools, situations, checkpoints, changes };
+    enum class Room {
+        technique,
+        positions,
+        measures,
+        faults,
+        causes,
+        drills,
+        profiles,
+        schools,
+        situations,
+        checkpoints,
+        changes
+    };
     void show(Room room, int item = -1);
     [[nodiscard]] MeasureEditor* measureEditor() const { return m_measures; }
     [[nodiscard]] CauseGraph* graph() const { return m_graph; }
