@@ -239,7 +239,7 @@ public:
             s.draw = s.raised + 0.35;
             s.anchor = s.draw + 1.35 + r(0.04);
             s.release = s.anchor + 2.4 + of(f, "held_long") + r(0.10);
-            s.follow = s.release + 0.30;
+            s.follow = s.release + 0.18;
             s.end = s.follow + 0.9;
             s.phase = r(1.0);
             const double t0 = start;
@@ -474,7 +474,7 @@ public:
         const double upper = through(u, {{0.05, 15.0},
                                          {k->deepest - 0.02, back},
                                          {k->off + 0.10, 150.0},
-                                         {k->back, 250.0 - lowElbow * 75.0},
+                                         {k->back, 250.0 + lowElbow * 48.0},
                                          {k->contact + 0.03, 168.0},
                                          {k->contact + 0.46, 40.0},
                                          {k->end, 12.0}});

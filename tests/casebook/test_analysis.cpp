@@ -1,6 +1,7 @@
 #include "casebook/analysis.h"
 
 #include "casebook/shipped.h"
+#include "library/case_json.h"
 #include "library/library.h"
 
 #include <QTest>
@@ -32,6 +33,55 @@ private slots:
         QVERIFY(a.judgement.findings.empty() && !a.judgedDay);
         for (const auto& lack : a.lacking)
             QVERIFY(!lack.empty());
+    }
+    void referencesSituationsSchools() {
+        // The athlete's own earlier films as the model: the newest session is compared with them.
+        CaseData d = m_demo;
+        const auto bandOfTrunk = [&](ReferenceKind kind) {
+            d.brief.reference = kind;
+            const auto a = analyse(d, m_blueprint, m_today);
+            return a.deviation("land_trunk")->band;
+        };
+        const Band model = bandOfTrunk(ReferenceKind::model), last = bandOfTrunk(ReferenceKind::ownLast),
+                   best = bandOfTrunk(ReferenceKind::ownBest), calm = bandOfTrunk(ReferenceKind::ownCalm);
+        QVERIFY(last.lo > model.hi); // the first film's trunk fell even further
+        QVERIFY(best.lo > model.hi && calm.lo > model.lo);
+        // A model that was measured elsewhere counts like the case's own model takes.
+        d = m_demo;
+        auto a = analyse(d, m_blueprint, m_today);
+        ModelPerformance elsewhere;
+        elsewhere.name = "Model B";
+        elsewhere.blueprint = "fencing-lunge";
+        for (const Id id : a.modelReps)
+            elsewhere.reps.push_back(a.measured.at(id));
+        for (auto it = d.takes.begin(); it != d.takes.end();)
+            it = it->second.performer == Performer::model ? d.takes.erase(it) : std::next(it);
+        QVERIFY(!analyse(d, m_blueprint, m_today).deviation("land_trunk")->judged);
+        d.brief.models = {elsewhere};
+        const auto b = analyse(d, m_blueprint, m_today);
+        QVERIFY(std::abs(b.deviation("land_trunk")->band.hi - model.hi) < 1e-9);
+        QCOMPARE(b.judgement.focus, a.judgement.focus);
+        const Brief kept = *briefFromJson(toJson(d.brief)); // refused values are not kept
+        QVERIFY(*briefFromJson(toJson(kept)) == kept && kept.models[0].reps.size() == elsewhere.reps.size());
+        // Situations: only reps of the same one are compared.
+        d = m_demo;
+        Blueprint blueprint = m_blueprint;
+        blueprint.situations = {{"near", "Near", "", {"direct"}}, {"far", "Far", "", {"with a step"}}};
+        int n = 0;
+        for (auto& [id, rep] : d.reps) {
+            rep.situation = ++n % 2 ? "near" : "far";
+            rep.choice = "Direct";
+        }
+        const auto s = analyse(d, blueprint, m_today);
+        QVERIFY(!s.situation.empty());
+        QVERIFY(s.deviation("land_trunk")->value.reps < a.deviation("land_trunk")->value.reps);
+        QCOMPARE(*factsOf(blueprint, d.reps.begin()->second).choice, 1.0);
+        QCOMPARE(*choiceIsRight(blueprint, "far", "direct"), 0.0);
+        QVERIFY(!choiceIsRight(blueprint, "", "direct") && !choiceIsRight(blueprint, "elsewhere", "direct"));
+        // Which school the athlete is nearer to, on the measures that tell them apart.
+        QCOMPARE(a.schools.size(), 2u);
+        QVERIFY(a.schools[0].measures == 1 && a.schools[0].nearer + a.schools[1].nearer == 1);
+        QCOMPARE(a.schools[1].nearer, 1); // the rear knee stays bent: springy
     }
     void theNextStepGoesInWorkingOrder() {
         CaseData d = m_demo;

@@ -55,6 +55,83 @@ class TestCli : public QObject {
         return f.fileName();
     }
 private slots:
+    void tracksFromAnywhere() {
+        // A film of another technique, its marks measured without a library.
+        const auto film = run({"simulate", "rowing-ergometer", m_dir.path(), "--reps", "3", "--rate", "60", "--stored",
+                               "60", "--size", "160x90", "--fault", "lies_back=15"});
+        QVERIFY2(film.code == 0, film.err.constData());
+        const auto files = film.out.split('\n');
+        QVERIFY(files.size() >= 3 && files[0].endsWith(".mp4"));
+        const QString marks = files[1], pegs = files[2];
+        const QStringList of = {"--tracks",         marks,      "--positions", pegs, "--blueprint",
+                                "rowing-ergometer", "--facing", "left"};
+        const auto m = run(QStringList{"measure", "--json"} + of);
+        QVERIFY2(m.code == 0, m.err.constData());
+        int measured = 0, refused = 0;
+        for (const auto& v : m.json()["values"].toArray()) {
+            const auto o = v.toObject();
+            QVERIFY(o.contains("unit") && o.contains("rep"));
+            if (o["state"].toString() == "refused") {
+                ++refused;
+                QVERIFY(!o["reason"].toString().isEmpty());
+                continue;
+            }
+            ++measured;
+            QVERIFY(o["u"].toDouble() >= 0.0);
+            if (o["measure"].toString() == "layback")
+                QVERIFY2(std::abs(o["value"].toDouble() + 40.0) < 12.0,
+                         qPrintable(QString::number(o["value"].toDouble())));
+        }
+        QVERIFY2(measured >= 3 * 20, m.out.left(3000).constData());
+        // From one format to another and back: nothing moves.
+        const QString trc = m_dir.filePath("row.trc"), c3d = m_dir.filePath("row.c3d"),
+                      back = m_dir.filePath("back.csv");
+        QCOMPARE(run({"convert", marks, trc}).code, 0);
+        QCOMPARE(run({"convert", trc, c3d}).code, 0);
+        QCOMPARE(run({"convert", c3d, back}).code, 0);
+        auto again = of;
+        again[1] = back;
+        const auto n = run(QStringList{"measure", "--json"} + again);
+        QVERIFY2(n.code == 0, n.err.constData());
+        const auto first = m.json()["values"].toArray(), second = n.json()["values"].toArray();
+        QCOMPARE(first.size(), second.size());
+        for (qsizetype k = 0; k < first.size(); ++k)
+            if (const double a = first[k].toObject()["value"].toDouble();
+                first[k].toObject()["measure"] == QString("reach"))
+                QVERIFY(std::abs(a - second[k].toObject()["value"].toDouble()) <
+                        1.5); // the marks' own errors are not kept
+        // A model performance, of tracks and of a library's model takes.
+        const QString model = m_dir.filePath("model.json");
+        const auto made = run({"model", "from", marks, "--positions", pegs, "--blueprint", "rowing-ergometer",
+                               "--facing", "left", "--name", "Rower R", "--out", model});
+        QVERIFY2(made.code == 0, made.err.constData());
+        QFile file(model);
+        QVERIFY(file.open(QIODevice::ReadOnly));
+        const auto j = QJsonDocument::fromJson(file.readAll()).object();
+        QCOMPARE(j["name"].toString(), QString("Rower R"));
+        QCOMPARE(j["reps"].toArray().size(), 3);
+        const auto lunges = run({"model", "from", RIFLESSO_DEMO_DIR, "--out", m_dir.filePath("lunge.json")});
+        QVERIFY2(lunges.code == 0 && lunges.out.contains("Model A") && lunges.out.contains("4 reps"),
+                 lunges.err + lunges.out);
+        failsInOneLine(run({"model", "from", RIFLESSO_DEMO_DIR, marks, "--positions", pegs, "--blueprint",
+                            "rowing-ergometer", "--out", model}),
+                       "different techniques");
+        // Motion capture, filmed from any side.
+        const QString bvh = "/usr/share/assimp/models/BVH/01_01.bvh", seen = m_dir.filePath("seen.csv");
+        QCOMPARE(run({"convert", bvh, seen, "--view", "side"}).code, 0);
+        QCOMPARE(run({"convert", bvh, m_dir.filePath("front.csv"), "--view", "30"}).code, 0);
+        QCOMPARE(run({"convert", bvh, m_dir.filePath("all.c3d")}).code, 0);
+        QCOMPARE(run({"convert", m_dir.filePath("all.c3d"), m_dir.filePath("again.csv"), "--view", "side"}).code, 0);
+        const auto knee = run({"series", "--tracks", seen, "--measure",
+                               R"({"kind":"angle","points":["left_hip","left_knee","left_ankle"]})", "--json"});
+        QVERIFY(knee.json()["samples"].toArray().size() > 2000);
+        failsInOneLine(run({"convert", bvh, seen, "--view", "above"}), "--view must be");
+        failsInOneLine(run({"convert", marks, m_dir.filePath("x.bvh")}), ".csv, .trc or .c3d");
+        failsInOneLine(run({"convert", write("bad.c3d", "PPPP"), seen}), "no C3D file");
+        failsInOneLine(run({"measure", "--json"}), "--library or --tracks");
+        failsInOneLine(run({"simulate", "rowing-ergometer", m_dir.path(), "--fault", "wings=1"}), "--list names them");
+        QVERIFY(run({"simulate", "archery-shot", "--list"}).out.contains("bow_falls"));
+    }
     void carriesAndProposes() {
         // Marks of a careful eye on three frames of the demo's first rep, carried through it.
         const auto guard = test::lookAt("athlete-side", "on_guard"), held = test::lookAt("athlete-side", "lunge_held"),

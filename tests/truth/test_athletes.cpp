@@ -156,9 +156,9 @@ private slots:
                   percent(t.within2, t.n));
         QVERIFY(decided > 4000 && undecided > 50);
         QVERIFY(percent(wrongInside, decided) < 5.0 && percent(wrongOutside, decided) < 5.0);
-        // With a threshold of 0.95 a value is left undecided up to 1.645 u from an edge; with an honest u the truth is then
-        // within 2u of the edge in 85 of 100 uses (the mean of Φ(2 − x) − Φ(−2 − x) over x from −1.645 to 1.645). More
-        // than that would mean a u that is stated too wide.
+        // With a threshold of 0.95 a value is left undecided up to 1.645 u from an edge; with an honest u the truth is
+        // then within 2u of the edge in 85 of 100 uses (the mean of Φ(2 − x) − Φ(−2 − x) over x from −1.645 to 1.645).
+        // More than that would mean a u that is stated too wide.
         QVERIFY(percent(undecidedNear, undecided) >= 78.0);
         for (const auto& [kind, t] : kinds) // never promising more than is kept
             QVERIFY2(percent(t.within2, t.n) >= 90.0, kind.c_str());
