@@ -173,6 +173,51 @@ std::string dayWords(Day day) {
            months[static_cast<unsigned>(ymd.month()) - 1];
 }
 
+std::vector<std::string> contextWords(const Casebook& book) {
+    const auto& b = book.blueprint();
+    const auto& a = book.analysis();
+    std::vector<std::string> out;
+    switch (book.data().brief.reference) {
+    case ReferenceKind::ownBest:
+        out.push_back("Compared with the athlete's own best reps of earlier days.");
+        break;
+    case ReferenceKind::ownLast:
+        out.push_back("Compared with the athlete's own reps of the day before.");
+        break;
+    case ReferenceKind::ownCalm:
+        out.push_back("Compared with the athlete's own reps at the least stress.");
+        break;
+    case ReferenceKind::model:
+        break;
+    }
+    if (!a.situation.empty()) {
+        std::string name = a.situation;
+        for (const auto& s : b.situations)
+            if (s.id == a.situation)
+                name = s.name;
+        out.push_back("Only reps of the situation \"" + name + "\" are compared.");
+    }
+    const SchoolNearness* nearest = nullptr;
+    for (const auto& s : a.schools)
+        if (s.measures > 0 && (!nearest || s.nearer > nearest->nearer))
+            nearest = &s;
+    const auto asNear = nearest ? std::count_if(a.schools.begin(), a.schools.end(),
+                                                [&](const auto& s) { return s.nearer == nearest->nearer; })
+                                : 0;
+    if (nearest && asNear == 1 && nearest->nearer > 0)
+        for (const auto& s : b.schools)
+            if (s.id == nearest->school)
+                out.push_back("Nearer to the school \"" + s.name + "\" in " + std::to_string(nearest->nearer) + " of " +
+                              std::to_string(nearest->measures) + (nearest->measures == 1 ? " measure" : " measures") +
+                              " that tell the schools apart.");
+    if (const auto p = profileOf(b, a.judgement))
+        for (const auto& profile : b.profiles)
+            if (profile.id == p->profile)
+                out.push_back("Looks like \"" + profile.name + "\" (" + std::to_string(p->active) + " of " +
+                              std::to_string(p->of) + " faults): " + profile.words + " Repair in this order.");
+    return out;
+}
+
 std::string findingsWords(const Casebook& book) {
     const auto& b = book.blueprint();
     const auto& a = book.analysis();
@@ -180,6 +225,8 @@ std::string findingsWords(const Casebook& book) {
     std::string out = book.data().brief.athlete.name + ", " + b.name;
     if (a.judgedDay)
         out += ", film of " + isoDate(*a.judgedDay) + ", " + std::to_string(a.athleteReps.size()) + " reps";
+    for (const auto& line : contextWords(book))
+        out += "\n" + line;
     out += "\n\nStrengths\n";
     std::vector<std::string> lines;
     for (const auto& s : j.strengths)

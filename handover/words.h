@@ -29,6 +29,9 @@ std::string sourceWords(const Deviation& deviation);
 std::string directionWords(const BlueprintMeasure& measure, const Deviation& deviation);
 /// One line: name, value, band, decision.
 std::string deviationWords(const Blueprint& blueprint, const Deviation& deviation);
+/// What the newest session was compared with and what it looks like, a sentence each: own reps as the model, the
+/// situation, nearness to the schools, a profile. Empty when there is nothing to say.
+std::vector<std::string> contextWords(const Casebook& book);
 /// The priority of a finding as a sentence a person can check: "severity 2.1 + …".
 std::string whyWords(const Blueprint& blueprint, const Finding& finding);
 /// "Guess 12°, film 24.1°: 12.1° apart. …"

@@ -163,4 +163,17 @@ Judgement judge(const Blueprint& blueprint, const std::vector<Deviation>& deviat
     return j;
 }
 
+std::optional<ProfileMatch> profileOf(const Blueprint& blueprint, const Judgement& judgement) {
+    std::optional<ProfileMatch> best;
+    for (const auto& p : blueprint.profiles) {
+        ProfileMatch m{p.id, 0, static_cast<int>(p.faults.size())};
+        for (const auto& fault : p.faults)
+            m.active += std::any_of(judgement.findings.begin(), judgement.findings.end(),
+                                    [&](const Finding& f) { return f.fault == fault; });
+        if (m.active >= 2 && 3 * m.active >= 2 * m.of && (!best || m.active * best->of > best->active * m.of))
+            best = m;
+    }
+    return best;
+}
+
 } // namespace riflesso

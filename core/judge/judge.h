@@ -63,6 +63,15 @@ struct Judgement {
 /// P(fault) = 1 − Π(1 − weight × P(out in the indicator's direction)) (noisy-or), over judged indicators.
 Judgement judge(const Blueprint& blueprint, const std::vector<Deviation>& deviations, const JudgeOptions& options = {});
 
+/// A profile that the findings look like.
+struct ProfileMatch {
+    std::string profile;
+    int active = 0, of = 0; ///< how many of its faults are findings, of how many
+};
+/// The blueprint's profile of which most faults are findings: two at least and two thirds of it; the fuller one when
+/// there are several, the first when they are alike.
+std::optional<ProfileMatch> profileOf(const Blueprint& blueprint, const Judgement& judgement);
+
 /// Strength of the strongest path cause → … → consequence (product of links); 0 when there is none.
 double pathStrength(const Blueprint& blueprint, const std::string& cause, const std::string& consequence);
 

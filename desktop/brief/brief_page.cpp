@@ -3,10 +3,16 @@
 #include "casebook/text.h"
 #include "desktop/parts/card.h"
 #include "handover/words.h"
+#include "library/blueprint_json.h"
+#include "library/model_json.h"
 
+#include <QFileDialog>
+#include <QFileInfo>
 #include <QFormLayout>
 #include <QGridLayout>
 #include <QHBoxLayout>
+#include <QMessageBox>
+#include <QPushButton>
 #include <QVBoxLayout>
 
 namespace riflesso {
@@ -41,6 +47,26 @@ BriefPage::BriefPage(Workbench& bench) : m_bench(bench) {
         m_school->setItemData(m_school->count() - 1, q(s.words), Qt::ToolTipRole);
     }
 
+    m_reference = new QComboBox;
+    m_reference->setObjectName("reference");
+    m_reference->addItems({tr("model performances"), tr("the athlete's own best reps"), tr("the athlete's last day"),
+                           tr("the athlete's calmest reps")});
+    m_reference->setToolTip(tr("What targets that come from a model are made of"));
+    m_models = new QLabel;
+    m_models->setObjectName("quiet");
+    auto* bring = new QPushButton(tr("Model from a file …"));
+    bring->setObjectName("bringModel");
+    bring->setToolTip(tr("A model performance that was measured elsewhere, besides the model takes of this case"));
+    auto* drop = new QPushButton(tr("None"));
+    drop->setObjectName("dropModels");
+    drop->setToolTip(tr("Take the models from files away"));
+    auto* models = new QHBoxLayout;
+    models->addWidget(m_models, 1);
+    models->addWidget(bring);
+    models->addWidget(drop);
+    connect(bring, &QPushButton::clicked, this, &BriefPage::bringModel);
+    connect(drop, &QPushButton::clicked, this, &BriefPage::dropModels);
+
     auto* who = new Card(tr("Who"));
     auto* form = new QFormLayout;
     form->addRow(tr("Athlete"), m_name);
@@ -49,6 +75,8 @@ BriefPage::BriefPage(Workbench& bench) : m_bench(bench) {
     form->addRow(QString(), m_minor);
     form->addRow(tr("Technique"), new QLabel(q(bench.blueprint().name)));
     form->addRow(tr("School"), m_school);
+    form->addRow(tr("Compared with"), m_reference);
+    form->addRow(tr("Models"), models);
     form->addRow(tr("Goal"), m_goal);
     form->addRow(QString(), m_wants);
     who->body()->addLayout(form);
@@ -153,7 +181,7 @@ BriefPage::BriefPage(Workbench& bench) : m_bench(bench) {
         connect(e, &QLineEdit::editingFinished, this, &BriefPage::save);
     for (QPlainTextEdit* e : {m_thinks, m_told, m_injuries})
         e->installEventFilter(new LeaveFilter(e, [this] { save(); }));
-    for (QComboBox* b : {m_hand, m_school})
+    for (QComboBox* b : {m_hand, m_school, m_reference})
         connect(b, &QComboBox::activated, this, &BriefPage::save);
     for (QCheckBox* b : {m_minor, m_wants, m_hasCompetition})
         connect(b, &QCheckBox::clicked, this, &BriefPage::save);
@@ -188,6 +216,12 @@ void BriefPage::fill() {
     text(m_injuries, b.injuries);
     m_wants->setChecked(b.wantsRebuild);
     m_school->setCurrentIndex(std::max(0, m_school->findData(q(b.school))));
+    m_reference->setCurrentIndex(static_cast<int>(b.reference));
+    QStringList names;
+    for (const auto& m : b.models)
+        names << tr("%1 (%2)").arg(q(m.name), q(m.source));
+    m_models->setText(names.isEmpty() ? tr("the case's own takes") : names.join(", "));
+    m_models->setToolTip(names.join('\n'));
     for (std::size_t i = 0; i < 7; ++i)
         if (!m_minutes[i]->hasFocus())
             m_minutes[i]->setValue(b.minutes[i]);
@@ -225,6 +259,7 @@ void BriefPage::save() {
     b.told = m_told->toPlainText().toStdString();
     b.injuries = m_injuries->toPlainText().toStdString();
     b.wantsRebuild = m_wants->isChecked();
+    b.reference = static_cast<ReferenceKind>(m_reference->currentIndex());
     b.school = m_school->currentData().toString().toStdString();
     for (std::size_t i = 0; i < 7; ++i)
         b.minutes[i] = m_minutes[i]->value();
@@ -236,6 +271,37 @@ void BriefPage::save() {
     for (const auto& g : m_guesses)
         if (const auto* m = m_bench.blueprint().measure(g.measure->currentData().toString().toStdString()))
             b.guesses.push_back({m->definition.id, g.value->value() / shownScale(m->definition)});
+    m_bench.book().setBrief(b);
+}
+
+void BriefPage::bringModel() {
+    const QString file =
+        QFileDialog::getOpenFileName(this, tr("A model performance"), {}, tr("Model performances (*.json)"));
+    if (file.isEmpty())
+        return;
+    const auto text = readTextFile(file.toStdString());
+    auto model =
+        text ? modelFromJson(*text, QFileInfo(file).fileName().toStdString()) : Result<ModelPerformance>(text.error());
+    if (model && model->blueprint != m_bench.blueprint().id)
+        model = Error{"this model is of another technique: " + model->blueprint,
+                      QFileInfo(file).fileName().toStdString(),
+                      "nothing was changed",
+                      {}};
+    if (!model) {
+        QMessageBox::warning(this, tr("A model performance"), q(model.error().text()));
+        return;
+    }
+    Brief b = m_bench.data().brief;
+    std::erase_if(b.models, [&](const ModelPerformance& m) { return m.name == model->name; });
+    b.models.push_back(std::move(*model));
+    m_bench.book().setBrief(b);
+}
+
+void BriefPage::dropModels() {
+    Brief b = m_bench.data().brief;
+    if (b.models.empty())
+        return;
+    b.models.clear();
     m_bench.book().setBrief(b);
 }
 

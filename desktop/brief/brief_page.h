@@ -24,6 +24,8 @@ public:
 private:
     void fill();
     void save();
+    void bringModel();
+    void dropModels();
 
     struct GuessRow {
         QComboBox* measure;
@@ -41,6 +43,8 @@ private:
     QPlainTextEdit* m_injuries;
     QCheckBox* m_wants;
     QComboBox* m_school;
+    QComboBox* m_reference;
+    QLabel* m_models;
     std::array<QSpinBox*, 7> m_minutes{};
     QDateEdit* m_competition;
     QCheckBox* m_hasCompetition;

@@ -25,6 +25,7 @@ QScrollArea* scrolled(QWidget* w) {
 FindingsPage::FindingsPage(Workbench& bench) : m_bench(bench) {
     m_head = new QLabel;
     m_head->setObjectName("quiet");
+    m_head->setWordWrap(true);
     m_strengths = new QHBoxLayout;
     m_strengths->setSpacing(10);
     m_chain = new ChainView(bench);
@@ -99,6 +100,8 @@ void FindingsPage::refresh() {
                                       .arg(q(isoDate(*a.judgedDay)),
                                            counted(static_cast<qsizetype>(a.athleteReps.size()), tr("rep"), tr("reps")))
                                 : tr("No session of the athlete is measured yet."));
+    for (const auto& line : contextWords(m_bench.book()))
+        m_head->setText(m_head->text() + " " + q(line));
     clearLayout(m_strengths);
     for (const auto& s : a.judgement.strengths) {
         const Deviation& d = *a.deviation(s.measure);

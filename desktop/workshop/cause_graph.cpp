@@ -25,6 +25,7 @@ void CauseGraph::setBlueprint(const Blueprint& b) {
     m_lines.clear();
     for (const auto& f : b.faults)
         m_nodes.push_back({f.id, q(f.name), f.safety, 0, 0.0, {}});
+    m_faults = m_nodes.size();
     const auto index = [&](const std::string& id) -> std::optional<std::size_t> {
         for (std::size_t i = 0; i < m_nodes.size(); ++i)
             if (m_nodes[i].id == id)
@@ -34,7 +35,7 @@ void CauseGraph::setBlueprint(const Blueprint& b) {
     for (std::size_t i = 0; i < b.faults.size(); ++i)
         for (const auto& c : b.faults[i].causes)
             if (const auto from = index(c.fault))
-                m_lines.push_back({*from, i, c.strength});
+                m_lines.push_back({*from, i, c.strength, {}});
     const bool there = m_chosen && std::any_of(m_lines.begin(), m_lines.end(), [&](const Line& l) {
                            return m_nodes[l.from].id == m_chosen->cause && m_nodes[l.to].id == m_chosen->fault;
                        });
@@ -50,9 +51,17 @@ void CauseGraph::choose(std::optional<Link> link) {
     emit linkChosen();
 }
 
-// Columns by the longest way from a cause; within them the order that sweeps to the mean of the neighbours leave with
-// fewest crossings (Sugiyama, Tagawa, Toda 1981, IEEE Trans. SMC 11:109-125).
+std::vector<std::size_t> CauseGraph::stationsOf(const Line& l) {
+    std::vector<std::size_t> out{l.from};
+    out.insert(out.end(), l.via.begin(), l.via.end());
+    out.push_back(l.to);
+    return out;
+}
+
+// Columns by the longest way from a cause, bends where a line passes a column; within the columns the order that sweeps
+// to the mean of the neighbours leave with fewest crossings (Sugiyama, Tagawa, Toda 1981, IEEE Trans. SMC 11:109-125).
 void CauseGraph::layOut() {
+    m_nodes.resize(m_faults);
     for (auto& n : m_nodes)
         n.column = 0;
     for (std::size_t pass = 0; pass < m_nodes.size(); ++pass) // bounded, were there a loop
@@ -74,39 +83,45 @@ void CauseGraph::layOut() {
         m_nodes[i].column = std::min(m_nodes[i].column, limit - 1);
         columns = std::max(columns, m_nodes[i].column + 1);
     }
+    for (auto& l : m_lines) {
+        l.via.clear();
+        for (int c = m_nodes[l.from].column + 1; c < m_nodes[l.to].column; ++c) {
+            l.via.push_back(m_nodes.size());
+            m_nodes.push_back({{}, {}, false, c, 0.0, {}});
+        }
+    }
     std::map<int, double> filled;
     for (auto& n : m_nodes)
         n.order = filled[n.column]++;
-    const auto renumber = [&](int column) {
-        std::vector<Node*> members;
-        for (auto& n : m_nodes)
-            if (n.column == column)
-                members.push_back(&n);
-        std::stable_sort(members.begin(), members.end(),
-                         [](const Node* a, const Node* b) { return a->order < b->order; });
-        for (std::size_t k = 0; k < members.size(); ++k)
-            members[k]->order = static_cast<double>(k);
-    };
+    std::vector<std::vector<std::size_t>> beside(m_nodes.size());
+    for (const auto& l : m_lines) {
+        const auto stations = stationsOf(l);
+        for (std::size_t k = 1; k < stations.size(); ++k) {
+            beside[stations[k - 1]].push_back(stations[k]);
+            beside[stations[k]].push_back(stations[k - 1]);
+        }
+    }
     const auto place = [&](const Node& n) { return (n.order + 0.5) / filled[n.column]; };
     std::vector<double> best;
     int fewest = -1;
-    for (int sweep = 0; sweep < 24; ++sweep) {
-        for (int step = 0; step < columns; ++step) {
-            const int column = sweep % 2 ? columns - 1 - step : step;
-            for (std::size_t i = 0; i < m_nodes.size(); ++i) {
-                if (m_nodes[i].column != column)
-                    continue;
+    for (int sweep = 0; sweep < 32; ++sweep) {
+        for (int turn = 0; turn < columns; ++turn) {
+            const int column = sweep % 2 ? columns - 1 - turn : turn;
+            std::vector<std::size_t> members;
+            for (std::size_t i = 0; i < m_nodes.size(); ++i)
+                if (m_nodes[i].column == column)
+                    members.push_back(i);
+            std::map<std::size_t, double> wanted;
+            for (const std::size_t i : members) {
                 double sum = 0.0;
-                int n = 0;
-                for (const auto& l : m_lines)
-                    if (l.from == i || l.to == i) {
-                        sum += place(m_nodes[l.from == i ? l.to : l.from]);
-                        ++n;
-                    }
-                if (n > 0)
-                    m_nodes[i].order = sum / n * filled[column] - 0.5;
+                for (const std::size_t k : beside[i])
+                    sum += place(m_nodes[k]);
+                wanted[i] = beside[i].empty() ? place(m_nodes[i]) : sum / static_cast<double>(beside[i].size());
             }
-            renumber(column);
+            std::stable_sort(members.begin(), members.end(),
+                             [&](std::size_t a, std::size_t b) { return wanted[a] < wanted[b]; });
+            for (std::size_t k = 0; k < members.size(); ++k)
+                m_nodes[members[k]].order = static_cast<double>(k);
         }
         const int now = crossings();
         if (fewest < 0 || now < fewest) {
@@ -116,7 +131,7 @@ void CauseGraph::layOut() {
                 best.push_back(n.order);
         }
     }
-    for (std::size_t i = 0; i < m_nodes.size() && i < best.size(); ++i)
+    for (std::size_t i = 0; i < best.size(); ++i)
         m_nodes[i].order = best[i];
     const double gap = columns > 1 ? std::clamp((width() - 150.0 * columns) / (columns - 1), 26.0, 90.0) : 0.0,
                  pad = 10.0;
@@ -129,26 +144,25 @@ void CauseGraph::layOut() {
 }
 
 int CauseGraph::crossings() const {
-    int count = 0;
+    struct Piece {
+        int column;
+        double from, to;
+    };
     std::map<int, double> filled;
     for (const auto& n : m_nodes)
         ++filled[n.column];
-    // Straight lines between the columns, by where they stand in them.
     const auto y = [&](std::size_t i) { return (m_nodes[i].order + 0.5) / filled.at(m_nodes[i].column); };
-    for (std::size_t i = 0; i < m_lines.size(); ++i)
-        for (std::size_t k = i + 1; k < m_lines.size(); ++k) {
-            const auto &a = m_lines[i], &b = m_lines[k];
-            const int left = std::max(m_nodes[a.from].column, m_nodes[b.from].column),
-                      right = std::min(m_nodes[a.to].column, m_nodes[b.to].column);
-            if (left >= right)
-                continue;
-            const auto at = [&](const Line& l, int column) {
-                const double x0 = m_nodes[l.from].column, x1 = m_nodes[l.to].column;
-                return y(l.from) + (y(l.to) - y(l.from)) * (column - x0) / std::max(1.0, x1 - x0);
-            };
-            const double before = at(a, left) - at(b, left), after = at(a, right) - at(b, right);
-            count += before * after < -1e-12;
-        }
+    std::vector<Piece> pieces;
+    for (const auto& l : m_lines) {
+        const auto stations = stationsOf(l);
+        for (std::size_t k = 1; k < stations.size(); ++k)
+            pieces.push_back({m_nodes[stations[k - 1]].column, y(stations[k - 1]), y(stations[k])});
+    }
+    int count = 0;
+    for (std::size_t i = 0; i < pieces.size(); ++i)
+        for (std::size_t k = i + 1; k < pieces.size(); ++k)
+            count += pieces[i].column == pieces[k].column &&
+                     (pieces[i].from - pieces[k].from) * (pieces[i].to - pieces[k].to) < -1e-12;
     return count;
 }
 
@@ -160,16 +174,22 @@ QRectF CauseGraph::boxOf(const std::string& fault) const {
 }
 
 QPainterPath CauseGraph::pathOf(const Line& l) const {
-    const QPointF a(m_nodes[l.from].box.right(), m_nodes[l.from].box.center().y()),
-        b(m_nodes[l.to].box.left() - 8, m_nodes[l.to].box.center().y());
-    QPainterPath path(a);
-    const double pull = std::max(24.0, (b.x() - a.x()) * 0.45);
-    path.cubicTo(a + QPointF(pull, 0), b - QPointF(pull, 0), b);
+    QPainterPath path(QPointF(m_nodes[l.from].box.right(), m_nodes[l.from].box.center().y()));
+    const auto curveTo = [&](QPointF to) {
+        const QPointF a = path.currentPosition();
+        const double pull = std::max(14.0, (to.x() - a.x()) * 0.5);
+        path.cubicTo(a + QPointF(pull, 0), to - QPointF(pull, 0), to);
+    };
+    for (const std::size_t bend : l.via) { // level through the column that it passes
+        curveTo(QPointF(m_nodes[bend].box.left(), m_nodes[bend].box.center().y()));
+        path.lineTo(QPointF(m_nodes[bend].box.right(), m_nodes[bend].box.center().y()));
+    }
+    curveTo(QPointF(m_nodes[l.to].box.left() - 8, m_nodes[l.to].box.center().y()));
     return path;
 }
 
 std::optional<std::size_t> CauseGraph::nodeAt(QPointF at) const {
-    for (std::size_t i = 0; i < m_nodes.size(); ++i)
+    for (std::size_t i = 0; i < m_faults; ++i)
         if (m_nodes[i].box.contains(at))
             return i;
     return std::nullopt;
@@ -180,7 +200,7 @@ void CauseGraph::paintEvent(QPaintEvent*) {
     QPainter p(this);
     p.setRenderHint(QPainter::Antialiasing);
     p.fillRect(rect(), t.ground);
-    if (m_nodes.empty()) {
+    if (m_faults == 0) {
         p.setPen(t.quiet);
         p.drawText(rect(), Qt::AlignCenter,
                    tr("No fault yet. Add some under Faults, then draw here what causes what."));
@@ -201,7 +221,7 @@ void CauseGraph::paintEvent(QPaintEvent*) {
         p.setBrush(ink);
         p.drawPolygon(QPolygonF({b + QPointF(8, 0), b + QPointF(-2, -s), b + QPointF(-2, s)}));
     }
-    for (std::size_t i = 0; i < m_nodes.size(); ++i) {
+    for (std::size_t i = 0; i < m_faults; ++i) {
         const auto& n = m_nodes[i];
         p.setPen(QPen(m_from == i ? t.hues.athlete : t.line, m_from == i ? 2.5 : 1.2));
         p.setBrush(t.panel);

@@ -54,11 +54,15 @@ private:
     struct Line {
         std::size_t from, to;
         double strength;
+        std::vector<std::size_t> via{}; ///< bends in the columns between, so that no line runs behind a node
     };
+    /// A line's nodes and bends from left to right.
+    [[nodiscard]] static std::vector<std::size_t> stationsOf(const Line& line);
     void layOut();
     [[nodiscard]] class QPainterPath pathOf(const Line& line) const;
     [[nodiscard]] std::optional<std::size_t> nodeAt(QPointF at) const;
-    std::vector<Node> m_nodes;
+    std::vector<Node> m_nodes; ///< faults, then the bends of long lines (without an id)
+    std::size_t m_faults = 0;  ///< how many of them are faults
     std::vector<Line> m_lines;
     std::optional<Link> m_chosen;
     std::optional<std::size_t> m_from; ///< a drag began here

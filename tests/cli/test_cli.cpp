@@ -58,7 +58,7 @@ private slots:
     void tracksFromAnywhere() {
         // A film of another technique, its marks measured without a library.
         const auto film = run({"simulate", "rowing-ergometer", m_dir.path(), "--reps", "3", "--rate", "60", "--stored",
-                               "60", "--size", "160x90", "--fault", "lies_back=15"});
+                               "60", "--size", "640x360", "--fault", "lies_back=15"});
         QVERIFY2(film.code == 0, film.err.constData());
         const auto files = film.out.split('\n');
         QVERIFY(files.size() >= 3 && files[0].endsWith(".mp4"));

@@ -148,6 +148,24 @@ private slots:
         QVERIFY(j.findings.empty() && j.possible.empty() && j.focus.empty() && j.strengths.empty() &&
                 j.undecided.empty());
     }
+    void profiles() {
+        Blueprint b;
+        b.profiles = {{"two", "Two", "", {"a", "b"}}, {"four", "Four", "", {"a", "b", "c", "d"}}};
+        Judgement j;
+        const auto finding = [](const char* fault) {
+            Finding f;
+            f.fault = fault;
+            return f;
+        };
+        j.findings = {finding("a")};
+        QVERIFY(!profileOf(b, j));
+        j.findings.push_back(finding("b"));
+        QCOMPARE(profileOf(b, j)->profile, std::string("two"));
+        b.profiles.erase(b.profiles.begin());
+        QVERIFY(!profileOf(b, j)); // half of it
+        j.findings.push_back(finding("d"));
+        QVERIFY(profileOf(b, j)->active == 3 && profileOf(b, j)->of == 4);
+    }
 };
 QTEST_GUILESS_MAIN(TestJudge)
 #include "test_judge.moc"

@@ -59,6 +59,54 @@ class TestBlueprint : public QObject {
     Q_OBJECT
 private slots:
     void aSoundOneHasNoProblem() { QVERIFY(problemsOf(sound()).empty()); }
+    void measuresOfMeasures() {
+        Blueprint b = sound();
+        BlueprintMeasure other = b.measures[0], even = other, fades = other;
+        other.definition.id = "other";
+        even.definition = {};
+        even.definition.id = "even";
+        even.definition.kind = MeasureKind::symmetry;
+        even.definition.aspect = Aspect::difference;
+        even.definition.of = {"knee", "other"};
+        fades.definition = {};
+        fades.definition.id = "fades";
+        fades.definition.kind = MeasureKind::drift;
+        fades.definition.of = {"even"};
+        b.measures.insert(b.measures.end(), {fades, even, other});
+        linkMeasures(b.measures);
+        QVERIFY(problemsOf(b).empty());
+        QCOMPARE(b.measure("even")->definition.at, std::string("ready")); // taken from the first of them
+        QCOMPARE(unitOf(b.measure("fades")->definition), std::string("°"));
+        b.measures[1].definition.of = {"ghost"};
+        linkMeasures(b.measures);
+        QVERIFY(says(b, "measures[1].of", "ghost"));
+        b.measures[1].definition.of = {"fades"};
+        linkMeasures(b.measures);
+        QVERIFY(says(b, "measures[1].of", "no other measure"));
+    }
+    void targetsBySchoolAndSituation() {
+        Blueprint b = sound();
+        b.situations = {{"far", "Far", "", {"step"}}};
+        Target school = b.measures[0].targets[0], situation = school, both = school;
+        school.school = both.school = "one";
+        situation.situation = both.situation = "far";
+        auto& t = b.measures[0].targets;
+        t.insert(t.end(), {school, situation});
+        const auto chosen = [&](const char* s, const char* where) {
+            return targetFor(b.measures[0], s, where) - t.data();
+        };
+        QCOMPARE(chosen("", ""), 0);
+        QCOMPARE(chosen("one", ""), 1);
+        QCOMPARE(chosen("", "far"), 2);
+        QCOMPARE(chosen("one", "far"), 1);
+        t.push_back(both);
+        QCOMPARE(chosen("one", "far"), 3);
+        QVERIFY(problemsOf(b).empty());
+        b.situations[0].choices.clear();
+        QVERIFY(says(b, "situations[0]", "right choice"));
+        b.profiles = {{"p", "P", "", {"a", "ghost"}}};
+        QVERIFY(says(b, "profiles[0]", "ghost"));
+    }
     void loopsAreNamed() {
         auto b = sound();
         b.faults[0].causes = {{"b", 0.4}};
