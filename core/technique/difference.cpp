@@ -105,7 +105,8 @@ Fields fieldsOf(const Fault& x) {
              {"cue", x.cue},
              {"drills", joined(x.drills)}};
     for (const auto& i : x.indicators)
-        f.emplace_back("seen in " + i.measure, enumName(kDevianceNames, i.direction) + ", weight " + number(i.weight));
+        f.emplace_back("seen in " + i.measure + ", " + enumName(kDevianceNames, i.direction),
+                       "weight " + number(i.weight));
     for (const auto& c : x.causes)
         f.emplace_back("caused by " + c.fault, number(c.strength));
     return f;
