@@ -565,6 +565,10 @@ int main(int argc, char** argv) {
     loadFonts();
     useTheme(Theme::light());
     const Clip usual{"1080p60", 1920, 1080, 60, 240};
+    if (argc > 2 && std::string(argv[2]) == "evaluate") { // riflesso-bench LIBRARY evaluate: only this
+        evaluating();
+        return 0;
+    }
     if (argc > 2 && std::string(argv[2]) == "marking") { // riflesso-bench LIBRARY marking: only these
         const fs::path only = makeClip(usual);
         carrying(only, usual.frames);
