@@ -1,10 +1,12 @@
 #include "desktop/findings/findings_page.h"
 
+#include "casebook/measure_drawing.h"
 #include "casebook/text.h"
 #include "desktop/theme/theme.h"
 #include "handover/words.h"
 
 #include <QHBoxLayout>
+#include <QPainter>
 #include <QScrollArea>
 
 namespace riflesso {
@@ -12,6 +14,25 @@ namespace {
 QString esc(const std::string& s) {
     return q(s).toHtmlEscaped();
 }
+// What a measure measures, shown on the figure.
+QLabel* drawingOf(const MeasureDefinition& definition) {
+    constexpr int kWidth = 56, kHeight = 68;
+    const Theme& t = theme();
+    auto* label = new QLabel;
+    const double ratio = label->devicePixelRatioF();
+    QPixmap picture(static_cast<int>(kWidth * ratio), static_cast<int>(kHeight * ratio));
+    picture.setDevicePixelRatio(ratio);
+    picture.fill(Qt::transparent);
+    QPainter p(&picture);
+    drawMeasure(p, QRectF(0, 0, kWidth, kHeight), definition,
+                {t.quiet, t.hues.athlete, t.text, t.panel, typeface(Type::small)});
+    p.end();
+    label->setPixmap(picture);
+    label->setToolTip(q(definition.sentence));
+    label->setAccessibleName(q(definition.sentence));
+    return label;
+}
+
 QScrollArea* scrolled(QWidget* w) {
     auto* area = new QScrollArea;
     area->setWidgetResizable(true);
@@ -179,12 +200,19 @@ void FindingsPage::showFault() {
     for (const auto& m : f->evidence) {
         const Deviation& d = *a.deviation(m);
         const auto& measure = *b.measure(m);
-        body->addWidget(linked(QString("%1: <b>%2</b>, band %3 %4. %5 of %6 reps outside, %7.<br>Reps: %8")
-                                   .arg(esc(measure.definition.name), esc(valueWords(measure.definition, d.value)),
-                                        esc(bandWords(measure.definition, d.band)), esc(sourceWords(d)))
-                                   .arg(d.repsOutside)
-                                   .arg(d.value.reps)
-                                   .arg(esc(directionWords(measure, d)), sources(d))));
+        // What is read over all reps is one value: there is no rep of it to count.
+        const QString habit = isAcrossReps(measure.definition.kind)
+                                  ? tr("over %1 reps").arg(d.value.reps)
+                                  : tr("%1 of %2 reps outside").arg(d.repsOutside).arg(d.value.reps);
+        auto* text = linked(QString("%1: <b>%2</b>, band %3 %4. %5, %6.<br>Reps: %7")
+                                .arg(esc(measure.definition.name), esc(valueWords(measure.definition, d.value)),
+                                     esc(bandWords(measure.definition, d.band)), esc(sourceWords(d)), habit,
+                                     esc(directionWords(measure, d)), sources(d)));
+        auto* line = new QHBoxLayout;
+        line->setSpacing(8);
+        line->addWidget(drawingOf(measure.definition), 0, Qt::AlignTop);
+        line->addWidget(text, 1);
+        body->addLayout(line);
     }
     body->addSpacing(6);
     body->addWidget(wrapped(tr("Why it stands where it stands"), "strong"));

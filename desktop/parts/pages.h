@@ -6,8 +6,8 @@
 
 namespace riflesso {
 
-/// A stack that does not ask every page how high it would be at each width. Each new word in a label has the window laid
-/// out anew; asking the hidden pages took 30 ms of it.
+/// A stack that does not ask every page how high it would be at each width. Each new word in a label has the window
+/// laid out anew; asking the hidden pages took 30 ms of it.
 class Pages : public QStackedWidget {
 public:
     using QStackedWidget::QStackedWidget;

@@ -11,10 +11,27 @@
 #include <QFormLayout>
 #include <QLineEdit>
 #include <QPlainTextEdit>
+#include <QScrollArea>
 #include <QSignalBlocker>
 #include <QSpinBox>
+#include <QVBoxLayout>
 
 namespace riflesso {
+
+/// A scroll area in which a form keeps to the top: rows that are hidden leave no room behind.
+inline QWidget* atTopOfScroll(QWidget* inner) {
+    auto* column = new QWidget;
+    auto* stacked = new QVBoxLayout(column);
+    stacked->setContentsMargins(0, 0, 4, 0);
+    stacked->addWidget(inner);
+    stacked->addStretch(1);
+    auto* scroll = new QScrollArea;
+    scroll->setWidget(column);
+    scroll->setWidgetResizable(true);
+    scroll->setFrameShape(QFrame::NoFrame);
+    scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    return scroll;
+}
 
 /// Ids and the names by which people know them.
 using Options = std::vector<std::pair<std::string, QString>>;

@@ -100,16 +100,7 @@ MeasureEditor::MeasureEditor(WorkshopDocument& document, Workbench* bench, QWidg
     m_results->setObjectName("results");
     buildFields();
     buildTargets();
-    auto* column = new QWidget; // rows that a kind does not have leave no room behind
-    auto* stacked = new QVBoxLayout(column);
-    stacked->setContentsMargins(0, 0, 4, 0);
-    stacked->addWidget(m_form);
-    stacked->addStretch(1);
-    auto* scroll = new QScrollArea;
-    scroll->setWidget(column);
-    scroll->setWidgetResizable(true);
-    scroll->setFrameShape(QFrame::NoFrame);
-    scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    auto* scroll = atTopOfScroll(m_form);
     auto* right = new QVBoxLayout;
     right->setSpacing(6);
     right->addWidget(m_picker, 3);

@@ -113,20 +113,6 @@ QListWidget* checkList(ItemForm& form, const QString& label, std::function<Optio
     return list;
 }
 
-QWidget* scrolled(QWidget* inner) {
-    auto* column = new QWidget;
-    auto* stacked = new QVBoxLayout(column);
-    stacked->setContentsMargins(0, 0, 4, 0);
-    stacked->addWidget(inner);
-    stacked->addStretch(1);
-    auto* scroll = new QScrollArea;
-    scroll->setWidget(column);
-    scroll->setWidgetResizable(true);
-    scroll->setFrameShape(QFrame::NoFrame);
-    scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    return scroll;
-}
-
 } // namespace
 
 Workshop::Workshop(Blueprint blueprint, std::filesystem::path library, Workbench* bench, QWidget* parent)
@@ -207,7 +193,7 @@ Workshop::Workshop(Blueprint blueprint, std::filesystem::path library, Workbench
         m_pages->addWidget(room == Room::measures  ? m_measures
                            : room == Room::causes  ? causesRoom()
                            : room == Room::changes ? changesRoom()
-                                                   : scrolled(m_forms.at(room)));
+                                                   : atTopOfScroll(m_forms.at(room)));
     }
     m_problems = new QListWidget;
     m_problems->setObjectName("problems");

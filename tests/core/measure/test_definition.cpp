@@ -2,6 +2,8 @@
 
 #include <QTest>
 
+#include <algorithm>
+
 using namespace riflesso;
 
 namespace {
@@ -69,6 +71,128 @@ private slots:
         for (auto n : kMeasureKindNames)
             QCOMPARE(enumName(kMeasureKindNames, *enumFromName<MeasureKind>(kMeasureKindNames, n)), std::string(n));
         QVERIFY(!enumFromName<View>(kViewNames, "below"));
+    }
+    void whatEachKindNeeds_data() {
+        QTest::addColumn<int>("kind");
+        QTest::addColumn<int>("points");
+        QTest::addColumn<QString>("says"); // what is said of a definition with these points and nothing else
+        const auto row = [](MeasureKind k, int points, const char* says) {
+            QTest::newRow((enumName(kMeasureKindNames, k) + " " + std::to_string(points)).c_str())
+                << static_cast<int>(k) << points << says;
+        };
+        row(MeasureKind::cadence, 0, "");
+        row(MeasureKind::cadence, 1, "needs 0 points");
+        row(MeasureKind::overlap, 0, "four \"events\"");
+        row(MeasureKind::chain, 0, "two \"links\"");
+        row(MeasureKind::smoothness, 0, "needs 1 to 3 points");
+        row(MeasureKind::smoothness, 2, "");
+        row(MeasureKind::contacts, 2, "\"level\" of speed and the \"height\"");
+        row(MeasureKind::contacts, 5, "needs 1 to 4 points");
+        row(MeasureKind::recovery, 0, "the band");
+        row(MeasureKind::symmetry, 0, "2 other measures");
+        row(MeasureKind::spread, 0, "1 other measure");
+        row(MeasureKind::drift, 1, "needs 0 points");
+        row(MeasureKind::gap, 1, "needs 2 points");
+        row(MeasureKind::gap, 2, "");
+        row(MeasureKind::facing, 4, "full_width");
+        row(MeasureKind::facing, 5, "second cue");
+        row(MeasureKind::turn, 3, "second cue");
+        row(MeasureKind::seen, 0, "checkpoint");
+        row(MeasureKind::effect, 0, "");
+        row(MeasureKind::choice, 0, "");
+        row(MeasureKind::choice, 1, "needs 0 points");
+    }
+    void whatEachKindNeeds() {
+        QFETCH(int, kind);
+        QFETCH(int, points);
+        QFETCH(QString, says);
+        auto d = of(static_cast<MeasureKind>(kind), {});
+        static const char* const names[] = {"head", "neck", "left_hip", "left_knee", "left_ankle", "left_toe"};
+        for (int i = 0; i < points; ++i)
+            d.points.push_back(*pointFromText(names[i]));
+        if (const auto ways = aspectsOf(d.kind); !ways.empty())
+            d.aspect = ways.front();
+        const QString said = QString::fromStdString(problemOf(d));
+        QVERIFY2(says.isEmpty() ? said.isEmpty() : said.contains(says), qPrintable(said));
+    }
+    void aspectsBelongToTheirKinds() {
+        for (int k = 0; k < static_cast<int>(kMeasureKindNames.size()); ++k)
+            for (int a = 0; a < static_cast<int>(kAspectNames.size()); ++a) {
+                const auto kind = static_cast<MeasureKind>(k);
+                const auto ways = aspectsOf(kind);
+                auto d = of(kind, {});
+                d.aspect = static_cast<Aspect>(a);
+                const bool own = std::find(ways.begin(), ways.end(), d.aspect) != ways.end();
+                if (!ways.empty() && !own && problemOf(d).find("points") == std::string::npos)
+                    QVERIFY2(problemOf(d).find("no aspect") != std::string::npos, problemOf(d).c_str());
+            }
+    }
+    void unitsFollowFromTheKind() {
+        auto d = of(MeasureKind::cadence, {});
+        d.aspect = Aspect::rate;
+        QCOMPARE(unitOf(d), std::string("/min"));
+        d.aspect = Aspect::speed;
+        d.metres = true;
+        QCOMPARE(unitOf(d), std::string("m/s"));
+        d = of(MeasureKind::chain, {});
+        for (const auto& [aspect, unit] : {std::pair{Aspect::lag, "s"},
+                                           {Aspect::shortestLag, "s"},
+                                           {Aspect::sequence, ""},
+                                           {Aspect::braking, ""},
+                                           {Aspect::inversions, ""}}) {
+            d.aspect = aspect;
+            QCOMPARE(unitOf(d), std::string(unit));
+            QCOMPARE(isTime(d), std::string(unit) == "s");
+        }
+        d = of(MeasureKind::contacts, {"left_toe", "right_toe"});
+        d.aspect = Aspect::first;
+        QVERIFY(isTime(d) && unitOf(d) == "s");
+        d.aspect = Aspect::count;
+        QVERIFY(!isTime(d) && unitOf(d).empty());
+        d = of(MeasureKind::overlap, {"left_hand", "right_hand"});
+        d.aspect = Aspect::nearest;
+        QCOMPARE(unitOf(d), std::string("px"));
+        d.per = {*pointFromText("left_elbow"), *pointFromText("left_wrist")};
+        d.perName = "forearms";
+        QCOMPARE(unitOf(d), std::string("forearms"));
+        // What is read of others has their unit.
+        auto angle = of(MeasureKind::angle, {"left_hip", "left_knee", "left_ankle"}),
+             time = of(MeasureKind::interval, {});
+        for (const auto& [base, unit] : {std::pair{angle, "°"}, {time, "s"}, {d, "forearms"}})
+            for (const auto kind : {MeasureKind::spread, MeasureKind::drift}) {
+                auto over = of(kind, {});
+                over.of = {"base"};
+                over.base = {std::make_shared<const MeasureDefinition>(base)};
+                QCOMPARE(unitOf(over), std::string(unit));
+                QVERIFY2(problemOf(over).empty(), problemOf(over).c_str());
+            }
+        auto even = of(MeasureKind::symmetry, {});
+        even.of = {"a", "b"};
+        even.aspect = Aspect::difference;
+        even.base = {std::make_shared<const MeasureDefinition>(angle), std::make_shared<const MeasureDefinition>(time)};
+        QVERIFY(problemOf(even).find("different units") != std::string::npos);
+        even.base[1] = even.base[0];
+        QVERIFY(problemOf(even).empty() && isAngle(even));
+        even.aspect = Aspect::share;
+        QVERIFY(unitOf(even) == "%" && !isAngle(even));
+    }
+    void everythingThatIsRead() {
+        auto d = of(MeasureKind::chain, {});
+        d.links = {{"hips", {*pointFromText("left_hip+right_hip")}},
+                   {"hand", {*pointFromText("left_elbow"), *pointFromText("left_hand")}}};
+        d.per = {*pointFromText("left_knee"), *pointFromText("left_ankle")};
+        QCOMPARE(pointsOf(d).size(), 5u);
+        d = of(MeasureKind::overlap, {});
+        d.at = "a";
+        d.until = "e";
+        d.events = {"a", "b", "c", "d"};
+        QCOMPARE(positionsOf(d).size(), 6u);
+        QCOMPARE(textOf(*pointFromText("left_hip+right_hip")), std::string("left_hip+right_hip"));
+        QCOMPARE(textOf({}), std::string());
+        for (const auto kind : {MeasureKind::spread, MeasureKind::drift, MeasureKind::symmetry, MeasureKind::recovery})
+            QVERIFY(isDerived(kind) && !isNoted(kind));
+        QVERIFY(isAcrossReps(MeasureKind::drift) && !isAcrossReps(MeasureKind::symmetry));
+        QVERIFY(isNoted(MeasureKind::seen) && isOfSpan(MeasureKind::chain) && !isOfSpan(MeasureKind::gap));
     }
 };
 QTEST_GUILESS_MAIN(TestDefinition)

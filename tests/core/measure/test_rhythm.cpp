@@ -299,7 +299,8 @@ private slots:
         QVERIFY2(one > two + 0.5, qPrintable(QString("%1 %2").arg(one).arg(two)));
         std::vector<double> speeds; // as they truly are
         for (int f = 20; f <= 180; ++f)
-            speeds.push_back((reach.at("right_wrist")((f + 0.5) / kRate) - reach.at("right_wrist")((f - 0.5) / kRate)).norm());
+            speeds.push_back(
+                (reach.at("right_wrist")((f + 0.5) / kRate) - reach.at("right_wrist")((f - 0.5) / kRate)).norm());
         const auto c = coverage(d, reach, kPhase, kSide, spectralArcLength(speeds, kRate), 100);
         QVERIFY2(c.honest(), c.text().c_str());
         d.points = points({"right_wrist", "right_elbow"});

@@ -160,6 +160,92 @@ private slots:
         QVERIFY(std::abs(b.u - std::sqrt(1.6 + 0.74 * 16.0 * 0.9)) < 1e-9);
         QCOMPARE(gather("m", {drafted.front()}).u, 4.0);
     }
+    void overAllReps() {
+        const auto over = [](MeasureKind kind) {
+            MeasureDefinition d, base;
+            base.id = "knee";
+            base.kind = MeasureKind::angle;
+            d.id = "over";
+            d.kind = kind;
+            d.of = {"knee"};
+            d.base = {std::make_shared<const MeasureDefinition>(base)};
+            return d;
+        };
+        auto all = reps({100, 102, 104, 106, 108});
+        for (std::size_t i = 0; i < all.size(); ++i)
+            all[i].when = 10.0 * static_cast<double>(i);
+        const auto drift = gather(over(MeasureKind::drift), all);
+        QVERIFY(drift.reps == 5 && std::abs(drift.mean - 8.0) < 1e-9 && drift.u < 1e-6 && drift.each.size() == 5);
+        const auto spread = gather(over(MeasureKind::spread), all);
+        // s² = 10, of which marking explains 0.25.
+        QVERIFY(std::abs(spread.mean - std::sqrt(10 - 0.25)) < 1e-9 && std::abs(spread.sd - std::sqrt(10.0)) < 1e-9);
+        QVERIFY(gather(over(MeasureKind::spread), reps({100, 101})).refused.find("three reps") != std::string::npos);
+        QVERIFY(gather(over(MeasureKind::drift), reps({100, 101, 102})).refused.find("one time") != std::string::npos);
+        QCOMPARE(gather(over(MeasureKind::drift), {}).refused, std::string("no rep is marked"));
+        // As a deviation: one value, no habit to count; a model's band by its own drift and the floor.
+        Blueprint b = blueprint(fromModel(3));
+        BlueprintMeasure m;
+        m.definition = over(MeasureKind::drift);
+        m.targets = {fromModel(3)};
+        b.measures.push_back(m);
+        auto steady = reps({100, 100.1, 100});
+        for (std::size_t i = 0; i < steady.size(); ++i)
+            steady[i].when = static_cast<double>(i);
+        const auto d = compare(b, all, steady, {});
+        QVERIFY(d.back().judged && d.back().verdict.decision == Decision::outside);
+        QVERIFY(d.back().repsOutside == 0 && !d.back().share);
+        QVERIFY(std::abs(d.back().band.hi - 3.0) < 0.2);
+    }
+    void situations() {
+        auto athlete = reps({100, 100, 120}), model = reps({100, 120});
+        QCOMPARE(mainSituation(athlete, model), std::string()); // none is noted
+        athlete[0].situation = athlete[1].situation = "near";
+        athlete[2].situation = "far";
+        model[0].situation = "near";
+        model[1].situation = "far";
+        QCOMPARE(mainSituation(athlete, model), std::string("near"));
+        CompareOptions options;
+        options.situation = "far";
+        const auto far = compare(blueprint(fromModel(3)), athlete, model, options);
+        QVERIFY(far[0].value.reps == 1 && far[0].verdict.decision == Decision::inside && far[0].band.lo == 117);
+        options.situation = "near";
+        QVERIFY(compare(blueprint(fromModel(3)), athlete, model, options)[0].band.lo == 97);
+        // A situation that no model was filmed in: all of the model's reps.
+        athlete[0].situation = "odd";
+        options.situation = "odd";
+        QVERIFY(compare(blueprint(fromModel(3)), athlete, model, options)[0].band.lo < 97);
+        // All of one situation: nothing to split.
+        for (auto& r : athlete)
+            r.situation = "near";
+        for (auto& r : model)
+            r.situation = "near";
+        QCOMPARE(mainSituation(athlete, model), std::string());
+    }
+    void schools() {
+        Blueprint b;
+        b.schools = {{"a", "A", ""}, {"b", "B", ""}};
+        const auto add = [&](const char* id, double lo, double hi, const char* school, bool fresh) {
+            Target t = band(lo, hi);
+            t.school = school;
+            if (fresh) {
+                b.measures.emplace_back();
+                b.measures.back().definition.id = id;
+            }
+            b.measures.back().targets.push_back(t);
+        };
+        add("knee", 90, 100, "a", true);
+        add("knee", 110, 120, "b", false);
+        const auto near = compareSchools(b, reps({108}), {});
+        QVERIFY(near[1].nearer == 1 && near[0].nearer == 0 && near[0].measures == 1 && near[1].inside == 0);
+        QCOMPARE(compareSchools(b, reps({115}), {})[1].inside, 1);
+        QCOMPARE(compareSchools(b, reps({95}), {})[0].nearer, 1);
+        // A band that both share tells nothing; nor does a measure without a value, or a draw.
+        add("hip", 10, 20, "", true);
+        QCOMPARE(compareSchools(b, reps({95}), {})[0].measures, 1);
+        const auto draw = compareSchools(b, reps({105}), {});
+        QVERIFY(draw[0].nearer == 0 && draw[1].nearer == 0 && draw[0].measures == 1);
+        QCOMPARE(compareSchools(b, {}, {})[0].measures, 0);
+    }
 };
 QTEST_GUILESS_MAIN(TestReference)
 #include "test_reference.moc"
