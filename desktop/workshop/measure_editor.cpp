@@ -101,6 +101,7 @@ MeasureEditor::MeasureEditor(WorkshopDocument& document, Workbench* bench, QWidg
     buildFields();
     buildTargets();
     auto* scroll = atTopOfScroll(m_form);
+    scroll->setMinimumWidth(262);
     auto* right = new QVBoxLayout;
     right->setSpacing(6);
     right->addWidget(m_picker, 3);
@@ -487,40 +488,42 @@ void MeasureEditor::buildTargets() {
         auto& targets = b.measures[static_cast<std::size_t>(i)].targets;
         return targets[std::min(static_cast<std::size_t>(m_targetIndex), targets.size() - 1)];
     };
-    auto* line = new QHBoxLayout;
-    const auto small = [&](const QString& label, QWidget* w) {
-        line->addWidget(new QLabel(label));
-        line->addWidget(w, 1);
+    auto* line = new QHBoxLayout; // two short lines: both must stand beside the form in the smallest window
+    auto* ends = new QHBoxLayout;
+    const auto small = [](QHBoxLayout* into, const QString& label, QWidget* w) {
+        into->addWidget(new QLabel(label));
+        into->addWidget(w, 1);
     };
     auto* source = ItemForm::box(tr("Source"));
     for (const auto n : kTargetSourceNames)
         source->addItem(q(std::string(n)));
     source->setMinimumContentsLength(9);
     source->setObjectName("targetSource");
-    small(tr("Source"), source);
-    const auto spin = [&](const QString& label, double lo, double hi) {
+    small(line, tr("Source"), source);
+    const auto spin = [&](QHBoxLayout* into, const QString& label, double lo, double hi) {
         auto* s = new QDoubleSpinBox;
         s->setAccessibleName(label);
         s->setRange(lo, hi);
         s->setDecimals(3);
         s->setButtonSymbols(QAbstractSpinBox::NoButtons);
         s->setMinimumWidth(64);
-        small(label, s);
+        small(into, label, s);
         return s;
     };
-    auto* lo = spin(tr("From"), -kOpen, kOpen);
-    auto* hi = spin(tr("To"), -kOpen, kOpen);
-    auto* floor = spin(tr("Unit"), 1e-6, 1e5);
+    auto* lo = spin(ends, tr("From"), -kOpen, kOpen);
+    auto* hi = spin(ends, tr("To"), -kOpen, kOpen);
+    auto* floor = spin(line, tr("Unit"), 1e-6, 1e5);
     floor->setToolTip(tr("Half the width below which no band is narrower; for open bands the unit of severity"));
     lo->setSpecialValueText(tr("open"));
     lo->setObjectName("targetLo");
     hi->setObjectName("targetHi");
     f.layoutForm()->addRow(line);
+    f.layoutForm()->addRow(ends);
     auto* second = new QHBoxLayout;
     auto* school = ItemForm::box(tr("School"));
     auto* situation = ItemForm::box(tr("Situation"));
-    school->setMinimumContentsLength(10);
-    situation->setMinimumContentsLength(10);
+    school->setMinimumContentsLength(7);
+    situation->setMinimumContentsLength(7);
     second->addWidget(new QLabel(tr("School")));
     second->addWidget(school, 1);
     second->addWidget(new QLabel(tr("Situation")));

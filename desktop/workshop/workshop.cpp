@@ -126,7 +126,7 @@ Workshop::Workshop(Blueprint blueprint, std::filesystem::path library, Workbench
     m_rooms = new QListWidget;
     m_rooms->setObjectName("rooms");
     m_rooms->setAccessibleName(tr("Rooms of the workshop"));
-    m_rooms->setFixedWidth(150);
+    m_rooms->setFixedWidth(138);
     for (const char* name : kRooms)
         new QListWidgetItem(tr(name), m_rooms);
     m_items = new QListWidget;
@@ -135,7 +135,7 @@ Workshop::Workshop(Blueprint blueprint, std::filesystem::path library, Workbench
     m_items->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     m_items->setResizeMode(QListView::Adjust);
     m_itemsSide = new QWidget;
-    m_itemsSide->setFixedWidth(226);
+    m_itemsSide->setFixedWidth(204);
     auto* side = new QVBoxLayout(m_itemsSide);
     side->setContentsMargins(0, 0, 0, 0);
     side->addWidget(m_items, 1);

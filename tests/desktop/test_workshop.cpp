@@ -278,6 +278,33 @@ private slots:
         QVERIFY(moved >= 8);
         QVERIFY(!m_window->caseView()->bench().analysis().judgement.findings.empty());
     }
+    void smallAndDark() {
+        // The smallest window, in the other theme: everything is there and nothing is cut off.
+        m_shop = m_window->workshop();
+        static_cast<QWidget*>(m_shop)->show();
+        useTheme(Theme::night());
+        m_shop->resize(1024, 700);
+        for (const Room room :
+             {Room::technique, Room::positions, Room::measures, Room::faults, Room::causes, Room::drills,
+              Room::profiles, Room::schools, Room::situations, Room::checkpoints, Room::changes}) {
+            m_shop->show(room);
+            QCoreApplication::processEvents();
+            for (QPushButton* b : m_shop->findChildren<QPushButton*>())
+                if (b->isVisible()) {
+                    const QRect at(b->mapTo(m_shop, QPoint(0, 0)), b->size());
+                    QVERIFY2(at.left() >= 0 && at.right() <= m_shop->width(), qPrintable(b->text()));
+                    QVERIFY2(b->width() + 2 >= b->fontMetrics().horizontalAdvance(b->text()), qPrintable(b->text()));
+                }
+        }
+        m_shop->show(Room::measures);
+        QCoreApplication::processEvents();
+        for (const char* name : {"itemName", "points", "targetLo", "targetHi"})
+            QVERIFY2(find<QWidget>(name)->width() >= 60, name);
+        QVERIFY(find<QLineEdit>("itemName")->width() >= 120);
+        picture("small-and-dark");
+        useTheme(Theme::light());
+        m_shop->resize(1280, 800);
+    }
     void importAndExport() {
         m_shop = m_window->workshop();
         static_cast<QWidget*>(m_shop)->show();

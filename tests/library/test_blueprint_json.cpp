@@ -1,5 +1,6 @@
 #include "library/blueprint_json.h"
 
+#include "casebook/measure_drawing.h"
 #include "casebook/shipped.h"
 #include "core/technique/difference.h"
 #include "core/technique/validate.h"
@@ -98,6 +99,65 @@ private slots:
         const auto changes = differences(*b, *again);
         QVERIFY2(changes.empty(), changes.empty() ? "" : (changes[0].place + ": " + changes[0].what).c_str());
         QCOMPARE(blueprintToJson(*again), blueprintToJson(*b));
+    }
+    void everyKindThereAndBack_data() {
+        QTest::addColumn<int>("kind");
+        for (int k = 0; k < static_cast<int>(kMeasureKindNames.size()); ++k)
+            QTest::newRow(std::string(kMeasureKindNames[static_cast<std::size_t>(k)]).c_str()) << k;
+    }
+    void everyKindThereAndBack() {
+        // The example of each kind, completed by what only a blueprint can give, in each of its aspects.
+        QFETCH(int, kind);
+        auto d = exampleOf(static_cast<MeasureKind>(kind));
+        d.at = "a";
+        d.until = "b";
+        d.sentence = "For the athlete.";
+        d.base.clear();
+        for (auto& e : d.events)
+            e = "a";
+        for (auto& o : d.of)
+            o = "other";
+        if (d.kind == MeasureKind::seen)
+            d.checkpoint = "eyes";
+        std::vector<Aspect> ways(aspectsOf(d.kind).begin(), aspectsOf(d.kind).end());
+        if (ways.empty())
+            ways.push_back(d.aspect);
+        for (const Aspect way : ways) {
+            d.aspect = way;
+            const auto head = *pointFromText("head"), neck = *pointFromText("neck");
+            if (d.kind == MeasureKind::cadence)
+                d.points = way == Aspect::rate ? std::vector<PointSpec>() : std::vector{head};
+            if (d.kind == MeasureKind::overlap) {
+                d.points = way == Aspect::nearest ? std::vector{head, neck} : std::vector<PointSpec>();
+                d.events.assign(way == Aspect::nearest ? 0 : 4, "a");
+            }
+            if (d.kind == MeasureKind::recovery && way == Aspect::steps) {
+                d.points = {head};
+                d.level = 1;
+                d.height = 0.2;
+            }
+            QVERIFY2(problemOf(d).empty(), problemOf(d).c_str());
+            const std::string text = measureJson(d).dump();
+            const auto again = readMeasure(JsonReader(json::parse(text), "m"), false);
+            QCOMPARE(measureJson(again).dump(), text);
+            QCOMPARE(unitOf(again), unitOf(d));
+            QVERIFY(again.points == d.points && again.events == d.events && again.of == d.of && again.links == d.links);
+        }
+    }
+    void whatIsWrongInANewField() {
+        const auto said = [](const char* text) {
+            const auto m = measureFromJson(text);
+            return QString::fromStdString(m ? "nothing" : m.error().text());
+        };
+        QVERIFY(
+            said(R"({"kind": "chain", "links": [{"name": "a", "points": ["left_nose"]}]})").contains("links[0].points[0]"));
+        QVERIFY(said(R"({"kind": "chain", "links": [{"points": ["head"]}]})").contains("links[0].name"));
+        QVERIFY(said(R"({"kind": "path", "points": ["head"], "aspect": "braking"})").contains("no aspect"));
+        QVERIFY(said(R"({"kind": "path", "points": ["head"], "aspect": "wide"})").contains("aspect"));
+        QVERIFY(said(R"({"kind": "overlap", "events": ["a", "b"]})").contains("four"));
+        QVERIFY(said(R"({"kind": "recovery", "of": ["lean"], "lo": 5, "hi": -5})").contains("band"));
+        QVERIFY(said(R"({"kind": "cadence", "cycles": 0})").contains("cycles"));
+        QVERIFY(said(R"({"kind": "gap", "points": ["neck", "other_neck"]})").contains("nothing"));
     }
     void kindsInUse() {
         std::set<MeasureKind> kinds;
