@@ -233,8 +233,14 @@ MeasureValue evaluateOver(const MeasureDefinition& d, const Motion& motion, cons
     }
     case Reduction::range: {
         const Extreme high = extreme(true), low = extreme(false);
-        v.value = high.value - low.value;
-        v.uMarks = std::hypot(high.u, low.u);
+        const double seen = high.value - low.value;
+        // Noise alone spreads: between the largest and the smallest of n independent errors lie about 2 √(2 ln n) of
+        // them. Smoothed errors are as many as they have 1/18 s each. That much is taken off, and half of it stays
+        // unsure.
+        const double pieces = std::max(1.0, 18.0 * (samples.back().time - samples.front().time));
+        const double noise = 2.0 * std::sqrt(2.0 * std::log(pieces)) * (high.u + low.u) / 2.0;
+        v.value = std::sqrt(std::max(0.0, seen * seen - noise * noise));
+        v.uMarks = std::hypot(high.u, low.u, (seen - v.value) / 2.0);
         v.uTime = std::hypot(high.uTime, low.uTime);
         v.frames = {samples[std::min(high.at, low.at)].frame, samples[std::max(high.at, low.at)].frame};
         break;

@@ -74,8 +74,11 @@ public:
         e->setAccessibleName(label);
         m_form->addRow(label, e);
         onFill([this, e, field] {
-            if (const QString t = q(field(m_document.value(), m_index)); e->text() != t)
+            if (const QString t = q(field(m_document.value(), m_index)); e->text() != t) {
                 e->setText(t);
+                if (!e->hasFocus())
+                    e->setCursorPosition(0); // its beginning is what tells
+            }
         });
         connect(e, &QLineEdit::textEdited, this, [this, label, field](const QString& t) {
             change(

@@ -266,8 +266,10 @@ void MeasureEditor::buildFields() {
     layout->addRow(tr("Points"), row("points", points));
     f.onFill([this, points, def] {
         if (const QString t = textOf(def(m_document.value(), m_form->index()).points);
-            !points->hasFocus() || !points->isModified())
+            !points->hasFocus() || !points->isModified()) {
             points->setText(t);
+            points->setCursorPosition(0);
+        }
     });
     connect(points, &QLineEdit::editingFinished, this, [this, points] {
         if (!points->isModified())

@@ -135,7 +135,7 @@ Workshop::Workshop(Blueprint blueprint, std::filesystem::path library, Workbench
     m_items->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     m_items->setResizeMode(QListView::Adjust);
     m_itemsSide = new QWidget;
-    m_itemsSide->setFixedWidth(204);
+    m_itemsSide->setFixedWidth(212);
     auto* side = new QVBoxLayout(m_itemsSide);
     side->setContentsMargins(0, 0, 0, 0);
     side->addWidget(m_items, 1);
