@@ -89,13 +89,15 @@ void chooseReps(const CaseData& data, Analysis& a) {
 }
 
 // What a target that comes from a model is made of: model performances, or the athlete's own reps.
-std::vector<MeasuredRep> referenceReps(const CaseData& data, const Blueprint& blueprint, const Analysis& a) {
+void chooseReference(const CaseData& data, const Blueprint& blueprint, Analysis& a) {
     std::vector<MeasuredRep> models = pick(a, a.modelReps);
     for (const auto& m : data.brief.models)
         if (m.blueprint == data.blueprintId && (m.school.empty() || m.school == data.brief.school))
             models.insert(models.end(), m.reps.begin(), m.reps.end());
+    a.reference = models;
+    a.referenceKind = ReferenceKind::model;
     if (data.brief.reference == ReferenceKind::model || !a.judgedDay)
-        return models;
+        return;
     struct Own {
         Id id;
         Day day;
@@ -123,12 +125,16 @@ std::vector<MeasuredRep> referenceReps(const CaseData& data, const Blueprint& bl
         break;
     }
     case ReferenceKind::ownCalm: {
-        std::optional<Stage> calm;
+        // Less stress than in any of the reps that are judged: they are not their own model.
+        std::optional<Stage> now, calm;
         for (const auto& o : own)
-            if (!calm || o.stage < *calm)
+            if (!earlier(o) && (!now || o.stage < *now))
+                now = o.stage;
+        for (const auto& o : own)
+            if (earlier(o) && now && o.stage < *now && (!calm || o.stage < *calm))
                 calm = o.stage;
         for (const auto& o : own)
-            if (o.stage == *calm)
+            if (earlier(o) && calm && o.stage == *calm)
                 chosen.push_back(o.id);
         break;
     }
@@ -151,8 +157,10 @@ std::vector<MeasuredRep> referenceReps(const CaseData& data, const Blueprint& bl
             chosen.push_back(ranked[i].second);
     }
     }
-    const auto reps = pick(a, chosen);
-    return reps.empty() ? models : reps; // nothing of the kind yet: the models
+    if (chosen.empty())
+        return; // nothing of the kind yet: the models
+    a.reference = pick(a, chosen);
+    a.referenceKind = data.brief.reference;
 }
 
 void readPractice(const CaseData& data, const Blueprint& blueprint, Analysis& a) {
@@ -642,7 +650,7 @@ Analysis analyse(const CaseData& data, const Blueprint& blueprint, Day today, co
     CompareOptions options;
     options.school = data.brief.school;
     const auto athlete = pick(a, a.athleteReps);
-    a.reference = referenceReps(data, blueprint, a);
+    chooseReference(data, blueprint, a);
     options.situation = mainSituation(athlete, a.reference);
     a.situation = options.situation;
     a.schools = compareSchools(blueprint, athlete, a.reference);

@@ -64,6 +64,7 @@ struct Analysis {
     std::map<Id, MeasuredRep> measured;                  ///< by rep
     std::optional<Day> judgedDay;                        ///< the athlete's newest session with a measured rep
     std::vector<Id> athleteReps, modelReps;              ///< the reps that were compared
+    ReferenceKind referenceKind = ReferenceKind::model;  ///< what `reference` is: the models where the wish has no reps
     std::vector<MeasuredRep> reference;                  ///< what targets from a model are made of: see ReferenceKind
     std::string situation;                               ///< of the athlete's reps that are compared; empty = all
     std::vector<SchoolNearness> schools;                 ///< by the blueprint's order

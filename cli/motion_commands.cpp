@@ -228,10 +228,10 @@ Status modelFrom(const TracksArguments& a) {
                 if (!book)
                     return book.error();
                 const auto& analysis = (*book)->analysisNow();
+                if (analysis.modelReps.empty())
+                    continue;
                 for (const Id id : analysis.modelReps)
                     reps.push_back(analysis.measured.at(id));
-                if (reps.empty())
-                    continue;
                 const Take& take = (*book)->data().takes.at((*book)->data().reps.at(analysis.modelReps.front()).take);
                 model.name = model.name.empty() ? take.who : model.name;
             }

@@ -177,7 +177,9 @@ std::vector<std::string> contextWords(const Casebook& book) {
     const auto& b = book.blueprint();
     const auto& a = book.analysis();
     std::vector<std::string> out;
-    switch (book.data().brief.reference) {
+    if (a.referenceKind != book.data().brief.reference)
+        out.push_back("Compared with the model: there are no own reps of the wished kind yet.");
+    switch (a.referenceKind) {
     case ReferenceKind::ownBest:
         out.push_back("Compared with the athlete's own best reps of earlier days.");
         break;

@@ -115,12 +115,13 @@ MeasuredValue gather(const MeasureDefinition& d, const std::vector<MeasuredRep>&
     }
     const MeasuredValue base = gather(d.base.front()->id, reps);
     std::vector<double> values, errors, when;
-    for (const auto& [rep, v] : base.each) {
-        const auto it = std::find_if(reps.begin(), reps.end(), [&](const MeasuredRep& r) { return r.rep == rep; });
-        values.push_back(v.value);
-        errors.push_back(v.u);
-        when.push_back(it->when);
-    }
+    for (const auto& rep : reps)
+        for (const auto& v : rep.values)
+            if (v.measure == d.base.front()->id && !v.refused) {
+                values.push_back(v.value);
+                errors.push_back(v.u);
+                when.push_back(rep.when);
+            }
     const auto spread = spreadOf(values, errors);
     const auto drift = driftOf(when, values);
     if (d.kind == MeasureKind::spread ? !spread : !drift) {

@@ -176,6 +176,10 @@ private slots:
             all[i].when = 10.0 * static_cast<double>(i);
         const auto drift = gather(over(MeasureKind::drift), all);
         QVERIFY(drift.reps == 5 && std::abs(drift.mean - 8.0) < 1e-9 && drift.u < 1e-6 && drift.each.size() == 5);
+        auto alike = all; // reps of several libraries may have the same ids
+        for (auto& r : alike)
+            r.rep = "1";
+        QVERIFY(std::abs(gather(over(MeasureKind::drift), alike).mean - 8.0) < 1e-9);
         const auto spread = gather(over(MeasureKind::spread), all);
         // s² = 10, of which marking explains 0.25.
         QVERIFY(std::abs(spread.mean - std::sqrt(10 - 0.25)) < 1e-9 && std::abs(spread.sd - std::sqrt(10.0)) < 1e-9);
