@@ -45,19 +45,11 @@ void measureReps(const CaseData& data, const Blueprint& blueprint, const KnownMo
         const auto take = data.takes.find(rep.take);
         if (take == data.takes.end() || rep.positions.empty())
             continue;
-        MeasuredRep m;
+        MeasuredRep m =
+            measureRep(blueprint, *a.motions[rep.take], rep.positions, setups.at(rep.take), factsOf(blueprint, rep));
         m.rep = std::to_string(id);
-        if (take->second.captureRate)
-            m.captureRate = Hertz(*take->second.captureRate);
         m.situation = rep.situation;
-        const auto begins =
-            std::min_element(rep.positions.begin(), rep.positions.end(),
-                             [](const auto& x, const auto& y) { return x.second.frame < y.second.frame; });
-        m.when = before[rep.take] + a.motions[rep.take]->time().real(begins->second.frame).value;
-        const RepFacts facts = factsOf(blueprint, rep);
-        for (const auto& measure : blueprint.measures)
-            m.values.push_back(
-                evaluate(measure.definition, *a.motions[rep.take], rep.positions, setups.at(rep.take), facts));
+        m.when += before[rep.take];
         a.measured[id] = std::move(m);
     }
 }

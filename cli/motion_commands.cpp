@@ -144,16 +144,9 @@ Result<Measured> measureFile(const TracksArguments& a, const std::string& file) 
     Measured out;
     out.blueprint = std::move(*blueprint);
     for (std::size_t i = 0; i < reps.size(); ++i) {
-        MeasuredRep m;
+        MeasuredRep m = measureRep(out.blueprint, motion, reps[i].positions, setup);
         m.rep = fs::path(file).filename().string() + " " + std::to_string(i + 1);
-        m.captureRate = time->captureRate();
         m.situation = reps[i].situation;
-        const auto begins =
-            std::min_element(reps[i].positions.begin(), reps[i].positions.end(),
-                             [](const auto& x, const auto& y) { return x.second.frame < y.second.frame; });
-        m.when = begins == reps[i].positions.end() ? 0.0 : time->real(begins->second.frame).value;
-        for (const auto& measure : out.blueprint.measures)
-            m.values.push_back(evaluate(measure.definition, motion, reps[i].positions, setup));
         out.reps.push_back(std::move(m));
     }
     // What is read over reps, once for all of them.

@@ -56,6 +56,15 @@ private:
     std::normal_distribution<double> m_normal;
 };
 
+// The cycle, shot or stroke that is under way: the last one that has begun.
+template <typename T> const T& runningAt(const std::vector<T>& all, double t) {
+    const T* now = &all.front();
+    for (const auto& one : all)
+        if (t >= one.start)
+            now = &one;
+    return *now;
+}
+
 double of(const Faults& faults, const char* name) {
     const auto it = faults.find(name);
     return it == faults.end() ? 0.0 : it->second;
@@ -104,10 +113,7 @@ public:
         }
     }
     Joints at(double t) const override {
-        const Cycle* c = &m_cycles.front();
-        for (const auto& k : m_cycles)
-            if (t >= k.start)
-                c = &k;
+        const Cycle* c = &runningAt(m_cycles, t);
         const double u = (t - c->start) / c->period;
         BodyPose p = hips(u, *c);
         p.pelvis.y() = height(u, *c);
@@ -255,10 +261,7 @@ public:
         }
     }
     Joints at(double t) const override {
-        const Arrow* s = &m_shots.front();
-        for (const auto& k : m_shots)
-            if (t >= k.start)
-                s = &k;
+        const Arrow* s = &runningAt(m_shots, t);
         const double u = t - s->start;
         BodyPose p;
         const double L = m_a.legLength(), ankle = m_a.ankleHeight();
@@ -379,10 +382,7 @@ public:
         }
     }
     Joints at(double t) const override {
-        const Jump* k = &m_jumps.front();
-        for (const auto& j : m_jumps)
-            if (t >= j.start)
-                k = &j;
+        const Jump* k = &runningAt(m_jumps, t);
         const double u = t - k->start;
         const double L = m_a.legLength(), ankle = m_a.ankleHeight();
         const double bendBy = 0.245 - of(m_f, "no_depth");
@@ -552,10 +552,7 @@ public:
         m_reps.back().end += 0.25;
     }
     Joints at(double t) const override {
-        const Stroke* s = &m_strokes.front();
-        for (const auto& k : m_strokes)
-            if (t >= k.start)
-                s = &k;
+        const Stroke* s = &runningAt(m_strokes, t);
         const double u = std::clamp((t - s->start) / s->period, -0.02, 1.0);
         const double L = m_a.legLength(), shank = m_a.shank();
         BodyPose p;
@@ -643,10 +640,7 @@ public:
         }
     }
     Joints at(double t) const override {
-        const Duel* d = &m_duels.front();
-        for (const auto& k : m_duels)
-            if (t >= k.start)
-                d = &k;
+        const Duel* d = &runningAt(m_duels, t);
         const double u = t - d->start;
         const double L = m_a.legLength(), ankle = m_a.ankleHeight();
         const double out = 0.62 * m_h * step(u, d->reacts, d->contact);

@@ -11,8 +11,6 @@
 namespace riflesso {
 namespace {
 
-constexpr double kMostMissing = 0.1; // of the frames
-
 // The angle that a link has on a frame, degrees, and its gradient by each landmark.
 struct AngleOf {
     MeasureDefinition definition;
@@ -29,16 +27,7 @@ struct AngleOf {
     [[nodiscard]] double round() const { return definition.kind == MeasureKind::clock ? 12.0 : 720.0; }
 };
 
-Result<std::vector<Sample>> enough(std::vector<Sample> samples, int all, const std::string& why) {
-    const auto n = samples.size();
-    if (n < 5 || static_cast<double>(n) < (1.0 - kMostMissing) * all)
-        return Error{"only " + std::to_string(n) + " of " + std::to_string(all) + " frames can be read" +
-                         (why.empty() ? "" : " (" + why + ")"),
-                     {},
-                     {},
-                     {}};
-    return samples;
-}
+constexpr std::size_t kFewestSpeeds = 5; // a peak needs something beside it
 
 struct Peak {
     std::string name;
@@ -76,7 +65,9 @@ Result<std::vector<Sample>> speedsOf(const MeasureDefinition& d, const std::vect
         std::vector<Sample> out;
         for (const auto& p : *read)
             out.push_back({p.frame, p.time, p.velocity.norm(), p.speed});
-        return enough(std::move(out), all, {});
+        if (auto few = tooFewRead(out.size(), all, {}, kFewestSpeeds))
+            return std::move(*few);
+        return out;
     }
     const AngleOf angle(d, points);
     std::vector<Sample> out;
@@ -105,7 +96,9 @@ Result<std::vector<Sample>> speedsOf(const MeasureDefinition& d, const std::vect
         out.push_back(
             {f, time.real(f).value, std::abs(change) / dt, std::sqrt(variance) * angle.perHour() * perSecond});
     }
-    return enough(std::move(out), all, why);
+    if (auto few = tooFewRead(out.size(), all, why, kFewestSpeeds))
+        return std::move(*few);
+    return out;
 }
 
 MeasureValue evaluateChain(const MeasureDefinition& d, const Motion& motion, const PlacedPosition& from,
@@ -117,7 +110,8 @@ MeasureValue evaluateChain(const MeasureDefinition& d, const Motion& motion, con
         if (!samples)
             return refuse(d, link.name + ": " + samples.error().text());
         Extreme e = extremeOf(*samples, true, time, instantError(from, time), instantError(until, time));
-        e.uInstant *= 1.2; // noise of speeds swings to and fro where that of places drifts: found by draws (test_rhythm)
+        e.uInstant *=
+            1.2; // noise of speeds swings to and fro where that of places drifts: found by draws (test_rhythm)
         if (!(e.value > 3.0 * e.u))
             return refuse(d, link.name + " does not move clearly more than its marks are unsure");
         peaks.push_back({link.name, std::move(*samples), e});

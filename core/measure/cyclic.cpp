@@ -28,7 +28,8 @@ MeasureValue evaluateNearest(const MeasureDefinition& d, const Motion& motion, c
     apart.direction.reset();
     MeasureValue v;
     v.measure = d.id;
-    int ahead = 0, readable = 0;
+    int ahead = 0;
+    std::size_t readable = 0;
     for (FrameIndex f = from.frame; f <= until.frame; f = f + 1) {
         const auto r = readAt(apart, motion, f, setup);
         if (!r)
@@ -55,8 +56,8 @@ MeasureValue evaluateNearest(const MeasureDefinition& d, const Motion& motion, c
     const int all = until.frame - from.frame + 1;
     if (all < 2)
         return refuse(d, "\"" + d.until + "\" does not lie after \"" + d.at + "\"");
-    if (readable < 3 || readable < 9 * all / 10)
-        return refuse(d, "only " + std::to_string(readable) + " of " + std::to_string(all) + " frames can be read");
+    if (const auto few = tooFewRead(readable, all, {}))
+        return refuse(d, few->text());
     if (ahead == 0)
         return refuse(d, "the two are never in front at the same time");
     v.u = v.uMarks;

@@ -67,9 +67,8 @@ MeasureValue evaluateRecovery(const MeasureDefinition& d, const Motion& motion, 
         seen.push_back({f, time.real(f).value, std::max(d.lo - r->value, r->value - d.hi), r->u});
         v.draft = v.draft || r->draft;
     }
-    if (seen.size() < 3 || static_cast<double>(seen.size()) < 0.9 * all)
-        return refuse(d, "only " + std::to_string(seen.size()) + " of " + std::to_string(all) + " frames can be read" +
-                             (why.empty() ? "" : " (" + why + ")"));
+    if (const auto few = tooFewRead(seen.size(), all, why))
+        return refuse(d, few->text());
     // Back for good: the last frame outside is followed by the crossing. Noise at the edge is no new loss.
     std::size_t last = seen.size();
     for (std::size_t i = seen.size(); i-- > 0;)

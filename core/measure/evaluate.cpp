@@ -187,7 +187,6 @@ MeasureValue evaluateInterval(const MeasureDefinition& d, const Motion& motion, 
 // One value out of all frames of a phase.
 MeasureValue evaluateOver(const MeasureDefinition& d, const Motion& motion, const PlacedPosition& from,
                           const PlacedPosition& until, const ViewSetup& setup) {
-    constexpr double kMostMissing = 0.1; // of the frames
     const auto& time = motion.time();
     const int all = until.frame - from.frame + 1;
     if (all < 2)
@@ -212,10 +211,8 @@ MeasureValue evaluateOver(const MeasureDefinition& d, const Motion& motion, cons
         if (r->filled)
             v.reason = "read from a filled gap, in part";
     }
-    const auto n = static_cast<int>(samples.size());
-    if (n < 3 || n < (1.0 - kMostMissing) * all)
-        return refuse(d, "only " + std::to_string(n) + " of " + std::to_string(all) + " frames can be read" +
-                             (why.empty() ? "" : " (" + why + ")"));
+    if (const auto few = tooFewRead(samples.size(), all, why))
+        return refuse(d, few->text());
     const auto extreme = [&](bool largest) {
         return extremeOf(samples, largest, time, instantError(from, time), instantError(until, time));
     };

@@ -8,8 +8,6 @@
 namespace riflesso {
 namespace {
 
-constexpr double kMostMissing = 0.1; // of the frames
-
 // How often a series turns back by more than `hysteresis`.
 int reversals(const std::vector<double>& along, double hysteresis) {
     int count = 0, way = 0;
@@ -86,6 +84,17 @@ std::optional<UnitLength> unitLengthOver(const MeasureDefinition& d, const Motio
     if (n == 0 || !(sum > 0.0))
         return std::nullopt;
     return UnitLength{sum / n, error / sum};
+}
+
+std::optional<Error> tooFewRead(std::size_t read, int all, const std::string& why, std::size_t least) {
+    constexpr double kMostMissing = 0.1; // of the frames
+    if (read >= least && static_cast<double>(read) >= (1.0 - kMostMissing) * all)
+        return std::nullopt;
+    return Error{"only " + std::to_string(read) + " of " + std::to_string(all) + " frames can be read" +
+                     (why.empty() ? "" : " (" + why + ")"),
+                 {},
+                 {},
+                 {}};
 }
 
 Result<MovingPoint> movingPoint(const MeasureDefinition& d, const Motion& motion, FrameIndex frame,
@@ -231,13 +240,8 @@ Result<std::vector<MovingPoint>> movingPoints(const MeasureDefinition& d, const 
         else if (why.empty())
             why = p.error().text();
     }
-    const auto n = points.size();
-    if (n < 3 || static_cast<double>(n) < (1.0 - kMostMissing) * all)
-        return Error{"only " + std::to_string(n) + " of " + std::to_string(all) + " frames can be read" +
-                         (why.empty() ? "" : " (" + why + ")"),
-                     {},
-                     {},
-                     {}};
+    if (auto few = tooFewRead(points.size(), all, why))
+        return std::move(*few);
     return points;
 }
 

@@ -9,6 +9,10 @@ namespace riflesso {
 /// A measure that cannot be taken, and why.
 MeasureValue refuse(const MeasureDefinition& definition, std::string reason);
 
+/// Too few frames of a span could be read: fewer than \p least, or than nine tenths of \p all. \p why: what stood in
+/// the way on the first of the others, may be empty. Nothing when there are enough.
+std::optional<Error> tooFewRead(std::size_t read, int all, const std::string& why, std::size_t least = 3);
+
 /// A point's place and velocity on a frame, in the measure's unit of length (and a second), x as in the picture, y
 /// DOWN.
 struct MovingPoint {

@@ -63,6 +63,19 @@ Advised adviceFor(const Deviation& d, const std::vector<MeasuredRep>& reps) {
 
 } // namespace
 
+MeasuredRep measureRep(const Blueprint& blueprint, const Motion& motion, const Positions& positions,
+                       const ViewSetup& setup, const RepFacts& facts) {
+    MeasuredRep out;
+    out.captureRate = motion.time().captureRate();
+    const auto first = std::min_element(positions.begin(), positions.end(),
+                                        [](const auto& x, const auto& y) { return x.second.frame < y.second.frame; });
+    if (first != positions.end())
+        out.when = motion.time().real(first->second.frame).value;
+    for (const auto& m : blueprint.measures)
+        out.values.push_back(evaluate(m.definition, motion, positions, setup, facts));
+    return out;
+}
+
 MeasuredValue gather(const std::string& measure, const std::vector<MeasuredRep>& reps) {
     MeasuredValue out;
     std::map<std::string, int> reasons;

@@ -25,6 +25,11 @@ struct MeasuredRep {
     friend bool operator==(const MeasuredRep&, const MeasuredRep&) = default;
 };
 
+/// All measures of a blueprint on one rep. `when` is the real time of its first position in the take, s. The id and the
+/// situation are left to the caller.
+MeasuredRep measureRep(const Blueprint& blueprint, const Motion& motion, const Positions& positions,
+                       const ViewSetup& setup, const RepFacts& facts = {});
+
 /// A model performance that came measured: from other cases, other people's films or motion capture.
 struct ModelPerformance {
     std::string name;      ///< "Model A"

@@ -43,16 +43,13 @@ Measured measured(const char* technique, const Faults& faults = {}, int reps = 3
     const Motion motion = toMotion(tracks, Timebase::constant(frames, Hertz(rate)), raw);
     const ViewSetup setup{view, view == View::side ? Facing::right : Facing::camera, Side::right, nullptr};
     for (const auto& rep : take->reps()) {
-        MeasuredRep m;
-        m.rep = std::to_string(rep.start);
-        m.when = rep.start;
         Positions positions;
         for (const auto& [id, t] : rep.keys) {
             const auto nearest = static_cast<int>(std::lround(t * rate));
             positions[id] = {FrameIndex(nearest), {}, t - nearest / rate};
         }
-        for (const auto& measure : out.blueprint.measures)
-            m.values.push_back(evaluate(measure.definition, motion, positions, setup));
+        MeasuredRep m = measureRep(out.blueprint, motion, positions, setup);
+        m.rep = std::to_string(rep.start);
         out.reps.push_back(std::move(m));
         if (out.reps.size() > 1 || view != View::side)
             continue;
