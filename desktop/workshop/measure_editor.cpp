@@ -55,6 +55,9 @@ void ensureLandmarks(Blueprint& b, const MeasureDefinition& d) {
 std::vector<TriedValue> tryMeasure(const Blueprint& blueprint, const MeasureDefinition& d, const Workbench& bench) {
     std::vector<TriedValue> out;
     const auto& data = bench.data();
+    std::map<Id, ViewSetup> setups; // a calibration is solved once a take
+    for (const auto& [id, take] : data.takes)
+        setups[id] = setupOf(take);
     std::map<bool, std::vector<MeasuredRep>> reps; // by model or not, for what is read over reps
     for (const auto& [id, rep] : data.reps) {
         const auto take = data.takes.find(rep.take);
@@ -66,7 +69,7 @@ std::vector<TriedValue> tryMeasure(const Blueprint& blueprint, const MeasureDefi
         if (!isNoted(one.kind) && one.view != take->second.view)
             continue;
         TriedValue v{QString("%1, rep %2").arg(q(take->second.title)).arg(rep.number), model,
-                     evaluate(one, *motion->second, rep.positions, setupOf(take->second), factsOf(blueprint, rep))};
+                     evaluate(one, *motion->second, rep.positions, setups.at(rep.take), factsOf(blueprint, rep))};
         if (isAcrossReps(d.kind)) {
             MeasuredRep m;
             m.rep = std::to_string(id);
@@ -177,7 +180,7 @@ const BlueprintMeasure* MeasureEditor::measure() const {
 void MeasureEditor::setIndex(int index) {
     m_targetIndex = 0;
     m_form->setIndex(index);
-    fill();
+    fillBeside();
 }
 
 void MeasureEditor::setPoints(const std::vector<PointSpec>& points) {
@@ -619,11 +622,17 @@ void MeasureEditor::fillTargets() {
 }
 
 void MeasureEditor::fill() {
+    if (measure())
+        m_form->fill();
+    fillBeside();
+}
+
+// Everything but the form's own fields.
+void MeasureEditor::fillBeside() {
     const auto* m = measure();
     setEnabled(m != nullptr);
     if (!m)
         return;
-    m_form->fill();
     fillTargets();
     showRows();
     std::vector<std::string> others;

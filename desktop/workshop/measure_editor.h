@@ -26,6 +26,7 @@ private:
     void buildFields();
     void buildTargets();
     void fillTargets();
+    void fillBeside();
     void showRows();
     void tryIt();
     void setPoints(const std::vector<PointSpec>& points);

@@ -848,6 +848,8 @@ void Workshop::show(Room room, int item) {
         m_after->setCurrentIndex(0);
         showChanges();
     }
+    if (room == Room::causes)
+        refresh();
     fillItems();
     if (item >= 0)
         m_items->setCurrentRow(item);
@@ -857,15 +859,18 @@ void Workshop::fillItems() {
     const auto p = part();
     if (!p)
         return;
-    const int was = std::max(0, m_items->currentRow());
+    const int was = m_items->currentRow(), row = std::min(std::max(0, was), m_document->count(*p) - 1);
     {
         const QSignalBlocker quiet(m_items);
         m_items->clear();
         for (int i = 0; i < m_document->count(*p); ++i)
             new QListWidgetItem(QString("%1  %2").arg(i + 1).arg(m_document->nameOf(*p, i)), m_items);
-        m_items->setCurrentRow(std::min(was, m_items->count() - 1));
+        m_items->setCurrentRow(row);
     }
-    emit m_items->currentRowChanged(m_items->currentRow());
+    // The same item in the same room is brought up to date by refresh(): once a key press is enough.
+    if (row != was || m_room != m_itemsOf)
+        emit m_items->currentRowChanged(row);
+    m_itemsOf = m_room;
 }
 
 void Workshop::refresh() {
@@ -891,6 +896,9 @@ void Workshop::refresh() {
         m_forms[m_room]->fill();
     if (m_room == Room::positions)
         tryRule();
+    sayProblems();
+    if (m_room != Room::causes)
+        return; // what is not seen is brought up to date when it is shown
     m_graph->setBlueprint(b);
     const auto chosen = m_graph->chosen();
     for (auto* c : {m_linkFrom, m_linkTo})
@@ -906,7 +914,6 @@ void Workshop::refresh() {
                 }
     if (!chosen)
         m_linkWords->setText(tr("Drag from a cause to its consequence. Click a line to change it."));
-    sayProblems();
 }
 
 void Workshop::sayProblems() {

@@ -87,6 +87,7 @@ private:
     QLabel *m_title, *m_message, *m_ruleResult, *m_picture;
     QPushButton *m_keep, *m_undo, *m_redo;
     Room m_room = Room::technique;
+    Room m_itemsOf = Room::technique; ///< whose items the list shows
 };
 
 } // namespace riflesso
