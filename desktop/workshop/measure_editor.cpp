@@ -17,6 +17,28 @@ namespace {
 
 constexpr double kOpen = 1e6; // a spin box at its end stands for an open end
 
+// A number that may be left open at one end of its range: below (−1), above (+1), or not at all (0).
+class EndSpin : public QDoubleSpinBox {
+public:
+    explicit EndSpin(int openEnd) : m_openEnd(openEnd) {}
+    [[nodiscard]] QString textFromValue(double v) const override {
+        return m_openEnd != 0 && v == end() ? open() : QDoubleSpinBox::textFromValue(v);
+    }
+    [[nodiscard]] double valueFromText(const QString& text) const override {
+        return m_openEnd != 0 && text == open() ? end() : QDoubleSpinBox::valueFromText(text);
+    }
+    QValidator::State validate(QString& text, int& pos) const override {
+        if (m_openEnd == 0 || text.isEmpty() || !open().startsWith(text))
+            return QDoubleSpinBox::validate(text, pos);
+        return text == open() ? QValidator::Acceptable : QValidator::Intermediate;
+    }
+
+private:
+    [[nodiscard]] double end() const { return m_openEnd < 0 ? minimum() : maximum(); }
+    static QString open() { return MeasureEditor::tr("open"); }
+    int m_openEnd;
+};
+
 Options positionsOf(const Blueprint& b) {
     Options out;
     for (const auto& p : b.positions)
@@ -505,8 +527,8 @@ void MeasureEditor::buildTargets() {
     source->setMinimumContentsLength(9);
     source->setObjectName("targetSource");
     small(line, tr("Source"), source);
-    const auto spin = [&](QHBoxLayout* into, const QString& label, double lo, double hi) {
-        auto* s = new QDoubleSpinBox;
+    const auto spin = [&](QHBoxLayout* into, const QString& label, double lo, double hi, int openEnd) {
+        auto* s = new EndSpin(openEnd);
         s->setAccessibleName(label);
         s->setRange(lo, hi);
         s->setDecimals(3);
@@ -515,11 +537,10 @@ void MeasureEditor::buildTargets() {
         small(into, label, s);
         return s;
     };
-    auto* lo = spin(ends, tr("From"), -kOpen, kOpen);
-    auto* hi = spin(ends, tr("To"), -kOpen, kOpen);
-    auto* floor = spin(line, tr("Unit"), 1e-6, 1e5);
+    auto* lo = spin(ends, tr("From"), -kOpen, kOpen, -1);
+    auto* hi = spin(ends, tr("To"), -kOpen, kOpen, 1);
+    auto* floor = spin(line, tr("Unit"), 1e-6, 1e5, 0);
     floor->setToolTip(tr("Half the width below which no band is narrower; for open bands the unit of severity"));
-    lo->setSpecialValueText(tr("open"));
     lo->setObjectName("targetLo");
     hi->setObjectName("targetHi");
     f.layoutForm()->addRow(line);

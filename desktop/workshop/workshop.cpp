@@ -737,7 +737,7 @@ QWidget* Workshop::causesRoom() {
             }
         for (const auto& p : problemsOf(trial))
             if (p.what.find("run in a circle") != std::string::npos) {
-                m_message->setText(tr("That cannot be: %1.").arg(q(p.what)));
+                m_message->setText(tr("That cannot be: %1.").arg(inNames(p.what)));
                 return;
             }
         m_message->clear();
@@ -916,6 +916,19 @@ void Workshop::refresh() {
         m_linkWords->setText(tr("Drag from a cause to its consequence. Click a line to change it."));
 }
 
+QString Workshop::inNames(const std::string& what) const {
+    const QString text = q(what), arrow = " → ";
+    if (!text.contains(arrow))
+        return text;
+    const auto colon = text.indexOf(": ") + 2;
+    QStringList names;
+    for (const QString& id : text.mid(colon).split(arrow)) {
+        const Fault* f = m_document->value().fault(id.toStdString());
+        names << (f ? tr("“%1”").arg(q(f->name)) : id);
+    }
+    return text.left(colon) + names.join(arrow);
+}
+
 void Workshop::sayProblems() {
     m_problems->clear();
     const auto& problems = m_document->problems();
@@ -940,7 +953,7 @@ void Workshop::sayProblems() {
                                               field.isEmpty() ? QString() : ", " + field);
             }
         }
-        auto* item = new QListWidgetItem(QString("%1: %2").arg(where, q(p.what)), m_problems);
+        auto* item = new QListWidgetItem(QString("%1: %2").arg(where, inNames(p.what)), m_problems);
         item->setData(Qt::UserRole, q(p.place));
         item->setToolTip(tr("Click to go there"));
     }

@@ -63,6 +63,8 @@ private:
     void refresh();
     void showChanges();
     void sayProblems();
+    /// What is wrong with the names that people know instead of ids.
+    [[nodiscard]] QString inNames(const std::string& what) const;
     void tryRule();
     void takePicture();
     void toProblem(const QString& place);
