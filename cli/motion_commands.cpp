@@ -328,6 +328,7 @@ Status simulate(const SimulateArguments& a) {
     r.stature = a.stature;
     r.variation = a.variation;
     r.sound = true;
+    Faults faults;
     for (const auto& f : a.faults) {
         const auto at = f.find('=');
         double size = 0.0;
@@ -335,10 +336,10 @@ Status simulate(const SimulateArguments& a) {
         const auto read = std::from_chars(begin, f.data() + f.size(), size);
         if (at == std::string::npos || read.ec != std::errc() || read.ptr != f.data() + f.size())
             return Error{"--fault must be a name and a number, like knee_gives=0.02, not \"" + f + "\"", {}, {}, {}};
-        if (!known.contains(f.substr(0, at)))
-            return Error{"there is no fault \"" + f.substr(0, at) + "\" here; --list names them", {}, {}, {}};
-        r.sizes[f.substr(0, at)] = size;
+        faults[f.substr(0, at)] = size;
     }
+    if (const auto set = setFaults(r, faults); !set)
+        return Error{set.error().what, r.technique, "no film was made", "--list names them"};
     int last = -1;
     const auto film = makeFilm(r, a.out, [&](int done, int all) {
         if (const int percent = all > 0 ? 100 * done / all : 0; percent / 10 != last / 10) {

@@ -43,15 +43,11 @@ FilmRecipe recipeOf(const JsonReader& j) {
     r.seed = static_cast<unsigned>(j["seed"].integer());
     r.technique = j.textOr("technique", "fencing-lunge");
     r.camera = cameraFor(r.technique, j["view"].text() == "front");
-    const auto f = j["faults"];
-    if (r.technique != "fencing-lunge") {
-        for (const auto& [fault, size] : f.fields())
-            r.sizes[fault] = size.number();
-        return r;
-    }
-    r.faults = {f.numberOr("hand_late_s", 0),    f.numberOr("rear_knee_bent", 0),    f.numberOr("trunk_falls_deg", 0),
-                f.numberOr("guard_narrow_m", 0), f.numberOr("knee_beyond_toe_m", 0), f.numberOr("slow_recovery_s", 0),
-                f.numberOr("tip_drops_deg", 0)};
+    Faults faults;
+    for (const auto& [fault, size] : j["faults"].fields())
+        faults[fault] = size.number();
+    if (const auto set = setFaults(r, faults); !set)
+        j["faults"].fail(set.error().what);
     return r;
 }
 

@@ -175,6 +175,25 @@ Result<SimulatedTake> SimulatedTake::make(const FilmRecipe& recipe) {
     return take;
 }
 
+Status setFaults(FilmRecipe& recipe, const Faults& faults) {
+    const auto known = faultsOf(recipe.technique);
+    for (const auto& [name, size] : faults)
+        if (!known.contains(name))
+            return Error{"there is no fault \"" + name + "\" here", recipe.technique, {}, {}};
+    if (recipe.technique != "fencing-lunge") {
+        recipe.sizes = faults;
+        return Done{};
+    }
+    const auto size = [&](const char* name) {
+        const auto it = faults.find(name);
+        return it == faults.end() ? 0.0 : it->second;
+    };
+    recipe.faults = {size("hand_late_s"),    size("rear_knee_bent"),    size("trunk_falls_deg"),
+                     size("guard_narrow_m"), size("knee_beyond_toe_m"), size("slow_recovery_s"),
+                     size("tip_drops_deg")};
+    return Done{};
+}
+
 std::vector<double> SimulatedTake::strikes() const {
     if (m_lunge)
         return m_lunge->strikes();
@@ -201,7 +220,10 @@ SimulatedCamera cameraFor(const std::string& technique, bool front) {
                           : technique == "handball-marking" ? 0.9
                           : technique == "volleyball-spike" ? -0.4
                                                             : 0.1;
-    const double high = technique == "volleyball-spike" ? 1.28 : technique == "archery-shot" ? 1.12 : technique == "rowing-ergometer" ? 0.7 : 0.95;
+    const double high = technique == "volleyball-spike"   ? 1.28
+                        : technique == "archery-shot"     ? 1.12
+                        : technique == "rowing-ergometer" ? 0.7
+                                                          : 0.95;
     c.position = {middle, high + 0.05,
                   technique == "race-walking"       ? -8.6
                   : technique == "volleyball-spike" ? -7.0

@@ -86,6 +86,9 @@ private:
     std::vector<SimulatedMovement::Rep> m_reps;
 };
 
+/// Sets a recipe's faults by name and size, whatever its technique: faultsOf(). Error: a fault that is not known.
+Status setFaults(FilmRecipe& recipe, const Faults& faults);
+
 /// Where a camera stands that sees all of a take: from the side, or from the front.
 SimulatedCamera cameraFor(const std::string& technique, bool front);
 

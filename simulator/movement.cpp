@@ -785,6 +785,14 @@ Joints jointsOf(const SimulatedAthlete& athlete, const BodyPose& p) {
 
 std::map<std::string, std::string> faultsOf(const std::string& technique) {
     static const std::map<std::string, std::map<std::string, std::string>> known = {
+        {"fencing-lunge",
+         {{"hand_late_s", "s by which the hand starts too late"},
+          {"rear_knee_bent", "share of the rear leg that stays bent at the landing"},
+          {"trunk_falls_deg", "degrees of lean too much"},
+          {"guard_narrow_m", "m by which the guard is too narrow"},
+          {"knee_beyond_toe_m", "m by which the front foot lands too short"},
+          {"slow_recovery_s", "s added to the way back"},
+          {"tip_drops_deg", "degrees by which the tip points too low"}}},
         {"race-walking",
          {{"overstride", "m by which the foot lands too far ahead, doubled"},
           {"bent_contact", "share of the leg's length that is bent at the contact"},

@@ -53,8 +53,8 @@ using Faults = std::map<std::string, double>;
 
 /// Names of a technique's faults, with what their size means, in words.
 std::map<std::string, std::string> faultsOf(const std::string& technique);
-/// \p technique: a shipped blueprint's id other than the lunge's. \p variation 0 = the perfect repetition, 1 = an
-/// ordinary good athlete. Null when the technique or a fault is not known.
+/// \p technique: a shipped blueprint's id other than the lunge's, which has a class of its own. \p variation 0 = the
+/// perfect repetition, 1 = an ordinary good athlete. Null when the technique or a fault is not known.
 std::unique_ptr<SimulatedMovement> makeMovement(const std::string& technique, const SimulatedAthlete& athlete,
                                                 const Faults& faults, double variation, int reps, unsigned seed);
 

@@ -203,6 +203,11 @@ private slots:
         QVERIFY(!makeMovement("swimming", SimulatedAthlete(1.8), {}, 0, 1, 1));
         QVERIFY(!makeMovement("archery-shot", SimulatedAthlete(1.8), {{"wings", 1.0}}, 0, 1, 1));
         FilmRecipe r;
+        QVERIFY(setFaults(r, {{"trunk_falls_deg", 9.0}}));
+        QCOMPARE(r.faults.trunkFalls, 9.0);
+        QVERIFY(!setFaults(r, {{"wings", 1.0}}));
+        r.technique = "archery-shot";
+        QVERIFY(setFaults(r, {{"lean_back", 3.0}}) && r.sizes.at("lean_back") == 3.0);
         r.technique = "nothing";
         QVERIFY(!SimulatedTake::make(r));
     }
