@@ -630,6 +630,7 @@ RepFacts factsOf(const Blueprint& blueprint, const Rep& rep) {
                                                                        : 0.0;
     if (rep.worked)
         facts.effect = *rep.worked ? 1.0 : 0.0;
+    facts.score = rep.score;
     facts.choice = choiceIsRight(blueprint, rep.situation, rep.choice);
     return facts;
 }
@@ -645,6 +646,11 @@ Analysis analyse(const CaseData& data, const Blueprint& blueprint, Day today, co
     chooseReference(data, blueprint, a);
     options.situation = mainSituation(athlete, a.reference);
     a.situation = options.situation;
+    a.variations = variationsOf(blueprint, athlete);
+    const auto [early, late] = firstAndLast(athlete);
+    a.overReps = speedStory(blueprint, early, late);
+    if (a.referenceKind != ReferenceKind::model)
+        a.sinceOwn = speedStory(blueprint, a.reference, athlete);
     a.schools = compareSchools(blueprint, athlete, a.reference);
     a.deviations = compare(blueprint, athlete, a.reference, options);
     a.judgement = judge(blueprint, a.deviations);

@@ -6,6 +6,7 @@
 #include "casebook/view_check.h"
 #include "core/judge/judge.h"
 #include "core/mirror/attention.h"
+#include "core/mirror/variation.h"
 #include "core/motion/motion.h"
 #include "core/programme/calendar.h"
 #include "core/progress/gate.h"
@@ -67,6 +68,9 @@ struct Analysis {
     ReferenceKind referenceKind = ReferenceKind::model;  ///< what `reference` is: the models where the wish has no reps
     std::vector<MeasuredRep> reference;                  ///< what targets from a model are made of: see ReferenceKind
     std::string situation;                               ///< of the athlete's reps that are compared; empty = all
+    std::vector<Variation> variations;                   ///< of the athlete's reps that are compared
+    std::optional<SpeedStory> overReps;                  ///< the first third of them against the last
+    std::optional<SpeedStory> sinceOwn;                  ///< the own reference against them
     std::vector<SchoolNearness> schools;                 ///< by the blueprint's order
     std::vector<Deviation> deviations;
     Judgement judgement;

@@ -439,6 +439,7 @@ bool Casebook::splitRep(Id rep, FrameIndex at) {
     Rep one = before, two = before;
     two.id = m_library->freshId();
     two.worked.reset();
+    two.score.reset();
     one.last = at - 1;
     two.first = at;
     two.positions.clear();

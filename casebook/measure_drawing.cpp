@@ -394,6 +394,10 @@ private:
             peg(0.2);
             peg(0.8);
             arrow(in(0.22, 0.4), in(0.78, 0.4), true);
+            if (m_d.aspect == Aspect::ratio) { // against another time
+                peg(0.5);
+                arrow(in(0.22, 0.75), in(0.48, 0.75), true);
+            }
             break;
         case MeasureKind::dwell:
             curve([](double x) { return 0.15 + 0.75 * std::pow(std::abs(2 * x - 1), 1.6); });
@@ -472,6 +476,11 @@ private:
             case Reduction::shareOfMax:
                 line(in(0.58, 0.85), in(0.94, 0.85), 1.2, Qt::DashLine);
                 arrow(in(0.94, 0.02), in(0.94, 0.24));
+                break;
+            case Reduction::justBefore: // carried on from before the contact
+                line(in(0.3, 0.32), in(0.54, 0.8), 2.2);
+                line(in(0.54, 0.8), in(0.62, 0.96), 1.6, Qt::DotLine);
+                peg(0.62);
                 break;
             case Reduction::at:
                 break;

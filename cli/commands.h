@@ -108,6 +108,7 @@ struct TracksArguments {
     std::string out, name, school;
     std::vector<std::string> inputs; ///< of model from: libraries and tracks
     std::optional<double> captureRate;
+    std::int64_t caseId = 0; ///< of model from: only this case of a library; 0 = all
     bool json = false;
 };
 /// Every measure of every rep of tracks from anywhere: value, u, unit, state, reason of refusal.

@@ -204,6 +204,7 @@ int main(int argc, char** argv) {
     auto* modelFrom = model->add_subcommand("from", "A model performance from libraries' cases or tracks");
     modelFrom->add_option("IN", tr.inputs, "libraries (their model takes), tracks (CSV, TRC, C3D, BVH)")->required();
     modelFrom->add_option("--out", tr.out, "the model's file")->required();
+    modelFrom->add_option("--case", tr.caseId, "only this case of the libraries (all of them when left out)");
     modelFrom->add_option("--name", tr.name, "what it is called");
     modelFrom->add_option("--school", tr.school, "the school it stands for");
     tracksOptions(modelFrom);

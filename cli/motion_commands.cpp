@@ -210,7 +210,13 @@ Status modelFrom(const TracksArguments& a) {
             if (!cases)
                 return cases.error();
             const std::shared_ptr<Library> shared(std::move(*library));
+            if (a.caseId != 0 &&
+                std::none_of(cases->begin(), cases->end(), [&](const auto& summary) { return summary.id == a.caseId; }))
+                return Error{
+                    "there is no case " + std::to_string(a.caseId) + " in it", input, "no model was written", {}};
             for (const auto& summary : *cases) {
+                if (a.caseId != 0 && summary.id != a.caseId)
+                    continue;
                 auto b = blueprintFor(input, summary.blueprintId);
                 if (!b)
                     return b.error();

@@ -173,6 +173,70 @@ std::string dayWords(Day day) {
            months[static_cast<unsigned>(ymd.month()) - 1];
 }
 
+std::string variationWords(const MeasureDefinition& d, const Variation& v) {
+    // Neighbours of one measure: as many digits as the smaller one needs.
+    const double digits = v.spread.marking > 0.0 ? v.spread.marking / 2.0 : 0.0;
+    return "spread " + numberWords(d, v.spread.all, digits) + " from rep to rep, marking makes " +
+           numberWords(d, v.spread.marking, digits) + " of it: " +
+           (v.by == Varies::athlete ? "the athlete varies"
+            : v.by == Varies::marks ? "it is the marks, not the athlete"
+                                    : "athlete or marks, too few reps to tell");
+}
+
+namespace {
+std::string storyWords(const Blueprint& b, const SpeedStory& s, const std::string& span) {
+    const double change = s.change.byRate + s.change.byLength;
+    const double u = std::hypot(s.change.uRate, s.change.uLength);
+    const auto& length = b.measure(s.length)->definition;
+    MeasureDefinition speed = length;
+    speed.aspect = Aspect::speed;
+    if (std::abs(change) < 1.96 * u)
+        return "Speed did not change " + span + " by more than its error: " + valueWords(speed, change, u) + ".";
+    std::string out = std::string(change < 0.0 ? "Speed fell by " : "Speed rose by ") +
+                      valueWords(speed, std::abs(change), u) + " (" +
+                      std::to_string(std::lround(100.0 * std::abs(change) / s.meanSpeed)) + " %) " + span + ": ";
+    const double rate = std::abs(s.change.byRate), both = rate + std::abs(s.change.byLength);
+    out += "rate made " + numberWords(speed, s.change.byRate, s.change.uRate) + ", length " +
+           numberWords(speed, s.change.byLength, s.change.uLength) + " of it";
+    return out + (rate > 0.67 * both   ? "; it is the rate."
+                  : rate < 0.33 * both ? "; it is the length."
+                                       : "; it is both.");
+}
+} // namespace
+
+std::vector<std::string> steadyWords(const Casebook& book) {
+    const auto& b = book.blueprint();
+    const auto& a = book.analysis();
+    std::vector<std::string> out;
+    if (a.sinceOwn)
+        out.push_back(storyWords(b, *a.sinceOwn, "since the reps it is compared with"));
+    if (a.overReps)
+        out.push_back(storyWords(b, *a.overReps, "from the first third of the reps to the last"));
+    // What varies most, in widths of its own band.
+    std::vector<std::pair<double, const Variation*>> own;
+    std::string marks;
+    int byMarks = 0;
+    for (const auto& v : a.variations) {
+        const Deviation* d = a.deviation(v.measure);
+        if (v.by == Varies::athlete)
+            own.emplace_back(d && d->judged && d->band.scale > 0.0 ? v.spread.athlete / d->band.scale : 0.0, &v);
+        if (v.by == Varies::marks && ++byMarks <= 3)
+            marks += (marks.empty() ? "" : ", ") + b.measure(v.measure)->definition.name;
+    }
+    std::stable_sort(own.begin(), own.end(), [](const auto& x, const auto& y) { return x.first > y.first; });
+    for (std::size_t i = 0; i < std::min<std::size_t>(3, own.size()); ++i) {
+        const auto& d = b.measure(own[i].second->measure)->definition;
+        out.push_back(d.name + ": " + variationWords(d, *own[i].second) + ".");
+    }
+    if (own.size() > 3)
+        out.push_back(std::to_string(own.size() - 3) + " more vary by the athlete.");
+    if (byMarks > 0)
+        out.push_back(std::to_string(byMarks) + (byMarks == 1 ? " measure differs" : " measures differ") +
+                      " between reps by no more than marking errs (" + marks + (byMarks > 3 ? ", …" : "") +
+                      "): there the athlete is steady as far as these marks can tell.");
+    return out;
+}
+
 std::vector<std::string> contextWords(const Casebook& book) {
     const auto& b = book.blueprint();
     const auto& a = book.analysis();
@@ -262,6 +326,8 @@ std::string findingsWords(const Casebook& book) {
         if (!d.judged || d.verdict.decision == Decision::undecided)
             lines.push_back(deviationWords(b, d));
     out += lines.empty() ? "  nothing\n" : bulleted(lines);
+    if (const auto steady = steadyWords(book); !steady.empty())
+        out += "\nSteady or not\n" + bulleted(steady);
     if (!a.guesses.empty()) {
         out += "\nFelt and filmed\n";
         lines.clear();

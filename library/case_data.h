@@ -116,6 +116,7 @@ struct Rep {
     std::string situation{};                   ///< what the athlete had to answer
     std::string choice{};                      ///< the technique chosen
     std::optional<bool> worked{};              ///< the effect: did it work
+    std::optional<double> score{};             ///< the effect as a figure: points, metres, as the blueprint names it
     std::optional<Stage> stage{};              ///< when it differs from the take's
     std::map<std::string, Seen> seen{};        ///< by checkpoint
     friend bool operator==(const Rep&, const Rep&) = default;

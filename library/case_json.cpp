@@ -256,6 +256,8 @@ std::string toJson(const Rep& r) {
         j["choice"] = r.choice;
     if (r.worked)
         j["worked"] = *r.worked;
+    if (r.score)
+        j["score"] = *r.score;
     if (r.stage)
         j["stage"] = enumName(kStageNames, *r.stage);
     for (const auto& [id, s] : r.seen) {
@@ -292,6 +294,8 @@ Result<Rep> repFromJson(const std::string& text) {
         r.choice = j.textOr("choice");
         if (j.has("worked"))
             r.worked = j["worked"].truth();
+        if (j.has("score"))
+            r.score = j["score"].number();
         if (j.has("stage"))
             r.stage = j["stage"].word<Stage>(kStageNames);
         if (j.has("seen"))

@@ -21,7 +21,7 @@ MeasureDefinition readMeasure(const JsonReader& json, bool standalone) {
         d.direction = json["direction"].word<Direction>(kDirectionNames);
     for (const auto& p : json.itemsOr("per"))
         d.per.push_back(readPoint(p));
-    d.perName = json.textOr("per_name", "lengths");
+    d.perName = json.textOr("per_name", d.kind == MeasureKind::effect ? "" : "lengths");
     if (json.has("unit")) {
         if (json["unit"].text() != "m")
             json["unit"].fail("can only be \"m\"; other units follow from the kind");
@@ -118,6 +118,8 @@ nlohmann::ordered_json measureJson(const MeasureDefinition& d) {
     if (!d.per.empty()) {
         j["per"] = pointsJson(d.per);
         text("per_name", d.perName);
+    } else if (d.kind == MeasureKind::effect) {
+        text("per_name", d.perName); // "points", "m"
     }
     if (d.metres)
         j["unit"] = "m";

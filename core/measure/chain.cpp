@@ -1,5 +1,7 @@
 #include "core/measure/chain.h"
 
+#include "core/motion/smoothing.h"
+
 #include "core/statistics/correlation.h"
 #include "core/statistics/distributions.h"
 
@@ -35,6 +37,19 @@ struct Peak {
     Extreme peak;
 };
 
+// The slowest cut-off that smoothed a landmark of a link; none when its marks are as they were made.
+std::optional<Hertz> slowestCutoff(const Motion& motion, const ChainLink& link, const ViewSetup& setup) {
+    std::optional<Hertz> out;
+    for (const auto& point : link.points)
+        for (const auto& role : point.landmarks)
+            if (const auto track = motion.tracks().find(resolveRole(role, setup.handedness));
+                track != motion.tracks().end())
+                for (const Hertz hz : track->second.cutoffs)
+                    if (!out || hz.value < out->value)
+                        out = hz;
+    return out;
+}
+
 // The speed of a link at an instant, and its error.
 std::pair<double, double> speedAt(const std::vector<Sample>& samples, double time) {
     const auto after =
@@ -64,7 +79,8 @@ Result<std::vector<Sample>> speedsOf(const MeasureDefinition& d, const std::vect
             return read.error();
         std::vector<Sample> out;
         for (const auto& p : *read)
-            out.push_back({p.frame, p.time, p.velocity.norm(), p.speed});
+            out.push_back({p.frame, p.time, p.velocity.norm(), p.speed,
+                           std::sqrt(std::max(0.0, p.speed * p.speed - p.noise * p.noise))});
         if (auto few = tooFewRead(out.size(), all, {}, kFewestSpeeds))
             return std::move(*few);
         return out;
@@ -88,13 +104,16 @@ Result<std::vector<Sample>> speedsOf(const MeasureDefinition& d, const std::vect
         const double dt = time.real(b->first).value - time.real(a->first).value;
         const double change = std::remainder(b->second.value - a->second.value, angle.round()) * angle.perHour();
         // Each landmark's part of u², with the error of its change instead of that of its place.
-        double variance = 0.0;
+        double variance = 0.0, bias = 0.0;
         for (const auto& [name, part] : here->second.parts)
-            if (const auto s = motion.at(name, f); s && s->sigma > 0.0)
+            if (const auto s = motion.at(name, f); s && s->sigma > 0.0) {
                 variance += part * s->speed * s->speed / (s->sigma * s->sigma);
+                bias += part * (s->speed * s->speed - s->speedNoise * s->speedNoise) / (s->sigma * s->sigma);
+            }
         const double perSecond = (b->first - a->first) / dt * (b->first - a->first == 1 ? 2.0 : 1.0);
-        out.push_back(
-            {f, time.real(f).value, std::abs(change) / dt, std::sqrt(variance) * angle.perHour() * perSecond});
+        const double scale = angle.perHour() * perSecond;
+        out.push_back({f, time.real(f).value, std::abs(change) / dt, std::sqrt(variance) * scale,
+                       std::sqrt(std::max(0.0, bias)) * scale});
     }
     if (auto few = tooFewRead(out.size(), all, why, kFewestSpeeds))
         return std::move(*few);
@@ -112,6 +131,20 @@ MeasureValue evaluateChain(const MeasureDefinition& d, const Motion& motion, con
         Extreme e = extremeOf(*samples, true, time, instantError(from, time), instantError(until, time));
         e.uInstant *=
             1.2; // noise of speeds swings to and fro where that of places drifts: found by draws (test_rhythm)
+        if (const auto cutoff = slowestCutoff(motion, link, setup)) {
+            // A peak that falls otherwise than it rises was moved by smoothing somewhat further than smoothing moves it
+            // again (twicing, Tukey 1977). Putting it back would double its noise, so that counts as error.
+            auto again = *samples;
+            std::vector<double> values;
+            for (const auto& s : *samples)
+                values.push_back(s.value);
+            const double span = samples->back().time - samples->front().time;
+            const auto smoother = zeroLag(values, *cutoff, Hertz(static_cast<double>(samples->size() - 1) / span));
+            for (std::size_t i = 0; i < again.size(); ++i)
+                again[i].value = smoother[i];
+            const double moved = std::abs(extremeOf(again, true, time, 0.0, 0.0).time - e.time);
+            e.uInstant = std::hypot(e.uInstant, 1.5 * std::min(moved, 0.25 / cutoff->value));
+        }
         if (!(e.value > 3.0 * e.u))
             return refuse(d, link.name + " does not move clearly more than its marks are unsure");
         peaks.push_back({link.name, std::move(*samples), e});

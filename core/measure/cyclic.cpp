@@ -1,5 +1,7 @@
 #include "core/measure/cyclic.h"
 
+#include "core/measure/times.h"
+
 #include <algorithm>
 #include <cmath>
 #include <set>
@@ -95,7 +97,8 @@ MeasureValue evaluateCadence(const MeasureDefinition& d, const Motion& motion, c
     if (!a || !b)
         return refuse(d, (a ? b : a).error().text());
     noteSamples(v, {*a, *b});
-    const Eigen::Vector2d way = b->at - a->at;
+    // The places at the instants themselves, between two frames.
+    const Eigen::Vector2d way = b->at + b->velocity * until.shift - a->at - a->velocity * from.shift;
     const Eigen::Vector2d main = along              ? *along
                                  : way.norm() > 0.0 ? Eigen::Vector2d(way.normalized())
                                                     : Eigen::Vector2d(1, 0);
@@ -123,20 +126,13 @@ MeasureValue evaluateOverlap(const MeasureDefinition& d, const Motion& motion, c
     const auto& time = motion.time();
     if (d.aspect == Aspect::nearest)
         return evaluateNearest(d, motion, positions.at(d.at), positions.at(d.until), setup);
-    std::map<PositionId, double> instants, errors;
+    const auto instants = instantsOf(d, positions, time);
+    if (!instants)
+        return refuse(d, instants.error().text());
     MeasureValue v;
     v.measure = d.id;
-    for (const auto& id : positionsOf(d)) {
-        const auto p = positions.find(id);
-        if (p == positions.end())
-            return refuse(d, "key position \"" + id + "\" is not placed");
-        instants[id] = realInstant(p->second, time);
-        errors[id] = instantError(p->second, time);
-        v.frames.push_back(p->second.frame);
-    }
-    std::sort(v.frames.begin(), v.frames.end());
-    v.frames.erase(std::unique(v.frames.begin(), v.frames.end()), v.frames.end());
-    if (!(instants[d.until] > instants[d.at]))
+    v.frames = instants->frames;
+    if (!(instants->at.at(d.until) > instants->at.at(d.at)))
         return refuse(d, "\"" + d.until + "\" does not lie after \"" + d.at + "\"");
     const auto value = [&](const std::map<PositionId, double>& t) {
         const double cycle = t.at(d.until) - t.at(d.at);
@@ -154,15 +150,8 @@ MeasureValue evaluateOverlap(const MeasureDefinition& d, const Motion& motion, c
             return later(0, 1) + later(2, 3) - 1.0; // both on less neither on
         }
     };
-    v.value = value(instants);
-    double variance = 0.0;
-    for (const auto& [id, u] : errors) {
-        auto early = instants, late = instants;
-        early[id] -= u;
-        late[id] += u;
-        variance += std::pow(std::remainder(value(late) - value(early), 1.0) / 2.0, 2);
-    }
-    v.uTime = std::sqrt(variance);
+    v.value = value(instants->at);
+    v.uTime = errorOf(*instants, value, 1.0);
     v.u = v.uTime;
     return v;
 }

@@ -94,6 +94,8 @@ std::string problemOfParts(const MeasureDefinition& d, const std::string& kind) 
         return "\"cycles\" must be positive";
     if (d.kind == MeasureKind::overlap && d.aspect != Aspect::nearest && d.events.size() != 4)
         return "an overlap needs four \"events\": first on, first off, second on, second off";
+    if (d.kind == MeasureKind::interval && d.aspect == Aspect::ratio && d.events.size() != 2)
+        return "a ratio of times needs two \"events\": the beginning and the end of the time that it is compared with";
     if (d.kind == MeasureKind::chain) {
         if (d.links.size() < 2)
             return "a chain needs two \"links\" or more";
@@ -150,7 +152,13 @@ std::span<const Aspect> aspectsOf(MeasureKind kind) {
     static constexpr std::array contacts = {Aspect::count, Aspect::first, Aspect::feet};
     static constexpr std::array recovery = {Aspect::time, Aspect::steps};
     static constexpr std::array symmetry = {Aspect::share, Aspect::difference};
+    static constexpr std::array interval = {Aspect::time, Aspect::ratio};
+    static constexpr std::array effect = {Aspect::worked, Aspect::score};
     switch (kind) {
+    case MeasureKind::interval:
+        return interval;
+    case MeasureKind::effect:
+        return effect;
     case MeasureKind::path:
         return path;
     case MeasureKind::cadence:
@@ -247,12 +255,13 @@ std::vector<PositionId> positionsOf(const MeasureDefinition& d) {
 }
 
 bool needsUntil(const MeasureDefinition& d) {
-    return isOfSpan(d.kind) || d.reduction != Reduction::at;
+    return isOfSpan(d.kind) || (d.reduction != Reduction::at && d.reduction != Reduction::justBefore);
 }
 
 bool isTime(const MeasureDefinition& d) {
     switch (d.kind) {
     case MeasureKind::interval:
+        return d.aspect != Aspect::ratio;
     case MeasureKind::dwell:
         return true;
     case MeasureKind::chain:
@@ -317,6 +326,8 @@ std::string unitOf(const MeasureDefinition& d) {
         return d.aspect == Aspect::rate ? "/min" : d.aspect == Aspect::length ? length : length + "/s";
     case MeasureKind::overlap:
         return d.aspect == Aspect::nearest ? length : "";
+    case MeasureKind::effect:
+        return d.aspect == Aspect::score ? d.perName : "";
     case MeasureKind::symmetry:
         return d.aspect == Aspect::share ? "%" : d.base.empty() ? "" : unitOf(*d.base.front());
     case MeasureKind::spread:

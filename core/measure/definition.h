@@ -50,10 +50,11 @@ inline constexpr std::array<std::string_view, 29> kMeasureKindNames = {
     "roll",     "speed",    "path",   "stillness", "dwell",    "cadence", "overlap", "chain",  "smoothness", "contacts",
     "recovery", "symmetry", "spread", "drift",     "gap",      "facing",  "seen",    "effect", "choice"};
 
-/// What becomes of a measure over the frames from `at` to `until`: one value.
-enum class Reduction { at, min, max, range, mean, timeOfMin, timeOfMax, shareOfMax };
-inline constexpr std::array<std::string_view, 8> kReductionNames = {
-    "at", "min", "max", "range", "mean", "time_of_min", "time_of_max", "share_of_max"};
+/// What becomes of a measure over the frames from `at` to `until`, or on the frames before `at` (justBefore): one
+/// value.
+enum class Reduction { at, min, max, range, mean, timeOfMin, timeOfMax, shareOfMax, justBefore };
+inline constexpr std::array<std::string_view, 9> kReductionNames = {
+    "at", "min", "max", "range", "mean", "time_of_min", "time_of_max", "share_of_max", "just_before"};
 
 /// What of it is read, for kinds that can be read in more than one way: see aspectsOf().
 enum class Aspect {
@@ -74,15 +75,18 @@ enum class Aspect {
     count,        ///< contacts: landings
     first,        ///< contacts: time from the first point's first landing to the second's
     feet,         ///< contacts: how many points stand on the ground at `at`
-    time,         ///< recovery: time until back in the band to stay
+    time,         ///< recovery: time until back in the band to stay; interval: the time
     steps,        ///< recovery: landings until then
     share,        ///< symmetry: (other − reference) / reference, per cent
-    difference    ///< symmetry: other − reference
+    difference,   ///< symmetry: other − reference
+    ratio,        ///< interval: over the one from the first of `events` to the second; needs no capture rate
+    worked,       ///< effect: did it work, 1 or 0
+    score         ///< effect: the score or distance that was noted
 };
-inline constexpr std::array<std::string_view, 21> kAspectNames = {
-    "length", "straightness", "detours",  "rate", "speed",        "together", "phase",
-    "duty",   "nearest",      "sequence", "lag",  "shortest_lag", "braking",  "inversions",
-    "count",  "first",        "feet",     "time", "steps",        "share",    "difference"};
+inline constexpr std::array<std::string_view, 24> kAspectNames = {
+    "length",  "straightness", "detours", "rate",         "speed",      "together",   "phase",  "duty",
+    "nearest", "sequence",     "lag",     "shortest_lag", "braking",    "inversions", "count",  "first",
+    "feet",    "time",         "steps",   "share",        "difference", "ratio",      "worked", "score"};
 
 /// From where the camera looks at the athlete.
 enum class View { side, front };
@@ -156,7 +160,8 @@ struct ChainLink {
 /// | path      | of (, from)      | the way from `at` to `until`: see Aspect                   | per, 1 |
 /// | stillness | of (, from)      | distance from its mean place, `at` to `until`: largest or RMS  | per  |
 /// | dwell     | of (, from)      | time from `at` to `until` for which its speed is below `level` | s    |
-/// | interval  | none             | real time from `at` to `until`, + = later                      | s    |
+/// | interval  | none             | real time from `at` to `until`, + = later; or its ratio to the | s, 1 |
+/// |           |                  | time between two `events`                                      |      |
 /// | cadence   | of (, from)      | `at` to `until` is `cycles` cycles: rate, distance a cycle,    | 1/min, per, |
 /// |           |                  | speed (rate needs no point)                                    | per/s |
 /// | overlap   | none             | two things that are on and off in turn, `events` = on, off,    | 1    |
@@ -175,12 +180,13 @@ struct ChainLink {
 /// | spread    | `of` one         | SD from rep to rep without what marking adds: over reps        | of   |
 /// | drift     | `of` one         | change from the first rep to the last by regression: over reps | of   |
 /// | seen      | `checkpoint`     | judged by eye: yes 1, partly 0.5, no 0                         | 1    |
-/// | effect    | none             | did it work: 1 or 0                                            | 1    |
+/// | effect    | none             | did it work: 1 or 0; or the score or distance noted            | 1, `per_name` |
 /// | choice    | none             | was it a right technique for the situation: 1 or 0             | 1    |
 ///
 /// A `reduction` other than `at` takes one value out of all frames of the phase from `at` to `until`: the smallest,
 /// largest, their difference, the mean over time, the real time (s) after `at` of the smallest or largest, or the value
-/// at `until` as a share of the largest (hit against push).
+/// at `until` as a share of the largest (hit against push). `justBefore` reads the value at `at` from the frames before
+/// it only, because a contact changes what comes after it and smoothing mixes the two.
 struct MeasureDefinition {
     std::string id;
     std::string name;     ///< "rear knee at the landing"
@@ -205,7 +211,7 @@ struct MeasureDefinition {
     double fullWidthSigma = 0.0;    ///< turn, facing: its standard error
     double cycles = 1.0;            ///< cadence: how many lie between `at` and `until`
     double lo = 0.0, hi = 0.0;      ///< recovery: the band in which it is back
-    std::vector<PositionId> events; ///< overlap: first on, first off, second on, second off
+    std::vector<PositionId> events; ///< overlap: first on, first off, second on, second off; ratio of times: two
     std::vector<ChainLink> links;   ///< chain, in the order in which they should peak
     std::vector<std::string> of;    ///< recovery, symmetry, spread, drift: ids of other measures
     /// The measures that `of` names, in its order; set by linkMeasures() (core/technique).

@@ -112,14 +112,17 @@ MeasureValue evaluateRecovery(const MeasureDefinition& d, const Motion& motion, 
 }
 
 MeasureValue evaluateNoted(const MeasureDefinition& d, const Positions& positions, const RepFacts& facts) {
-    std::optional<double> noted = d.kind == MeasureKind::effect ? facts.effect : facts.choice;
+    std::optional<double> noted = d.kind == MeasureKind::choice ? facts.choice
+                                  : d.aspect == Aspect::score   ? facts.score
+                                                                : facts.effect;
     if (d.kind == MeasureKind::seen) {
         const auto it = facts.seen.find(d.checkpoint);
         noted = it == facts.seen.end() ? std::nullopt : std::optional(it->second);
     }
     if (!noted)
-        return refuse(d, d.kind == MeasureKind::seen     ? "not judged by eye yet"
-                         : d.kind == MeasureKind::effect ? "whether it worked is not noted"
+        return refuse(d, d.kind == MeasureKind::seen                                  ? "not judged by eye yet"
+                         : d.aspect == Aspect::score && d.kind == MeasureKind::effect ? "its score is not noted"
+                         : d.kind == MeasureKind::effect                              ? "whether it worked is not noted"
                                                          : "situation or choice is not noted, or no rule tells");
     MeasureValue v;
     v.measure = d.id;

@@ -5,6 +5,9 @@
 #include "core/measure/derived.h"
 #include "core/measure/extreme.h"
 #include "core/measure/movement.h"
+#include "core/measure/times.h"
+
+#include <Eigen/LU>
 
 #include <algorithm>
 #include <cmath>
@@ -170,20 +173,6 @@ std::optional<double> rateAt(const MeasureDefinition& d, const Motion& motion, F
     return steepest;
 }
 
-MeasureValue evaluateInterval(const MeasureDefinition& d, const Motion& motion, const PlacedPosition& from,
-                              const PlacedPosition& until) {
-    const auto& time = motion.time();
-    if (!time.captureKnown())
-        return refuse(d, "the capture rate of this take is not set, so no time can be read");
-    MeasureValue v;
-    v.measure = d.id;
-    v.value = time.real(until.frame).value + until.shift - time.real(from.frame).value - from.shift;
-    v.uTime = std::hypot(instantError(from, time), instantError(until, time));
-    v.u = v.uTime;
-    v.frames = {from.frame, until.frame};
-    return v;
-}
-
 // One value out of all frames of a phase.
 MeasureValue evaluateOver(const MeasureDefinition& d, const Motion& motion, const PlacedPosition& from,
                           const PlacedPosition& until, const ViewSetup& setup) {
@@ -194,6 +183,7 @@ MeasureValue evaluateOver(const MeasureDefinition& d, const Motion& motion, cons
     if (isTime(d) && !time.captureKnown())
         return refuse(d, "the capture rate of this take is not set, so no time can be read");
     std::vector<Sample> samples;
+    std::vector<double> own;
     std::string why;
     MeasureValue v;
     v.measure = d.id;
@@ -207,6 +197,7 @@ MeasureValue evaluateOver(const MeasureDefinition& d, const Motion& motion, cons
         const double value =
             samples.empty() ? r->value : samples.back().value + difference(d, r->value, samples.back().value);
         samples.push_back({FrameIndex(f), time.real(FrameIndex(f)).value, value, r->u});
+        own.push_back(r->own);
         v.draft = v.draft || r->draft;
         if (r->filled)
             v.reason = "read from a filled gap, in part";
@@ -218,6 +209,7 @@ MeasureValue evaluateOver(const MeasureDefinition& d, const Motion& motion, cons
     };
     switch (d.reduction) {
     case Reduction::at:
+    case Reduction::justBefore: // have no phase
         break;
     case Reduction::min:
     case Reduction::max: {
@@ -230,14 +222,8 @@ MeasureValue evaluateOver(const MeasureDefinition& d, const Motion& motion, cons
     }
     case Reduction::range: {
         const Extreme high = extreme(true), low = extreme(false);
-        const double seen = high.value - low.value;
-        // Noise alone spreads: between the largest and the smallest of n independent errors lie about 2 √(2 ln n) of
-        // them. Smoothed errors are as many as they have 1/18 s each. That much is taken off, and half of it stays
-        // unsure.
-        const double pieces = std::max(1.0, 18.0 * (samples.back().time - samples.front().time));
-        const double noise = 2.0 * std::sqrt(2.0 * std::log(pieces)) * (high.u + low.u) / 2.0;
-        v.value = std::sqrt(std::max(0.0, seen * seen - noise * noise));
-        v.uMarks = std::hypot(high.u, low.u, (seen - v.value) / 2.0);
+        v.value = std::max(0.0, high.value - low.value); // what noise alone spreads is taken off at each end
+        v.uMarks = std::hypot(high.u, low.u);
         v.uTime = std::hypot(high.uTime, low.uTime);
         v.frames = {samples[std::min(high.at, low.at)].frame, samples[std::max(high.at, low.at)].frame};
         break;
@@ -245,14 +231,17 @@ MeasureValue evaluateOver(const MeasureDefinition& d, const Motion& motion, cons
     case Reduction::mean: {
         // Over time, by trapezes: frames need not lie evenly.
         const double span = samples.back().time - samples.front().time;
-        double area = 0.0, u = 0.0;
+        double area = 0.0, alike = 0.0, apart = 0.0;
         for (std::size_t i = 1; i < samples.size(); ++i) {
             const double width = (samples[i].time - samples[i - 1].time) / span;
             area += width * (samples[i].value + samples[i - 1].value) / 2.0;
-            u += width * (samples[i].u + samples[i - 1].u) / 2.0; // the marks' errors hang together
+            const double u = (samples[i].u + samples[i - 1].u) / 2.0, each = (own[i] + own[i - 1]) / 2.0;
+            alike += width * std::sqrt(std::max(0.0, u * u - each * each));
+            apart += width * each;
         }
         v.value = area;
-        v.uMarks = u;
+        // What neighbours share stays; of what smoothed marks have to themselves there are as many as pieces of 1/18 s.
+        v.uMarks = std::hypot(alike, apart / std::sqrt(std::max(1.0, 18.0 * span)));
         v.uTime = std::hypot((samples.front().value - area) / span * instantError(from, time),
                              (samples.back().value - area) / span * instantError(until, time));
         v.frames = {samples.front().frame, samples.back().frame};
@@ -279,6 +268,132 @@ MeasureValue evaluateOver(const MeasureDefinition& d, const Motion& motion, cons
         break;
     }
     }
+    v.u = std::hypot(v.uMarks, v.uTime);
+    return v;
+}
+
+// Places and marks of some landmarks as they were marked, before smoothing, on the frames of a span.
+Motion asMarked(const Motion& motion, const std::vector<LandmarkName>& names, FrameIndex first, FrameIndex last,
+                bool jitterOnly) {
+    std::map<LandmarkName, MotionTrack> out;
+    for (const auto& name : names)
+        for (FrameIndex f = first; f <= last; f = f + 1)
+            if (const auto s = motion.at(name, f); s && s->markSigma > 0.0) {
+                MotionSample raw = *s;
+                raw.at = s->mark;
+                raw.sigma = jitterOnly ? s->jitter : s->markSigma;
+                raw.own = s->jitter;
+                out[name].samples[f] = raw;
+            } else if (s && kindOf(name) == PointKind::scene) {
+                out[name].samples[f] = *s;
+            }
+    return {std::move(out), motion.time()};
+}
+
+// A polynomial through samples by least squares, at time 0: value, slope and second derivative, and the share of one
+// sample's variance that value and slope have. `misfit`: mean square of the residuals.
+struct EndFit {
+    double value = 0.0, slope = 0.0, bend = 0.0;
+    double varValue = 0.0, varSlope = 0.0;
+    double misfit = 0.0;
+};
+EndFit endFit(const std::vector<double>& times, const std::vector<double>& values, int degree) {
+    const auto n = static_cast<Eigen::Index>(times.size());
+    Eigen::MatrixXd m(n, degree + 1);
+    Eigen::VectorXd y(n);
+    for (Eigen::Index i = 0; i < n; ++i) {
+        y[i] = values[static_cast<std::size_t>(i)];
+        for (int k = 0; k <= degree; ++k)
+            m(i, k) = std::pow(times[static_cast<std::size_t>(i)], k);
+    }
+    const Eigen::MatrixXd inverse = (m.transpose() * m).inverse();
+    const Eigen::VectorXd p = inverse * (m.transpose() * y);
+    EndFit out{p[0], p[1], 2.0 * p[2], inverse(0, 0), inverse(1, 1), 0.0};
+    out.misfit = (y - m * p).squaredNorm() / std::max(1.0, static_cast<double>(n - degree - 1));
+    return out;
+}
+
+// The value that a movement had reached when a contact cut it off. Smoothing smears what the contact does over the
+// frames beside it, so the marks themselves are taken, from before it only: a polynomial to the instant (Knudson and
+// Bahamonde 2001 compare such ends of strokes; from memory). Cubic for a place, whose slope is the speed; else a
+// parabola.
+MeasureValue evaluateJustBefore(const MeasureDefinition& d, const Motion& motion, const PlacedPosition& at,
+                                const ViewSetup& setup) {
+    const bool speed = d.kind == MeasureKind::speed;
+    const auto& time = motion.time();
+    if (speed && !time.captureKnown())
+        return refuse(d, "the capture rate of this take is not set, so no speed can be read");
+    const int degree = speed ? 3 : 2;
+    const double period = time.realPeriod(at.frame), window = std::max(0.12, (2.0 * degree + 1.0) * period);
+    const double contact = time.real(at.frame).value + at.shift;
+    FrameIndex first = at.frame, last = at.frame;
+    while (first.value > 0 && time.real(first - 1).value >= contact - window - 1e-9)
+        first = first - 1;
+    while (last >= first && time.real(last).value > contact + 1e-9) // an instant between two frames
+        last = last - 1;
+    const auto names = landmarksOf(d, setup.handedness);
+    const Motion jitter = asMarked(motion, names, first, last, true),
+                 marks = asMarked(motion, names, first, last, false);
+    const auto unit = unitLengthOver(d, jitter, first, last, setup);
+    MeasureValue v;
+    v.measure = d.id;
+    v.frames = {first, last};
+    std::vector<double> times, values, across;
+    double own = 0.0, shared = 0.0, scale = 0.0; // mean variances; relative error of the unit
+    std::string why;
+    for (FrameIndex f = first; f <= last; f = f + 1) {
+        if (speed) {
+            const auto p = unit ? movingPoint(d, jitter, f, setup, &*unit)
+                                : Result<MovingPoint>(Error{"its unit of length is not marked", {}, {}, {}});
+            if (!p) {
+                why = why.empty() ? p.error().text() : why;
+                continue;
+            }
+            times.push_back(p->time - contact);
+            values.push_back(p->at.x());
+            across.push_back(p->at.y());
+            own += p->own * p->own;
+            scale = p->scale;
+            v.draft = v.draft || p->draft;
+            continue;
+        }
+        const auto r = readAt(d, jitter, f, setup), all = readAt(d, marks, f, setup);
+        if (!r || !all) {
+            why = why.empty() ? (r ? all : r).error().text() : why;
+            continue;
+        }
+        times.push_back(time.real(f).value - contact);
+        values.push_back(values.empty() ? r->value : values.back() + difference(d, r->value, values.back()));
+        own += r->u * r->u;
+        shared += std::max(0.0, all->u * all->u - r->u * r->u);
+        v.draft = v.draft || r->draft;
+    }
+    const auto n = static_cast<double>(times.size());
+    if (n < 2 * degree)
+        return refuse(d, "fewer than " + std::to_string(2 * degree) + " frames just before \"" + d.at +
+                             "\" can be read" + (why.empty() ? "" : " (" + why + ")"));
+    own /= n;
+    shared /= n;
+    const EndFit fit = endFit(times, values, degree);
+    // Where the polynomial fits worse than the marks' errors allow, what is left over counts as error (Birge's ratio).
+    const auto widened = [&](double misfit) { return std::max(1.0, own > 0.0 ? misfit / own : 1.0); };
+    if (speed) {
+        const EndFit other = endFit(times, across, degree);
+        const Eigen::Vector2d velocity(fit.slope, other.slope), bend(fit.bend, other.bend);
+        std::optional<Eigen::Vector2d> along;
+        if (d.direction && !(along = inPicture(*d.direction, setup)))
+            return refuse(d, "this view cannot show the direction \"" + enumName(kDirectionNames, *d.direction) + "\"");
+        v.value = along ? velocity.dot(*along) : velocity.norm();
+        const Eigen::Vector2d way = along ? *along : Eigen::Vector2d(velocity.normalized());
+        v.rate = bend.dot(way);
+        const double misfit = widened((fit.misfit + other.misfit) / 2.0);
+        v.uMarks = std::hypot(std::sqrt(own * fit.varSlope * misfit), scale * v.value);
+    } else {
+        v.value = fit.value;
+        v.rate = fit.slope;
+        v.uMarks = std::sqrt(own * fit.varValue * widened(fit.misfit) + shared);
+    }
+    v.uTime = std::abs(v.rate) * instantError(at, time);
     v.u = std::hypot(v.uMarks, v.uTime);
     return v;
 }
@@ -324,7 +439,7 @@ Result<Reading> readAt(const MeasureDefinition& d, const Motion& motion, FrameIn
     if (d.metres && !(setup.calibration && setup.calibration->metric()))
         return Error{"metres need a known length on a frame of this take", {}, {}, "draw one in Footage"};
     Points base;
-    std::vector<double> sigma;
+    std::vector<double> sigma, own;
     Reading r;
     for (const auto& landmark : names) {
         const auto sample = motion.at(landmark, frame);
@@ -332,11 +447,12 @@ Result<Reading> readAt(const MeasureDefinition& d, const Motion& motion, FrameIn
             return Error{spoken(landmark) + " is not marked", "frame " + std::to_string(frame.value), {}, {}};
         base.push_back(sample->at.vector());
         sigma.push_back(sample->sigma);
+        own.push_back(std::min(sample->own, sample->sigma));
         r.filled = r.filled || !sample->seen;
         r.draft = r.draft || sample->draft;
     }
     r.value = f(base, setup);
-    double variance = 0.0;
+    double variance = 0.0, ownVariance = 0.0;
     for (std::size_t i = 0; i < base.size(); ++i)
         for (int axis : {0, 1}) {
             Points high = base, low = base;
@@ -344,6 +460,7 @@ Result<Reading> readAt(const MeasureDefinition& d, const Motion& motion, FrameIn
             low[i][axis] -= kStep;
             const double slope = difference(d, f(high, setup), f(low, setup)) / (2.0 * kStep);
             variance += slope * slope * sigma[i] * sigma[i];
+            ownVariance += slope * slope * own[i] * own[i];
             r.parts[names[i]] += slope * slope * sigma[i] * sigma[i];
         }
     if (d.kind == MeasureKind::facing) {
@@ -389,6 +506,7 @@ Result<Reading> readAt(const MeasureDefinition& d, const Motion& motion, FrameIn
         variance += off * off;
     }
     r.u = std::sqrt(variance);
+    r.own = std::min(r.u, std::sqrt(ownVariance));
     if (!std::isfinite(r.value) || !std::isfinite(r.u))
         return Error{"two marks of this measure lie on one another", "frame " + std::to_string(frame.value), {}, {}};
     return r;
@@ -415,7 +533,7 @@ MeasureValue evaluate(const MeasureDefinition& d, const Motion& motion, const Po
             return refuse(d, "key position \"" + d.until + "\" is not placed");
         switch (d.kind) {
         case MeasureKind::interval:
-            return evaluateInterval(d, motion, at->second, until->second);
+            return evaluateInterval(d, positions, motion.time());
         case MeasureKind::path:
         case MeasureKind::stillness:
         case MeasureKind::dwell:
@@ -436,6 +554,8 @@ MeasureValue evaluate(const MeasureDefinition& d, const Motion& motion, const Po
             return evaluateOver(d, motion, at->second, until->second, setup);
         }
     }
+    if (d.reduction == Reduction::justBefore)
+        return evaluateJustBefore(d, motion, at->second, setup);
     const FrameIndex frame = at->second.frame;
     const auto reading = readAt(d, motion, frame, setup);
     if (!reading)

@@ -35,6 +35,7 @@ double instantError(const PlacedPosition& position, const Timebase& time);
 struct RepFacts {
     std::map<std::string, double> seen; ///< by checkpoint: yes 1, partly 0.5, no 0
     std::optional<double> effect;       ///< did it work: 1 or 0
+    std::optional<double> score;        ///< what it scored, or how far it went
     std::optional<double> choice;       ///< was the technique right for the situation: 1 or 0
 };
 
@@ -46,6 +47,7 @@ struct Reading {
     bool draft = false;  ///< true when a body model's draft took part
     /// What each landmark's own error contributes to u².
     std::map<LandmarkName, double> parts{};
+    double own = 0.0; ///< the part of u that neighbouring frames do not share
 };
 
 /// A measure on one rep.

@@ -12,7 +12,8 @@ struct Sample {
     FrameIndex frame;
     double time = 0.0; ///< real time, s
     double value = 0.0;
-    double u = 0.0; ///< standard uncertainty of the value
+    double u = 0.0;    ///< standard uncertainty of the value
+    double bias = 0.0; ///< the part of that which smoothing took off the movement
 };
 
 struct Extreme {

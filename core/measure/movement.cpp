@@ -30,6 +30,7 @@ int reversals(const std::vector<double>& along, double hysteresis) {
 
 struct Way {
     double length = 0.0, tooLong = 0.0; // of the way, and what noise would have added to it
+    double turning = 0.0;               // all its bends added up, rad, where it moves clearly
     std::vector<double> along;
 };
 
@@ -49,11 +50,18 @@ Way wayOf(const std::vector<MovingPoint>& points, const MeasureDefinition& d, co
         out.along.push_back((points[i].at - mean).dot(main));
         if (i == 0)
             continue;
-        // Speed over time. E|speed + noise| exceeds |speed|: that much is taken off.
+        const auto clear = [](const MovingPoint& p) { return p.velocity.norm() > 5.0 * p.noise; };
+        if (clear(points[i - 1]) && clear(points[i])) {
+            const Eigen::Vector2d &a = points[i - 1].velocity, &b = points[i].velocity;
+            out.turning += std::abs(std::atan2(a.x() * b.y() - a.y() * b.x(), a.dot(b)));
+        }
+        // Speed over time. E|speed + noise| exceeds |speed| by what the noise across the way adds, half its square over
+        // the speed; near rest the noise along the way adds as much. That is taken off.
         const double dt = points[i].time - points[i - 1].time;
         for (const auto* p : {&points[i - 1], &points[i]}) {
             const double fast = p->velocity.norm();
-            const double without = std::sqrt(std::max(0.0, fast * fast - 2.0 * p->speed * p->speed));
+            const double still = fast > 0.0 ? std::min(1.0, std::pow(2.0 * p->noise / fast, 2)) : 1.0;
+            const double without = std::sqrt(std::max(0.0, fast * fast - (1.0 + still) * p->noise * p->noise));
             out.length += 0.5 * dt * without;
             out.tooLong += 0.5 * dt * (fast - without);
         }
@@ -71,19 +79,22 @@ std::optional<UnitLength> unitLengthOver(const MeasureDefinition& d, const Motio
     segment.kind = MeasureKind::gap;
     segment.points = d.per;
     segment.view = setup.view;
-    double sum = 0.0, error = 0.0;
+    double sum = 0.0, alike = 0.0, apart = 0.0;
     int n = 0;
-    // Twenty frames say it as well as all: the ends' errors hang together from frame to frame.
+    // Twenty frames say it as well as all: smoothed ends' errors hang together for 1/18 s, carried ones for longer.
     const int stride = std::max(1, (last - first) / 20);
     for (FrameIndex f = first; f <= last; f = f + stride)
         if (const auto r = readAt(segment, motion, f, setup)) {
             sum += r->value;
-            error += r->u;
+            alike += std::sqrt(std::max(0.0, r->u * r->u - r->own * r->own));
+            apart += r->own;
             ++n;
         }
     if (n == 0 || !(sum > 0.0))
         return std::nullopt;
-    return UnitLength{sum / n, error / sum};
+    const double span = motion.time().real(last).value - motion.time().real(first).value;
+    const double pieces = std::clamp(18.0 * span, 1.0, static_cast<double>(n));
+    return UnitLength{sum / n, std::hypot(alike, apart / std::sqrt(pieces)) / sum};
 }
 
 std::optional<Error> tooFewRead(std::size_t read, int all, const std::string& why, std::size_t least) {
@@ -106,7 +117,7 @@ Result<MovingPoint> movingPoint(const MeasureDefinition& d, const Motion& motion
     };
     struct Place {
         Eigen::Vector2d at{0, 0};
-        double own = 0.0, sigma = 0.0, speed = 0.0; // squares, px or m
+        double own = 0.0, sigma = 0.0, speed = 0.0, noise = 0.0; // squares, px or m
         bool filled = false, draft = false;
         std::map<LandmarkName, double> parts;
     };
@@ -128,6 +139,7 @@ Result<MovingPoint> movingPoint(const MeasureDefinition& d, const Motion& motion
             out.own += std::pow(s->own * perPixel / n, 2);
             out.sigma += std::pow(s->sigma * perPixel / n, 2);
             out.speed += std::pow(s->speed * perPixel / n, 2);
+            out.noise += std::pow(s->speedNoise * perPixel / n, 2);
             out.parts[name] += std::pow(s->speed * perPixel / n, 2);
             out.filled = out.filled || !s->seen;
             out.draft = out.draft || s->draft;
@@ -145,6 +157,7 @@ Result<MovingPoint> movingPoint(const MeasureDefinition& d, const Motion& motion
         p->own += q->own;
         p->sigma += q->sigma;
         p->speed += q->speed;
+        p->noise += q->noise;
         p->filled = p->filled || q->filled;
         p->draft = p->draft || q->draft;
         for (const auto& [name, part] : q->parts)
@@ -184,6 +197,7 @@ Result<MovingPoint> movingPoint(const MeasureDefinition& d, const Motion& motion
     out.velocity = ((after ? after->at : here->at) - (before ? before->at : here->at)) / (dt * length);
     const double perSecond = (b - a) / dt * (b - a == 1 ? 2.0 : 1.0) / length;
     out.speed = std::sqrt(here->speed) * perSecond;
+    out.noise = std::sqrt(here->noise) * perSecond;
     for (const auto& [name, part] : here->parts)
         out.parts[name] = part * perSecond * perSecond;
     if (setup.calibration) // the scale's own error, from its variations, near this place
@@ -272,8 +286,12 @@ MeasureValue evaluateMovement(const MeasureDefinition& d, const Motion& motion, 
         const Way way = wayOf(points, d, setup);
         const Eigen::Vector2d chord = points.back().at - points.front().at;
         const double ends = std::hypot(points.front().sigma, points.back().sigma); // along the way, at both ends
+        // Where the way bends, errors across it lengthen the one side and shorten the other: smoothed ones once for
+        // each piece of 1/18 s.
+        const double bent =
+            own * way.turning / std::sqrt(std::max(1.0, 18.0 * (points.back().time - points.front().time)));
         // Half of what was taken off for noise may have been movement.
-        const double uLength = std::hypot(ends, 0.5 * way.tooLong, scale * way.length);
+        const double uLength = std::hypot(std::hypot(ends, bent), 0.5 * way.tooLong, scale * way.length);
         if (d.aspect == Aspect::length) {
             v.value = way.length;
             v.uMarks = uLength;
@@ -289,10 +307,17 @@ MeasureValue evaluateMovement(const MeasureDefinition& d, const Motion& motion, 
             if (!(reach > 6.0 * own) || !(way.length > 0.0))
                 return refuse(d, "it does not move clearly more than its marks are unsure");
             v.value = std::min(1.0, chord.norm() / way.length);
-            // On a straight way the ends' errors lengthen chord and way alike and cancel.
-            const double apart = std::sqrt(std::max(0.0, 1.0 - v.value * v.value));
-            v.uMarks = v.value * std::hypot(apart * ends / std::max(own, chord.norm()), apart * ends / way.length,
-                                            0.5 * way.tooLong / way.length);
+            // An end's error moves the chord along itself and the way along its tangent: on a straight way alike, so
+            // that they cancel.
+            const auto apart = [&](const MovingPoint& end) {
+                const double across = chord.norm() > 0.0 && end.velocity.norm() > 3.0 * end.noise
+                                          ? chord.normalized().dot(end.velocity.normalized())
+                                          : 0.0; // at rest the tangent is not known
+                return end.sigma * std::sqrt(std::max(0.0, 1.0 + v.value * v.value - 2.0 * v.value * across));
+            };
+            v.uMarks = std::hypot(std::hypot(apart(points.front()), apart(points.back())), v.value * bent,
+                                  0.5 * v.value * way.tooLong) /
+                       way.length;
         } else {
             // A turn back that the marks' errors could make is none: three standard errors of a difference.
             const double hysteresis = 3.0 * std::sqrt(2.0) * own;
@@ -318,8 +343,13 @@ MeasureValue evaluateMovement(const MeasureDefinition& d, const Motion& motion, 
             v.uMarks = v.value > 0.0 ? std::hypot(noise / (2.0 * v.value) / std::sqrt(pieces), own / std::sqrt(pieces))
                                      : std::sqrt(noise / pieces);
         } else {
-            v.value = (points[far].at - mean).norm();
-            v.uMarks = points[far].own;
+            // The furthest of many places that only jitter lies √(2 ln pieces) of the jitter away (of two axes, each of
+            // them can be it). As with a range, that is taken off, and half of it stays unsure.
+            const double seen = (points[far].at - mean).norm();
+            const double pieces = std::max(1.0, 18.0 * (points.back().time - points.front().time));
+            const double jitter = points[far].own * std::sqrt(2.0 * std::log(2.0 * pieces));
+            v.value = std::sqrt(std::max(0.0, seen * seen - jitter * jitter));
+            v.uMarks = std::hypot(points[far].own, (seen - v.value) / 2.0);
             v.frames = {points[far].frame};
         }
         v.uMarks = std::hypot(v.uMarks, scale * v.value);
@@ -333,7 +363,7 @@ MeasureValue evaluateMovement(const MeasureDefinition& d, const Motion& motion, 
                                           : dt * (a <= 0.0 ? a : b) / (a <= 0.0 ? a - b : b - a);
             if ((a <= 0.0) != (b <= 0.0)) { // the crossing's own instant
                 const double rate = std::abs(b - a) / dt;
-                unsure += std::pow(std::min(points[i].speed / std::max(1e-12, rate), below + dt), 2) + dt * dt / 12.0;
+                unsure += std::pow(std::min(points[i].speed / std::max(1e-12, rate), below + dt), 2);
             }
         }
         v.value = below;

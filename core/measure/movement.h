@@ -22,6 +22,7 @@ struct MovingPoint {
     double own = 0.0;   ///< standard error of x and of y, each, that neighbours do not share
     double sigma = 0.0; ///< all of it
     double speed = 0.0; ///< standard error of the velocity's x and y, each
+    double noise = 0.0; ///< the part of that which noise makes
     double scale = 0.0; ///< relative standard error of the unit of length
     bool filled = false, draft = false;
     std::map<LandmarkName, double> parts{}; ///< of speed²

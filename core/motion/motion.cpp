@@ -42,8 +42,9 @@ std::vector<double> resample(const std::vector<double>& t, const std::vector<dou
     return out;
 }
 
-// Half-width of the window in which the filter's bias is looked for, in samples.
-constexpr int kBiasWindow = 4;
+// Half-width of the window in which the filter's bias is looked for, and of the one in which marks must all be made by
+// hand to count as made one by one, in samples.
+constexpr int kBiasWindow = 1, kApartWindow = 4;
 // Carried marks share the error of the mark they were carried from; only their jitter is noise to the filter. px.
 constexpr double kJitter = 0.4;
 // What a mark does not share with the marks beside it.
@@ -62,7 +63,11 @@ void smoothRun(const Run& run, const Timebase& time, const MotionOptions& option
                                           true,
                                           run.marks[i].how == How::found,
                                           ownNoise(run.marks[i]),
-                                          ownNoise(run.marks[i]) / std::numbers::sqrt2};
+                                          ownNoise(run.marks[i]) / std::numbers::sqrt2,
+                                          ownNoise(run.marks[i]) / std::numbers::sqrt2,
+                                          run.marks[i].at,
+                                          run.marks[i].sigma,
+                                          ownNoise(run.marks[i])};
         return;
     }
     std::vector<double> t, x, y;
@@ -89,33 +94,22 @@ void smoothRun(const Run& run, const Timebase& time, const MotionOptions& option
     const auto sx = zeroLag(gx, cutoff, rate);
     const auto sy = zeroLag(gy, cutoff, rate);
     const NoiseGain gain = noiseGain(cutoff, rate);
+    const auto tx = zeroLag(sx, cutoff, rate);
+    const auto ty = zeroLag(sy, cutoff, rate);
 
     std::vector<double> gridTimes(static_cast<std::size_t>(n));
     for (int i = 0; i < n; ++i)
         gridTimes[static_cast<std::size_t>(i)] = t.front() + i * step;
     const Spline backX(gridTimes, sx), backY(gridTimes, sy);
 
-    // Winter's cut-off lets as much noise pass as movement is lost: over the whole run that loss is what the residuals
-    // hold beyond the noise. It is the least bias any frame is given; fast moments are given more below.
-    double residuals = 0.0, noise = 0.0;
-    for (int i = 0; i < n; ++i) {
-        const auto k = static_cast<std::size_t>(i);
-        residuals += ((gx[k] - sx[k]) * (gx[k] - sx[k]) + (gy[k] - sy[k]) * (gy[k] - sy[k])) / (2.0 * n);
-    }
-    for (const Mark& m : run.marks) {
-        const double white = ownNoise(m);
-        noise += white * white / static_cast<double>(run.marks.size());
-    }
-    const double usualBias = std::clamp(residuals - noise * gain.residual, 0.0, noise * gain.passed);
-
     // Averaging neighbours does not make carried marks better.
     std::vector<char> apart; // around this sample all marks were made one by one
     for (std::size_t i = 0; i < run.marks.size(); ++i)
         apart.push_back(run.marks[i].how == How::hand);
     const auto allApart = [&](std::size_t at) {
-        const std::size_t from = at < kBiasWindow ? 0 : at - kBiasWindow;
+        const std::size_t from = at < kApartWindow ? 0 : at - kApartWindow;
         return std::all_of(apart.begin() + static_cast<std::ptrdiff_t>(from),
-                           apart.begin() + static_cast<std::ptrdiff_t>(std::min(apart.size(), at + kBiasWindow + 1)),
+                           apart.begin() + static_cast<std::ptrdiff_t>(std::min(apart.size(), at + kApartWindow + 1)),
                            [](char a) { return a != 0; });
     };
 
@@ -133,21 +127,21 @@ void smoothRun(const Run& run, const Timebase& time, const MotionOptions& option
                              : run.marks[mark].how == How::hand ? std::min(sigma, kJitter)
                                                                 : ownNoise({{}, sigma, run.marks[mark].how});
         double variance = sigma * sigma - white * white * (1.0 - gain.passed);
-        // What is left over beyond noise is movement that the filter cut off.
-        double sum = 0.0;
+        // What the filter cut off the movement is what it would cut off again, less the noise in that (twicing, Tukey,
+        // Exploratory Data Analysis, 1977). The second time takes less than the first: hence twice its square.
+        double again = 0.0;
         int count = 0;
         for (int k = std::max(0, i - kBiasWindow); k <= std::min(n - 1, i + kBiasWindow); ++k) {
             const auto kk = static_cast<std::size_t>(k);
-            sum += (gx[kk] - sx[kk]) * (gx[kk] - sx[kk]) + (gy[kk] - sy[kk]) * (gy[kk] - sy[kk]);
+            again += (sx[kk] - tx[kk]) * (sx[kk] - tx[kk]) + (sy[kk] - ty[kk]) * (sy[kk] - ty[kk]);
             count += 2;
         }
-        const double expected = white * white * gain.residual;
-        const double chance = 0.5 * expected * std::sqrt(2.0 / count); // half a standard deviation of that mean square
-        const double bias = std::max(usualBias, sum / count - expected - chance);
+        const double bias = 2.0 * std::max(0.0, again / count - white * white * gain.twice);
         variance += bias;
         // The movement that is cut off lies at the cut-off or a little above: so fast does its loss change.
         const double turn = 2.0 * std::numbers::pi * std::min(0.25, cutoff.value / rate.value);
-        const double speed = std::sqrt(white * white * gain.rate + bias * turn * turn);
+        const double speedNoise = white * std::sqrt(gain.rate);
+        const double speed = std::hypot(speedNoise, turn * std::sqrt(bias));
         // At the very ends the filter leans on its padding and averages little.
         if (i < 2 || i >= n - 2)
             variance = std::max(variance, sigma * sigma * 0.7);
@@ -157,7 +151,11 @@ void smoothRun(const Run& run, const Timebase& time, const MotionOptions& option
                               seen,
                               run.marks[mark].how == How::found,
                               std::sqrt(white * white * gain.passed + bias),
-                              speed};
+                              speed,
+                              speedNoise,
+                              seen ? run.marks[mark].at : Pixel{},
+                              seen ? sigma : 0.0,
+                              seen ? ownNoise(run.marks[mark]) : 0.0};
     }
 }
 

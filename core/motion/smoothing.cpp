@@ -64,7 +64,10 @@ NoiseGain noiseGain(Hertz effectiveCutoff, Hertz rate) {
     std::vector<double> impulse(2 * half + 1, 0.0);
     impulse[half] = 1.0;
     const std::vector<double> h = zeroLag(impulse, effectiveCutoff, rate);
-    NoiseGain g{0.0, 1.0 - 2.0 * h[half], 0.0};
+    const std::vector<double> again = zeroLag(h, effectiveCutoff, rate);
+    NoiseGain g{0.0, 1.0 - 2.0 * h[half], 0.0, 0.0};
+    for (std::size_t i = 0; i < h.size(); ++i)
+        g.twice += (h[i] - again[i]) * (h[i] - again[i]);
     for (double v : h)
         g.passed += v * v;
     for (std::size_t i = 1; i + 1 < h.size(); ++i)

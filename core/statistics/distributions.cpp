@@ -1,6 +1,7 @@
 #include "core/statistics/distributions.h"
 
 #include <boost/math/distributions/beta.hpp>
+#include <boost/math/distributions/chi_squared.hpp>
 #include <boost/math/distributions/fisher_f.hpp>
 #include <boost/math/distributions/normal.hpp>
 #include <boost/math/distributions/students_t.hpp>
@@ -25,6 +26,12 @@ double studentQuantile(double p, double dof) {
     if (!(p > 0.0 && p < 1.0) || !(dof > 0.0))
         return kNaN;
     return boost::math::quantile(boost::math::students_t(dof), p);
+}
+
+double chiSquareQuantile(double p, double dof) {
+    if (!(p > 0.0 && p < 1.0) || !(dof > 0.0))
+        return kNaN;
+    return boost::math::quantile(boost::math::chi_squared(dof), p);
 }
 
 double fisherQuantile(double p, double d1, double d2) {

@@ -13,6 +13,9 @@ double studentQuantile(double p, double dof);
 /// Quantile of Fisher's F with \p d1, \p d2 > 0 degrees of freedom at probability 0 < p < 1.
 double fisherQuantile(double p, double d1, double d2);
 
+/// Quantile of chi-squared with \p dof > 0 degrees of freedom at probability 0 < p < 1.
+double chiSquareQuantile(double p, double dof);
+
 /// P(X <= x) for X ~ Beta(a, b); a, b > 0, x in 0..1.
 double betaCdf(double x, double a, double b);
 

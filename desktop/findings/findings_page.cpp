@@ -53,6 +53,7 @@ FindingsPage::FindingsPage(Workbench& bench) : m_bench(bench) {
     m_why = new Card({});
     m_undecided = new Card(tr("Cannot be decided yet"));
     m_felt = new Card(tr("Felt and filmed"));
+    m_steady = new Card(tr("Steady or not"));
 
     auto* left = new QVBoxLayout;
     left->setSpacing(8);
@@ -69,8 +70,11 @@ FindingsPage::FindingsPage(Workbench& bench) : m_bench(bench) {
     bottom->setSpacing(10);
     auto* undecidedArea = scrolled(m_undecided);
     auto* feltArea = scrolled(m_felt);
+    auto* steadyArea = scrolled(m_steady);
     bottom->addWidget(undecidedArea, 3);
+    bottom->addWidget(steadyArea, 2);
     bottom->addWidget(feltArea, 2);
+    steadyArea->setFixedHeight(168);
     undecidedArea->setFixedHeight(168);
     feltArea->setFixedHeight(168);
     left->addLayout(bottom);
@@ -166,6 +170,13 @@ void FindingsPage::refresh() {
     if (a.guesses.empty())
         m_felt->body()->addWidget(wrapped(tr("No guess yet. Ask in the Brief: how big does it feel?"), "quiet"));
     m_felt->body()->addStretch();
+
+    clearLayout(m_steady->body());
+    for (const auto& line : steadyWords(m_bench.book()))
+        m_steady->body()->addWidget(wrapped(q(line)));
+    if (m_steady->body()->count() == 0)
+        m_steady->body()->addWidget(wrapped(tr("Three reps or more of one day tell who varies."), "quiet"));
+    m_steady->body()->addStretch();
     showFault();
 }
 
@@ -204,10 +215,14 @@ void FindingsPage::showFault() {
         const QString habit = isAcrossReps(measure.definition.kind)
                                   ? tr("over %1 reps").arg(d.value.reps)
                                   : tr("%1 of %2 reps outside").arg(d.repsOutside).arg(d.value.reps);
-        auto* text = linked(QString("%1: <b>%2</b>, band %3 %4. %5, %6.<br>Reps: %7")
+        QString spread; // who is inconsistent, the athlete or the marks?
+        for (const auto& v : a.variations)
+            if (v.measure == m)
+                spread = "<br>" + esc(variationWords(measure.definition, v)) + ".";
+        auto* text = linked(QString("%1: <b>%2</b>, band %3 %4. %5, %6.%8<br>Reps: %7")
                                 .arg(esc(measure.definition.name), esc(valueWords(measure.definition, d.value)),
                                      esc(bandWords(measure.definition, d.band)), esc(sourceWords(d)), habit,
-                                     esc(directionWords(measure, d)), sources(d)));
+                                     esc(directionWords(measure, d)), sources(d), spread));
         auto* line = new QHBoxLayout;
         line->setSpacing(8);
         line->addWidget(drawingOf(measure.definition), 0, Qt::AlignTop);

@@ -27,6 +27,7 @@ private:
     Card* m_why;
     Card* m_undecided;
     Card* m_felt;
+    Card* m_steady;
     QLabel* m_head;
 };
 

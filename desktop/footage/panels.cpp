@@ -650,12 +650,23 @@ RepsPanel::RepsPanel(Workbench& bench, RepStrip* strip) : TakePanel(bench), m_st
     auto* f = form();
     m_rep->setLayout(f);
     m_which = wrapped({}, "strong");
-    m_situation = new QLineEdit;
-    m_situation->setObjectName("situation");
-    m_situation->setPlaceholderText(tr("what had to be answered"));
-    m_choice = new QLineEdit;
-    m_choice->setObjectName("choice");
-    m_choice->setPlaceholderText(tr("the technique chosen"));
+    const auto typed = [](const QString& name, const QString& hint) {
+        auto* box = new QComboBox;
+        box->setEditable(true);
+        box->setInsertPolicy(QComboBox::NoInsert);
+        box->setMinimumContentsLength(8);
+        box->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+        box->lineEdit()->setObjectName(name);
+        box->lineEdit()->setPlaceholderText(hint);
+        return box;
+    };
+    m_situation = typed("situation", tr("what had to be answered"));
+    m_choice = typed("choice", tr("the technique chosen"));
+    m_score = new QLineEdit;
+    m_score->setObjectName("score");
+    m_score->setFixedWidth(74);
+    m_score->setToolTip(tr("What it scored, or how far it went, as a figure"));
+    m_score->setAccessibleName(tr("Score"));
     m_worked = new QComboBox;
     m_worked->setObjectName("worked");
     m_worked->addItems({tr("not said"), tr("it worked"), tr("it did not")});
@@ -667,19 +678,43 @@ RepsPanel::RepsPanel(Workbench& bench, RepStrip* strip) : TakePanel(bench), m_st
     f->addRow(m_which);
     f->addRow(tr("Situation"), m_situation);
     f->addRow(tr("Choice"), m_choice);
-    f->addRow(tr("Effect"), m_worked);
+    auto* effect = new QHBoxLayout;
+    effect->addWidget(m_worked, 1);
+    effect->addWidget(m_score);
+    f->addRow(tr("Effect"), effect);
     f->addRow(tr("Stress"), m_stress);
     m_all->addWidget(m_rep);
     m_all->addStretch();
     connect(m_accept, &QPushButton::clicked, strip, &RepStrip::acceptHere);
     connect(m_acceptAll, &QPushButton::clicked, strip, &RepStrip::acceptAll);
     connect(strip, &RepStrip::proposalsChanged, this, [this] { refresh(); });
-    connect(m_situation, &QLineEdit::editingFinished, this, [this] {
-        changeRep(tr("say the situation"),
-                  [this](Rep& r) { r.situation = m_situation->text().trimmed().toStdString(); });
-    });
-    connect(m_choice, &QLineEdit::editingFinished, this, [this] {
-        changeRep(tr("say the choice"), [this](Rep& r) { r.choice = m_choice->text().trimmed().toStdString(); });
+    const auto situation = [this] {
+        const QString text = m_situation->currentText().trimmed();
+        // A name of the blueprint's stands for its situation; anything else is kept as it was typed.
+        const int known = m_situation->findText(text, Qt::MatchFixedString);
+        const auto id = (known >= 0 ? m_situation->itemData(known).toString() : text).toStdString();
+        if (m_bench.rep() && id != m_bench.rep()->situation)
+            changeRep(tr("say the situation"), [&](Rep& r) { r.situation = id; });
+    };
+    const auto choice = [this] {
+        const auto text = m_choice->currentText().trimmed().toStdString();
+        if (m_bench.rep() && text != m_bench.rep()->choice)
+            changeRep(tr("say the choice"), [&](Rep& r) { r.choice = text; });
+    };
+    connect(m_situation->lineEdit(), &QLineEdit::editingFinished, this, situation);
+    connect(m_situation, &QComboBox::activated, this, situation);
+    connect(m_choice->lineEdit(), &QLineEdit::editingFinished, this, choice);
+    connect(m_choice, &QComboBox::activated, this, choice);
+    connect(m_score, &QLineEdit::editingFinished, this, [this] {
+        bool read = false;
+        const double score = QLocale::c().toDouble(m_score->text().trimmed().replace(',', '.'), &read);
+        if (!read && !m_score->text().trimmed().isEmpty()) {
+            refresh(); // what is no figure is not kept
+            return;
+        }
+        const auto said = read ? std::optional(score) : std::nullopt;
+        if (m_bench.rep() && said != m_bench.rep()->score)
+            changeRep(tr("note the score"), [&](Rep& r) { r.score = said; });
     });
     connect(m_worked, &QComboBox::activated, this, [this](int i) {
         changeRep(tr("say whether it worked"),
@@ -715,8 +750,28 @@ void RepsPanel::refresh() {
         return;
     m_filling = true;
     m_which->setText(tr("Rep %1").arg(rep->number));
-    m_situation->setText(q(rep->situation));
-    m_choice->setText(q(rep->choice));
+    const Blueprint& b = m_bench.blueprint();
+    QString situation = q(rep->situation);
+    QStringList choices;
+    m_situation->clear();
+    for (const auto& s : b.situations) {
+        m_situation->addItem(q(s.name), q(s.id));
+        m_situation->setItemData(m_situation->count() - 1, q(s.words), Qt::ToolTipRole);
+        if (s.id == rep->situation)
+            situation = q(s.name);
+        for (const auto& c : s.choices)
+            if (!choices.contains(q(c)))
+                choices << q(c);
+    }
+    m_situation->setEditText(situation);
+    m_choice->clear();
+    m_choice->addItems(choices);
+    m_choice->setEditText(q(rep->choice));
+    m_score->setText(rep->score ? QString::number(*rep->score) : QString());
+    m_score->setPlaceholderText(tr("score"));
+    for (const auto& m : b.measures)
+        if (m.definition.kind == MeasureKind::effect && m.definition.aspect == Aspect::score)
+            m_score->setPlaceholderText(m.definition.perName.empty() ? tr("score") : q(m.definition.perName));
     m_worked->setCurrentIndex(!rep->worked ? 0 : *rep->worked ? 1 : 2);
     m_stress->setCurrentIndex(rep->stage ? static_cast<int>(*rep->stage) + 1 : 0);
     m_filling = false;

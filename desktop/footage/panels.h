@@ -136,8 +136,9 @@ private:
     QPushButton* m_accept;
     QWidget* m_rep;
     QLabel* m_which;
-    QLineEdit* m_situation;
-    QLineEdit* m_choice;
+    QComboBox* m_situation; ///< the blueprint's by name, or what is typed
+    QComboBox* m_choice;
+    QLineEdit* m_score;
     QComboBox* m_worked;
     QComboBox* m_stress;
 };

@@ -271,6 +271,8 @@ void MeasureEditor::buildFields() {
             d.aspect = static_cast<Aspect>(aspect->currentData().toInt());
             if (d.kind == MeasureKind::overlap)
                 d.events.resize(d.aspect == Aspect::nearest ? 0 : 4);
+            if (d.kind == MeasureKind::interval)
+                d.events.resize(d.aspect == Aspect::ratio ? 2 : 0);
         });
     });
     f.area(
@@ -283,8 +285,9 @@ void MeasureEditor::buildFields() {
     row("reduction",
         f.enumChoice<Reduction>(
             tr("Of the phase"), kReductionNames, [def](auto& b, int i) -> auto& { return def(b, i).reduction; }));
-    m_fields["reduction"]->setToolTip(
-        tr("“at” reads it at the position; anything else over the frames until the second"));
+    m_fields["reduction"]->setToolTip(tr(
+        "“at” reads it at the position, “just before” from the frames before it only, because a contact changes what "
+        "follows; anything else over the frames until the second"));
     auto* points = new QLineEdit;
     points->setObjectName("points");
     points->setPlaceholderText(tr("lead_hip, lead_knee, lead_ankle; two joined by + are their middle"));
@@ -385,7 +388,7 @@ void MeasureEditor::buildFields() {
         connect(c, &QComboBox::activated, this, [this, c, k, def] {
             m_form->change(tr("Events"), [&](Blueprint& b) {
                 auto& d = def(b, m_form->index());
-                d.events.resize(4);
+                d.events.resize(d.kind == MeasureKind::overlap ? 4 : 2);
                 d.events[k] = c->currentData().toString().toStdString();
             });
         });
@@ -483,7 +486,7 @@ void MeasureEditor::showRows() {
                           K::angle, K::between}) ||
                           (d.kind == K::overlap && d.aspect == Aspect::nearest)},
         {"per", lengths},
-        {"perName", lengths && !d.per.empty()},
+        {"perName", (lengths && !d.per.empty()) || (d.kind == K::effect && d.aspect == Aspect::score)},
         {"level", d.kind == K::dwell || feet},
         {"height", feet},
         {"fullWidth", is({K::turn, K::facing})},
@@ -499,9 +502,16 @@ void MeasureEditor::showRows() {
         {"checkpoint", d.kind == K::seen}};
     for (const auto& [key, visible] : shown)
         m_form->layoutForm()->setRowVisible(m_fields.at(key), visible);
-    for (int k = 0; k < 4; ++k)
-        m_form->layoutForm()->setRowVisible(m_fields.at("event" + QString::number(k)),
-                                            d.kind == K::overlap && d.aspect != Aspect::nearest);
+    const bool ratio = d.kind == K::interval && d.aspect == Aspect::ratio;
+    const QStringList events = ratio ? QStringList{tr("Compared: from"), tr("until")}
+                                     : QStringList{tr("First on"), tr("First off"), tr("Second on"), tr("Second off")};
+    for (int k = 0; k < 4; ++k) {
+        QWidget* box = m_fields.at("event" + QString::number(k));
+        m_form->layoutForm()->setRowVisible(box,
+                                            (d.kind == K::overlap && d.aspect != Aspect::nearest) || (ratio && k < 2));
+        if (auto* label = qobject_cast<QLabel*>(m_form->layoutForm()->labelForField(box)); label && k < events.size())
+            label->setText(events[k]);
+    }
     m_picker->setPickable(shown.at("points"));
     m_kind->setText(kindTitle(d.kind) + " …");
     m_kind->setToolTip(kindWords(d.kind));

@@ -63,9 +63,38 @@ std::optional<double> truthOf(const MeasureDefinition& d, const Filmed& f, const
     return onFrame ? v.value + v.rate * f.positions.at(d.at).shift : v.value;
 }
 
+// "path straightness", "speed max", "lean".
+std::string kindOf(const MeasureDefinition& d) {
+    std::string out = enumName(kMeasureKindNames, d.kind);
+    if (!aspectsOf(d.kind).empty())
+        out += " " + enumName(kAspectNames, d.aspect);
+    if (d.reduction != Reduction::at)
+        out += " " + enumName(kReductionNames, d.reduction);
+    return out;
+}
+
 struct Tally {
     int n = 0, within1 = 0, within2 = 0;
+    void add(double off, double u) {
+        ++n;
+        within1 += off <= u;
+        within2 += off <= 1.96 * u;
+    }
 };
+
+double distance(const MeasureDefinition& d, double a, double b) {
+    return isAngle(d) ? std::abs(std::remainder(a - b, 360.0)) : std::abs(a - b);
+}
+
+double percent(int part, int of) {
+    return of > 0 ? 100.0 * part / of : 0.0;
+}
+
+void say(const std::map<std::string, Tally>& kinds) {
+    for (const auto& [kind, t] : kinds)
+        qInfo("  %-24s %5d: %.0f %% within u, %.0f %% within 1.96 u", kind.c_str(), t.n, percent(t.within1, t.n),
+              percent(t.within2, t.n));
+}
 
 } // namespace
 
@@ -121,14 +150,8 @@ private slots:
                 const auto value = evaluate(d, seen.motion, seen.positions, setup);
                 if (!truth || !model || value.refused)
                     continue;
-                const double off =
-                    isAngle(d) ? std::abs(std::remainder(value.value - *truth, 360.0)) : std::abs(value.value - *truth);
-                for (const std::string& kind : {enumName(kMeasureKindNames, d.kind), std::string("all")}) {
-                    auto& t = kinds[kind];
-                    ++t.n;
-                    t.within1 += off <= value.u;
-                    t.within2 += off <= 1.96 * value.u;
-                }
+                for (const std::string& kind : {kindOf(d), std::string("all")})
+                    kinds[kind].add(distance(d, value.value, *truth), value.u);
                 const Target& target = m.targets.front();
                 const Band band = target.source == TargetSource::model
                                       ? Band{*model - target.floor, *model + target.floor, target.floor}
@@ -146,14 +169,11 @@ private slots:
                 }
             }
         }
-        const auto percent = [](int part, int of) { return of > 0 ? 100.0 * part / of : 0.0; };
         qInfo("%s: %d decided, called inside wrongly %.2f %%, outside wrongly %.2f %%; %d undecided, %.1f %% of them "
               "within 2u of an edge",
               qPrintable(technique), decided, percent(wrongInside, decided), percent(wrongOutside, decided), undecided,
               percent(undecidedNear, undecided));
-        for (const auto& [kind, t] : kinds)
-            qInfo("  %-10s %5d: %.0f %% within u, %.0f %% within 1.96 u", kind.c_str(), t.n, percent(t.within1, t.n),
-                  percent(t.within2, t.n));
+        say(kinds);
         QVERIFY(decided > 4000 && undecided > 50);
         QVERIFY(percent(wrongInside, decided) < 5.0 && percent(wrongOutside, decided) < 5.0);
         // With a threshold of 0.95 a value is left undecided up to 1.645 u from an edge; with an honest u the truth is
@@ -161,7 +181,43 @@ private slots:
         // More than that would mean a u that is stated too wide.
         QVERIFY(percent(undecidedNear, undecided) >= 78.0);
         for (const auto& [kind, t] : kinds) // never promising more than is kept
-            QVERIFY2(percent(t.within2, t.n) >= 90.0, kind.c_str());
+            QVERIFY2(percent(t.within2, t.n) >= 89.0 && percent(t.within1, t.n) >= 57.0, kind.c_str());
+    }
+    // The kinds that the two do not have: a hundred ordinary athletes of each of the other four, from the side and from
+    // the front. Counts and orders, which are whole numbers, are left out.
+    void otherKinds() {
+        std::map<std::string, Tally> kinds;
+        std::mt19937 random(7);
+        std::uniform_real_distribution<double> uniform(0.0, 1.0);
+        for (const char* technique : {"race-walking", "archery-shot", "volleyball-spike", "handball-marking"}) {
+            const Blueprint blueprint = *shippedBlueprint(technique);
+            for (int i = 0; i < 100; ++i) {
+                FilmRecipe recipe;
+                recipe.technique = technique;
+                const bool front = i % 4 == 3;
+                recipe.camera = cameraFor(recipe.technique, front);
+                recipe.stature = 1.62 + 0.3 * uniform(random);
+                recipe.reps = 2;
+                recipe.seed = static_cast<unsigned>(i) + 1;
+                const ViewSetup setup{front ? View::front : View::side, front ? Facing::camera : Facing::left,
+                                      Side::right, nullptr};
+                const Filmed exact = filmOf(recipe, 0.0, 1), seen = filmOf(recipe, 1.5, recipe.seed);
+                for (const auto& m : blueprint.measures) {
+                    const auto& d = m.definition;
+                    const bool whole = d.kind == MeasureKind::contacts && d.aspect != Aspect::first;
+                    if (d.view != setup.view || isAcrossReps(d.kind) || isNoted(d.kind) || whole ||
+                        d.aspect == Aspect::sequence || d.aspect == Aspect::detours)
+                        continue;
+                    const auto truth = truthOf(d, exact, setup);
+                    const auto value = evaluate(d, seen.motion, seen.positions, setup);
+                    if (truth && !value.refused)
+                        kinds[kindOf(d)].add(distance(d, value.value, *truth), value.u);
+                }
+            }
+        }
+        say(kinds);
+        for (const auto& [kind, t] : kinds)
+            QVERIFY2(t.n < 50 || percent(t.within2, t.n) >= 85.0, kind.c_str());
     }
 };
 QTEST_GUILESS_MAIN(TestAthletes)

@@ -11,6 +11,8 @@ MeasureDefinition of(MeasureKind kind, std::initializer_list<const char*> points
     MeasureDefinition d;
     d.id = "m";
     d.kind = kind;
+    if (const auto ways = aspectsOf(kind); !ways.empty())
+        d.aspect = ways.front();
     for (const char* p : points)
         d.points.push_back(*pointFromText(p));
     return d;

@@ -14,6 +14,8 @@ MeasureDefinition of(MeasureKind kind, std::initializer_list<const char*> points
     MeasureDefinition d;
     d.id = "m";
     d.kind = kind;
+    if (const auto ways = aspectsOf(kind); !ways.empty())
+        d.aspect = ways.front();
     d.direction = direction;
     d.at = "here";
     d.until = "there";

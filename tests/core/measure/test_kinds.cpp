@@ -19,6 +19,8 @@ MeasureDefinition of(MeasureKind kind, std::initializer_list<const char*> points
     MeasureDefinition d;
     d.id = "m";
     d.kind = kind;
+    if (const auto ways = aspectsOf(kind); !ways.empty())
+        d.aspect = ways.front();
     d.at = "here";
     d.until = "there";
     for (const char* p : points)
@@ -109,6 +111,8 @@ double truthOf(Reduction r) {
         return 20.0 / 120.0;
     case Reduction::timeOfMin:
         return 80.0 / 120.0;
+    case Reduction::justBefore: // at 10, as if something stopped it there
+        return 20.0 + 30.0 * std::sin(2.0 * std::numbers::pi * 10 / 120);
     default: { // ∫ over the span
         const double a = 2.0 * std::numbers::pi * 10 / 120, b = 2.0 * std::numbers::pi * 115 / 120;
         return 20.0 + 30.0 * (std::cos(a) - std::cos(b)) / (b - a);

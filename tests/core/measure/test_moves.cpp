@@ -168,7 +168,7 @@ private slots:
         MeasureDefinition d;
         std::function<Eigen::Vector2d(double)> way = circle;
         double truth = 0.0;
-        Positions phase = kPhase;
+        Positions phase = {{"here", {FrameIndex(20), 0.0}}, {"there", {FrameIndex(100), 0.0}}}; // exact instants
         if (what.startsWith("speed")) {
             d = of(MeasureKind::speed, {"left_wrist"});
             way = strike;

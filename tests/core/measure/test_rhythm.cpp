@@ -417,12 +417,12 @@ private slots:
         QVERIFY(!problemOf(d).empty());
         d.checkpoint = "eyes";
         QVERIFY(evaluate(d, any, kPhase, kSide).refused);
-        QCOMPARE(evaluate(d, any, kPhase, kSide, {{{"eyes", 0.5}}, {}, {}}).value, 0.5);
-        d = of(MeasureKind::effect, {});
+        QCOMPARE(evaluate(d, any, kPhase, kSide, {{{"eyes", 0.5}}, {}, {}, {}}).value, 0.5);
+        d = of(MeasureKind::effect, {}, Aspect::worked);
         QVERIFY(evaluate(d, any, kPhase, kSide).refused);
-        QCOMPARE(evaluate(d, any, kPhase, kSide, {{}, 1.0, {}}).value, 1.0);
+        QCOMPARE(evaluate(d, any, kPhase, kSide, {{}, 1.0, {}, {}}).value, 1.0);
         d = of(MeasureKind::choice, {});
-        QCOMPARE(evaluate(d, any, kPhase, {View::front, Facing::camera, Side::right, nullptr}, {{}, {}, 0.0}).value,
+        QCOMPARE(evaluate(d, any, kPhase, {View::front, Facing::camera, Side::right, nullptr}, {{}, {}, {}, 0.0}).value,
                  0.0);
         QVERIFY(evaluate(of(MeasureKind::spread, {}), any, kPhase, kSide).refused);
     }

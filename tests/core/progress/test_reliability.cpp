@@ -79,6 +79,9 @@ private slots:
         QVERIFY(std::abs(fisherQuantile(0.95, 2, 10) - 4.10) < 0.005);
         QVERIFY(std::abs(fisherQuantile(0.95, 5, 20) - 2.71) < 0.005);
         QVERIFY(std::abs(fisherQuantile(0.95, 1, 1) - 161.4) < 0.1);
+        // Chi-squared tables, as printed in any statistics handbook.
+        QVERIFY(std::abs(chiSquareQuantile(0.95, 9) - 16.919) < 0.001);
+        QVERIFY(std::abs(chiSquareQuantile(0.5, 9) - 8.343) < 0.001 && std::isnan(chiSquareQuantile(0.5, 0)));
         QVERIFY(std::isnan(fisherQuantile(1.0, 2, 2)) && std::isnan(fisherQuantile(0.5, 0, 2)));
     }
     void limitsOfAgreementByHand() {
