@@ -3,6 +3,7 @@
 // Peers: OpenCV's VideoCapture, `ffmpeg -f null -`, mpv over its IPC socket without video output, and the floor that
 // physics sets without a proxy: decode time of a frame times its distance to the key frame.
 
+#include "bench/drafts.h"
 #include "bench/mpv.h"
 #include "casebook/analysis.h"
 #include "casebook/shipped.h"
@@ -601,6 +602,16 @@ int main(int argc, char** argv) {
         typing(argv[1]);
         return 0;
     }
+    if (argc > 2 && std::string(argv[2]) == "drafts") { // riflesso-bench LIBRARY drafts: only these
+        draftFigures();
+        return 0;
+    }
+    if (argc > 2 && std::string(argv[2]) == "seek") { // riflesso-bench LIBRARY seek: only these
+        const fs::path only = makeClip(usual);
+        seeks(only, usual.frames);
+        fs::remove(only);
+        return 0;
+    }
     if (argc > 2 && std::string(argv[2]) == "marking") { // riflesso-bench LIBRARY marking: only these
         const fs::path only = makeClip(usual);
         carrying(only, usual.frames);
@@ -634,6 +645,7 @@ int main(int argc, char** argv) {
     answering(argc > 1 ? argv[1] : "build/demo-library");
     keyPress(argc > 1 ? argv[1] : "build/demo-library");
     evaluating();
+    draftFigures();
     fs::remove(clip);
     fs::remove(uneven);
     return 0;

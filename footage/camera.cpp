@@ -186,8 +186,8 @@ void LiveView::work() {
             m_callbacks.failed(s.error().text());
         return;
     }
-    // Finer than the camera's rate, so that its real times are kept.
-    constexpr double kTicks = 1000.0;
+    // Finer than the camera's rate, so that its real times are kept; whole for 24, 25, 30, 60 and 30000/1001 a second.
+    constexpr double kTicks = 30000.0;
     while (!m_stop) {
         const auto got = m_camera->next();
         if (!got) {

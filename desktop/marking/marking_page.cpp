@@ -36,6 +36,7 @@ MarkingPage::MarkingPage(Workbench& bench) : m_bench(bench) {
     m_pegs = new QListWidget;
     m_pegs->setAccessibleName(tr("Key positions"));
     m_pegs->setFocusPolicy(Qt::NoFocus);
+    m_pegs->setIconSize(QSize(44, 34));
     m_pegs->setVerticalScrollMode(QAbstractItemView::ScrollPerPixel);
     m_words = new QLabel;
     m_words->setObjectName("strong");
@@ -404,6 +405,10 @@ void MarkingPage::refresh() {
         auto* item = new QListWidgetItem(QString("%1  %2\n     %3").arg(n).arg(q(p.name), state));
         item->setSizeHint(QSize(0, 2 * QFontMetrics(typeface(Type::body)).lineSpacing() + 8)); // both lines, always
         item->setToolTip(q(p.words));
+        if (const QPixmap picture = pictureFromText(p.picture); !picture.isNull()) {
+            item->setIcon(picture.scaled(m_pegs->iconSize(), Qt::KeepAspectRatio, Qt::SmoothTransformation));
+            item->setToolTip(QString("<img src=\"%1\"><br>%2").arg(q(p.picture), q(p.words).toHtmlEscaped()));
+        }
         m_pegs->addItem(item);
         if (positionHere() == p.id)
             item->setSelected(true);

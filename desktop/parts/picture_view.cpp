@@ -4,6 +4,7 @@
 
 #include <QMouseEvent>
 #include <QPainter>
+#include <QPixmapCache>
 #include <QWheelEvent>
 
 #include <algorithm>
@@ -136,6 +137,19 @@ void PictureView::mouseReleaseEvent(QMouseEvent* e) {
 
 void PictureView::resizeEvent(QResizeEvent*) {
     update();
+}
+
+QPixmap pictureFromText(const std::string& encoded) {
+    const auto comma = encoded.find(',');
+    QPixmap picture;
+    if (comma == std::string::npos)
+        return picture;
+    const QString key = QString("position:%1").arg(std::hash<std::string>()(encoded));
+    if (!QPixmapCache::find(key, &picture)) {
+        picture.loadFromData(QByteArray::fromBase64(QByteArray::fromStdString(encoded.substr(comma + 1))));
+        QPixmapCache::insert(key, picture);
+    }
+    return picture;
 }
 
 } // namespace riflesso

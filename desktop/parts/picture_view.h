@@ -3,6 +3,7 @@
 /// A picture that zooms under the pointer and pans; the base of all frame views.
 
 #include <QImage>
+#include <QPixmap>
 #include <QTransform>
 #include <QWidget>
 
@@ -59,5 +60,8 @@ private:
     bool m_pressed = false;
     QPointF m_last;
 };
+
+/// A blueprint's small picture ("data:image/jpeg;base64,…"); null when there is none or it cannot be read. Decoded once.
+QPixmap pictureFromText(const std::string& encoded);
 
 } // namespace riflesso

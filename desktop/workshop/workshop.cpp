@@ -3,6 +3,7 @@
 #include "casebook/shipped.h"
 #include "core/technique/position_finder.h"
 #include "desktop/parts/card.h"
+#include "desktop/parts/picture_view.h"
 #include "desktop/theme/theme.h"
 #include "library/blueprint_json.h"
 
@@ -375,10 +376,7 @@ ItemForm* Workshop::positionForm() {
             [f] { f->change(tr("No picture"), [f](Blueprint& b) { at(b.positions, f->index()).picture.clear(); }); });
     f->onFill([this, f] {
         const std::string& encoded = at(m_document->value().positions, f->index()).picture;
-        const auto comma = encoded.find(',');
-        QPixmap picture;
-        if (comma != std::string::npos)
-            picture.loadFromData(QByteArray::fromBase64(QByteArray::fromStdString(encoded.substr(comma + 1))));
+        const QPixmap picture = pictureFromText(encoded);
         if (picture.isNull())
             m_picture->setText(tr("no picture yet"));
         else

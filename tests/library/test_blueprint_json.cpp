@@ -131,6 +131,9 @@ private slots:
                 d.points = way == Aspect::nearest ? std::vector{head, neck} : std::vector<PointSpec>();
                 d.events.assign(way == Aspect::nearest ? 0 : 4, "a");
             }
+            if (d.kind == MeasureKind::interval)
+                d.events.assign(way == Aspect::ratio ? 2 : 0, "a");
+            d.perName = d.kind == MeasureKind::effect && way == Aspect::score ? "points" : d.perName;
             if (d.kind == MeasureKind::recovery && way == Aspect::steps) {
                 d.points = {head};
                 d.level = 1;

@@ -1,0 +1,11 @@
+#pragma once
+/// \file
+/// What first drafts by the body model are worth without any hand mark, technique by technique. No speed: figures.
+
+namespace riflesso {
+
+/// Films two reps of each technique from the side, finds the body, and prints how many frames it was found on, how far
+/// points and angles at the true key positions are off, and how honest their stated error is.
+void draftFigures();
+
+} // namespace riflesso
