@@ -45,6 +45,43 @@ bool inBox(const FoundFrame& f, const BodyBox& box) {
     return inside * 4 > static_cast<int>(f.points.size()) * 3 && bottom - top > 0.4 * box[3];
 }
 
+// How little the plain and the mirrored look agree, as a share of the body's height: small for a body that is there.
+double unlike(const FoundFrame& f) {
+    std::vector<double> miss;
+    for (const auto& [name, p] : f.points)
+        miss.push_back(p.mirrorMiss());
+    if (miss.empty() || !(f.height > 0.0))
+        return 1e300;
+    std::nth_element(miss.begin(), miss.begin() + static_cast<std::ptrdiff_t>(miss.size() / 2), miss.end());
+    return miss[miss.size() / 2] / f.height;
+}
+
+// The body in a box that somebody drew. A box says roughly where, not how the body lies: of a crouching one it is half
+// filled with other things. So the people that the detector sees in and round it are tried too, and the look that
+// agrees best with its mirror image wins, among those that fill the box.
+Result<FoundFrame> findIn(BodyFinder& finder, PersonDetector* detector, const cv::Mat& rgb, const BodyBox& box) {
+    auto best = finder.find(rgb, box);
+    if (!detector)
+        return best;
+    std::vector<BodyBox> tries;
+    const double grow = 0.15;
+    const cv::Rect around = cv::Rect(cvRound(box[0] - grow * box[2]), cvRound(box[1] - grow * box[3]),
+                                     cvRound((1 + 2 * grow) * box[2]), cvRound((1 + 2 * grow) * box[3])) &
+                            cv::Rect(0, 0, rgb.cols, rgb.rows);
+    if (around.width >= 16 && around.height >= 16)
+        if (const auto people = detector->find(rgb(around).clone()))
+            for (const Person& p : *people)
+                tries.push_back({p.box[0] + around.x, p.box[1] + around.y, p.box[2], p.box[3]});
+    if (const auto people = detector->find(rgb))
+        for (const Person& p : *people)
+            tries.push_back(p.box);
+    const auto fits = [&](const Result<FoundFrame>& f) { return f && inBox(*f, box); };
+    for (const BodyBox& t : tries)
+        if (auto other = finder.find(rgb, t); fits(other) && (!fits(best) || unlike(*other) < unlike(*best)))
+            best = std::move(other);
+    return best;
+}
+
 // After a loss: the person nearest to where the body was, of about its size.
 std::optional<FoundFrame> again(BodyFinder& finder, PersonDetector& detector, const cv::Mat& rgb,
                                 const FoundFrame& last) {
@@ -168,7 +205,7 @@ Result<FoundBody> findBody(const std::filesystem::path& path, const FindBodyOpti
     }
     FoundBody out;
     FoundFrames known = options.keep.empty() ? FoundFrames() : FoundFile::read(options.keep);
-    auto begun = finder->find(*start, box);
+    auto begun = findIn(*finder, detector ? &*detector : nullptr, *start, box);
     if (!begun)
         return begun.error();
     if (const auto k = known.find(options.frame); k != known.end() && !inBox(k->second, box))

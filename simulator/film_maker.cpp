@@ -221,12 +221,13 @@ SimulatedCamera cameraFor(const std::string& technique, bool front) {
                           : technique == "volleyball-spike" ? -0.4
                                                             : 0.1;
     const double high = technique == "volleyball-spike"   ? 1.28
-                        : technique == "archery-shot"     ? 1.12
+                        : technique == "archery-shot"     ? 1.05
                         : technique == "rowing-ergometer" ? 0.7
                                                           : 0.95;
     c.position = {middle, high + 0.05,
-                  technique == "race-walking"       ? -8.6
+                  technique == "race-walking"       ? -10.0
                   : technique == "volleyball-spike" ? -7.0
+                  : technique == "archery-shot"     ? -6.5
                                                     : -5.6};
     c.target = {middle, high, 0.0};
     return c;

@@ -554,7 +554,7 @@ public:
     Joints at(double t) const override {
         const Stroke* s = &runningAt(m_strokes, t);
         const double u = std::clamp((t - s->start) / s->period, -0.02, 1.0);
-        const double L = m_a.legLength(), shank = m_a.shank();
+        const double L = m_a.legLength();
         BodyPose p;
         const V foot(0.0, 0.22, 0);
         p.leadAnkle = foot + V(0, 0, 0.09);
@@ -565,7 +565,6 @@ public:
         const double early = of(m_f, "opens_early"),
                      seat = step(u, 0.0, s->drive * 0.74) * (1.0 - step(u, kneesRise(*s), 1.0));
         p.pelvis = V(mix(front - 0.02, backmost, seat), 0.42 * m_h, 0);
-        (void)shank;
         // The trunk opens after the legs have begun, and swings forward before the knees rise.
         const double opens = step(u, s->drive * (0.40 - early), s->drive * 0.97);
         const double over = step(u, s->drive + 0.03, std::min(0.97, kneesRise(*s) + 0.02 + of(m_f, "late_rock") * 0.3));
@@ -674,7 +673,7 @@ public:
         const double mid = d->stopped + 0.05;
         p.leadAnkle = foot(width, d->reacts + 0.02, d->lands, mid + 0.42, d->back, 0.13);
         p.rearAnkle =
-            foot(-width, d->reacts + 0.12, d->contact - 0.01 + of(m_f, "feet_meet") * 0.0, mid, mid + 0.45, -0.13);
+            foot(-width, d->reacts + 0.12, d->contact - 0.01, mid, mid + 0.45, -0.13);
         if (of(m_f, "feet_meet") > 0.0) // the rear foot first, up to the front one
             p.rearAnkle = foot(-width, d->reacts - 0.01, d->reacts + 0.16, mid, mid + 0.45, -0.13);
         p.kneeTo = V(1, 0.1, 0.15);
@@ -687,15 +686,12 @@ public:
         p.elbowTo = V(-0.4, -1, 0.4);
         Joints j = jointsOf(m_a, p);
         // The attacker: comes on at speed, is met, is stopped; walks back at the end.
-        const double begin = 1.95 * m_h, met = x + (neck.x() - p.pelvis.x()) + 0.56 * m_h;
+        const double begin = 1.95 * m_h;
         const SimulatedAthlete other(1.84);
         BodyPose q;
         const double near = begin + (0.62 * m_h + 0.50 * m_h + 0.07 - begin) * step(u, d->goes, d->contact + 0.02);
-        double ox = near +
-                    given * step(u, d->contact, d->stopped) / std::max(1e-9, step(u, d->contact, d->stopped)) * 0.0 +
-                    (u > d->contact ? given : 0.0);
+        double ox = near + (u > d->contact ? given : 0.0);
         ox = mix(ox, begin, step(u, d->stopped + 0.1, d->end));
-        (void)met;
         // Built facing forward at the origin, then turned about.
         const double stride = std::sin(2.0 * M_PI * 1.6 * std::clamp(u - d->goes, 0.0, d->contact - d->goes)) *
                               step(u, d->goes, d->goes + 0.1) * (1.0 - step(u, d->contact - 0.1, d->contact + 0.05));
