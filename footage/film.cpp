@@ -69,6 +69,7 @@ struct Film::Impl {
     std::size_t frameBytes = 0;
 
     av::Codec codec;
+    av::Codec jumper;      // for single frames far away, on one thread: two share nothing there but cost a fifth more
     bool running = false;  // packets have gone in since the last restart
     bool drained = false;  // the end has gone in
     int lastSent = -1;     // number of the last packet that went in
@@ -84,23 +85,50 @@ struct Film::Impl {
     [[nodiscard]] int perCoded() const { return index.interlaced ? 2 : 1; }
     [[nodiscard]] bool cancelled() const { return options.progress && !options.progress(1.0); }
 
-    std::optional<Error> openDecoder() {
-        codec = av::decoderFor(source->stream(), kThreads);
-        if (!codec)
-            return Error{"its codec is not known to this computer's FFmpeg",
-                         path.filename().string(),
-                         "nothing was changed",
-                         {}};
+    // The film's decoder, ready to take packets; null when there is none or it does not start: `why`.
+    av::Codec openedDecoder(int threads, std::string* why = nullptr) {
+        av::Codec c = av::decoderFor(source->stream(), threads);
+        if (!c) {
+            if (why)
+                *why = "its codec is not known to this computer's FFmpeg";
+            return nullptr;
+        }
         // The table knows better than the first packets how far pictures are reordered; a decoder that learns it on
         // the way throws pictures away.
-        codec->has_b_frames = std::max(codec->has_b_frames, std::min(16, index.reorder));
-        if (const int r = avcodec_open2(codec.get(), codec->codec, nullptr); r < 0)
-            return Error{"its decoder does not start (" + av::text(r) + ")",
-                         path.filename().string(),
-                         "nothing was changed",
-                         {}};
+        c->has_b_frames = std::max(c->has_b_frames, std::min(16, index.reorder));
+        if (const int r = avcodec_open2(c.get(), c->codec, nullptr); r < 0) {
+            if (why)
+                *why = "its decoder does not start (" + av::text(r) + ")";
+            return nullptr;
+        }
+        return c;
+    }
+
+    std::optional<Error> openDecoder() {
+        std::string why;
+        codec = openedDecoder(kThreads, &why);
+        if (!codec)
+            return Error{why, path.filename().string(), "nothing was changed", {}};
         return std::nullopt;
     }
+
+    // While it lives the jumper stands in for the decoder; afterwards that must be restarted.
+    struct Borrowed {
+        Impl& m;
+        bool on;
+        Borrowed(Impl& impl, bool borrow) : m(impl), on(borrow) {
+            if (on)
+                std::swap(m.codec, m.jumper);
+        }
+        ~Borrowed() {
+            if (!on)
+                return;
+            std::swap(m.codec, m.jumper);
+            m.running = false;
+        }
+        Borrowed(const Borrowed&) = delete;
+        Borrowed& operator=(const Borrowed&) = delete;
+    };
 
     void describe() {
         const AVStream& stream = source->stream();
@@ -254,6 +282,9 @@ struct Film::Impl {
         if (onTheWay)
             if (const Ran r = run(from, to, jump, goOn); r != Ran::missed)
                 return r == Ran::gotThere;
+        if (jump && !jumper)
+            jumper = openedDecoder(1);
+        const Borrowed other(*this, jump && jumper);
         // When the group does not give the frame, what it refers to may lie in the one before.
         for (int attempt = 0; attempt < 2; ++attempt) {
             if (restart(key))

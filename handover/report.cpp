@@ -182,6 +182,12 @@ QString pageOne(const CaseData& data, const Blueprint& b, const Analysis& a, boo
             names << escaped(b.fault(id)->name);
         h += QString("<p>Expected to go with it, so leave alone for now: %1.</p>").arg(names.join(", "));
     }
+    if (const auto steady = steadyWords(b, a); !steady.empty()) {
+        h += "<h2>Steady or not</h2><ul>";
+        for (const auto& line : steady)
+            h += QString("<li>%1</li>").arg(escaped(line));
+        h += "</ul>";
+    }
     if (!a.guesses.empty()) {
         h += "<h2>Felt and filmed</h2><ul>";
         for (const auto& g : a.guesses)

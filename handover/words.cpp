@@ -176,7 +176,7 @@ std::string dayWords(Day day) {
 std::string variationWords(const MeasureDefinition& d, const Variation& v) {
     // Neighbours of one measure: as many digits as the smaller one needs.
     const double digits = v.spread.marking > 0.0 ? v.spread.marking / 2.0 : 0.0;
-    return "spread " + numberWords(d, v.spread.all, digits) + " from rep to rep, marking makes " +
+    return "Spread " + numberWords(d, v.spread.all, digits) + " from rep to rep, marking makes " +
            numberWords(d, v.spread.marking, digits) + " of it: " +
            (v.by == Varies::athlete ? "the athlete varies"
             : v.by == Varies::marks ? "it is the marks, not the athlete"
@@ -204,9 +204,7 @@ std::string storyWords(const Blueprint& b, const SpeedStory& s, const std::strin
 }
 } // namespace
 
-std::vector<std::string> steadyWords(const Casebook& book) {
-    const auto& b = book.blueprint();
-    const auto& a = book.analysis();
+std::vector<std::string> steadyWords(const Blueprint& b, const Analysis& a) {
     std::vector<std::string> out;
     if (a.sinceOwn)
         out.push_back(storyWords(b, *a.sinceOwn, "since the reps it is compared with"));
@@ -224,12 +222,17 @@ std::vector<std::string> steadyWords(const Casebook& book) {
             marks += (marks.empty() ? "" : ", ") + b.measure(v.measure)->definition.name;
     }
     std::stable_sort(own.begin(), own.end(), [](const auto& x, const auto& y) { return x.first > y.first; });
-    for (std::size_t i = 0; i < std::min<std::size_t>(3, own.size()); ++i) {
-        const auto& d = b.measure(own[i].second->measure)->definition;
-        out.push_back(d.name + ": " + variationWords(d, *own[i].second) + ".");
+    if (!own.empty()) {
+        std::string most;
+        for (std::size_t i = 0; i < std::min<std::size_t>(3, own.size()); ++i) {
+            const auto& v = *own[i].second;
+            const auto& d = b.measure(v.measure)->definition;
+            most += (i > 0 ? "; " : "") + d.name + " by " + numberWords(d, v.spread.all, v.spread.marking / 2.0) +
+                    " (" + numberWords(d, v.spread.marking, v.spread.marking / 2.0) + " of it marking)";
+        }
+        out.push_back("From rep to rep the athlete varies on " + std::to_string(own.size()) + " of " +
+                      std::to_string(a.variations.size()) + " measures, most on: " + most + ".");
     }
-    if (own.size() > 3)
-        out.push_back(std::to_string(own.size() - 3) + " more vary by the athlete.");
     if (byMarks > 0)
         out.push_back(std::to_string(byMarks) + (byMarks == 1 ? " measure differs" : " measures differ") +
                       " between reps by no more than marking errs (" + marks + (byMarks > 3 ? ", …" : "") +
@@ -274,8 +277,9 @@ std::vector<std::string> contextWords(const Casebook& book) {
         for (const auto& s : b.schools)
             if (s.id == nearest->school)
                 out.push_back("Nearer to the school \"" + s.name + "\" in " + std::to_string(nearest->nearer) + " of " +
-                              std::to_string(nearest->measures) + (nearest->measures == 1 ? " measure" : " measures") +
-                              " that tell the schools apart.");
+                              std::to_string(nearest->measures) +
+                              (nearest->measures == 1 ? " measure that tells" : " measures that tell") +
+                              " the schools apart.");
     if (const auto p = profileOf(b, a.judgement))
         for (const auto& profile : b.profiles)
             if (profile.id == p->profile)
@@ -326,7 +330,7 @@ std::string findingsWords(const Casebook& book) {
         if (!d.judged || d.verdict.decision == Decision::undecided)
             lines.push_back(deviationWords(b, d));
     out += lines.empty() ? "  nothing\n" : bulleted(lines);
-    if (const auto steady = steadyWords(book); !steady.empty())
+    if (const auto steady = steadyWords(b, a); !steady.empty())
         out += "\nSteady or not\n" + bulleted(steady);
     if (!a.guesses.empty()) {
         out += "\nFelt and filmed\n";

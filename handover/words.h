@@ -34,8 +34,8 @@ std::string deviationWords(const Blueprint& blueprint, const Deviation& deviatio
 std::vector<std::string> contextWords(const Casebook& book);
 /// Who varies from rep to rep, the athlete or the marks, and which of rate and length changed the speed: a sentence each,
 /// the most telling first. Empty with fewer than three reps.
-std::vector<std::string> steadyWords(const Casebook& book);
-/// "spread 4.2° from rep to rep, 1.2° of it marking: the athlete varies"
+std::vector<std::string> steadyWords(const Blueprint& blueprint, const Analysis& analysis);
+/// "Spread 4.2° from rep to rep, marking makes 1.2° of it: the athlete varies"
 std::string variationWords(const MeasureDefinition& definition, const Variation& variation);
 /// The priority of a finding as a sentence a person can check: "severity 2.1 + …".
 std::string whyWords(const Blueprint& blueprint, const Finding& finding);

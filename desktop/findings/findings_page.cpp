@@ -172,7 +172,7 @@ void FindingsPage::refresh() {
     m_felt->body()->addStretch();
 
     clearLayout(m_steady->body());
-    for (const auto& line : steadyWords(m_bench.book()))
+    for (const auto& line : steadyWords(b, a))
         m_steady->body()->addWidget(wrapped(q(line)));
     if (m_steady->body()->count() == 0)
         m_steady->body()->addWidget(wrapped(tr("Three reps or more of one day tell who varies."), "quiet"));

@@ -113,6 +113,8 @@ private slots:
         const auto lunges = run({"model", "from", RIFLESSO_DEMO_DIR, "--out", m_dir.filePath("lunge.json")});
         QVERIFY2(lunges.code == 0 && lunges.out.contains("Model A") && lunges.out.contains("4 reps"),
                  lunges.err + lunges.out);
+        QCOMPARE(run({"model", "from", RIFLESSO_DEMO_DIR, "--case", "1", "--out", m_dir.filePath("one.json")}).code, 0);
+        failsInOneLine(run({"model", "from", RIFLESSO_DEMO_DIR, "--case", "77", "--out", model}), "no case 77");
         failsInOneLine(run({"model", "from", RIFLESSO_DEMO_DIR, marks, "--positions", pegs, "--blueprint",
                             "rowing-ergometer", "--out", model}),
                        "different techniques");

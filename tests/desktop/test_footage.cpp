@@ -297,6 +297,15 @@ private slots:
         QTest::keyClick(situation, Qt::Key_Return);
         QCOMPARE(data().reps.at(first.id).situation, std::string("slow parry"));
         QVERIFY(*data().reps.at(first.id).worked);
+        auto* score = child<QLineEdit>("score");
+        score->setFocus();
+        QTest::keyClicks(score, "8,5");
+        QTest::keyClick(score, Qt::Key_Return);
+        QCOMPARE(data().reps.at(first.id).score.value_or(0.0), 8.5);
+        score->selectAll();
+        QTest::keyClicks(score, "many"); // no figure: nothing is kept of it
+        QTest::keyClick(score, Qt::Key_Return);
+        QVERIFY(data().reps.at(first.id).score == 8.5 && score->text() == "8.5");
         shot("reps");
         // It is in the library, not only on the screen.
         const auto again = bench().book().library().load(data().id);

@@ -108,6 +108,27 @@ private slots:
         const std::string p = planWords(*m_book);
         QVERIFY(p.find("caution:") != std::string::npos);
         QVERIFY(p.find("count 3 more") != std::string::npos);
+        QVERIFY(f.find("From rep to rep the athlete varies on ") != std::string::npos);
+    }
+    void whichOfTheTwoMadeTheSpeed() {
+        const Blueprint walk = *shippedBlueprint("race-walking");
+        Analysis a;
+        SpeedStory s{"speed", "rate", "stride", {1.5, 0.003, 2.2, 0.01}, {1.4, 0.003, 2.2, 0.01}, 3, 3, {}, 3.19};
+        s.change = speedChange(s.before, s.after);
+        a.overReps = s;
+        const auto rate = steadyWords(walk, a);
+        QCOMPARE(rate.size(), std::size_t(1));
+        QVERIFY2(rate[0].find("Speed fell by 0.22") == 0 && rate[0].find("(7 %)") != std::string::npos &&
+                     rate[0].find("it is the rate.") != std::string::npos,
+                 rate[0].c_str());
+        a.overReps->after = {1.501, 0.003, 2.2, 0.01};
+        a.overReps->change = speedChange(s.before, a.overReps->after);
+        QVERIFY(steadyWords(walk, a)[0].find("did not change") != std::string::npos);
+        Variation v{"trunk", 5, {3.0, 1.0, 0.5, 3.2}, Varies::marks, 0.1};
+        a.variations = {v};
+        QVERIFY(steadyWords(walk, a)[1].find("1 measure differs") == 0);
+        v.by = Varies::athlete;
+        QVERIFY(variationWords(walk.measure("trunk")->definition, v).find("the athlete varies") != std::string::npos);
     }
 };
 QTEST_MAIN(TestReport)
