@@ -3,6 +3,7 @@
 
 #include "casebook/shipped.h"
 #include "intake/find_body.h"
+#include "simulator/film_maker.h"
 #include "tests/support/film_truth.h"
 #include "tests/support/walk_film.h"
 
@@ -184,6 +185,44 @@ private slots:
             z += e.normalised * e.normalised / static_cast<double>(m_films.size());
         }
         QVERIFY2(std::sqrt(z) >= 0.8 && std::sqrt(z) <= 1.25, qPrintable(QString::number(std::sqrt(z))));
+    }
+    // A defender meets an attacker and pushes: bodies overlap. Whatever is kept is the defender; where it could be the
+    // other one, the way ends and that is said.
+    void twoPeopleMeet() {
+        FilmRecipe recipe;
+        recipe.technique = recipe.name = "handball-marking";
+        recipe.camera = cameraFor(recipe.technique, false);
+        const auto film = makeFilm(recipe, m_dir.path().toStdString());
+        QVERIFY2(film.ok(), film ? "" : film.error().text().c_str());
+        const auto truth = test::readTruth(QString::fromStdString(film->truth.string())).front().truth;
+        FindBodyOptions o;
+        o.model = *modelFile("full");
+        o.detector = *modelFile("person");
+        o.frame = FrameIndex(10);
+        double l = 1e9, r = -1e9, t = 1e9, b = -1e9;
+        for (const auto& n : standardLandmarks()) {
+            const Pixel p = truth.places.at(n)[10];
+            l = std::min(l, p.x), r = std::max(r, p.x), t = std::min(t, p.y), b = std::max(b, p.y);
+        }
+        o.box = {l - 20, t - 40, r - l + 40, b - t + 60};
+        const auto found = findBody(film->film, o);
+        QVERIFY2(found.ok(), found ? "" : found.error().text().c_str());
+        QVERIFY(found->frames.size() > 60);
+        int other = 0;
+        for (const auto& [frame, f] : found->frames) {
+            std::vector<double> off;
+            for (const auto& [name, p] : f.points) {
+                const Pixel at = truth.places.at(name)[static_cast<std::size_t>(frame.value)];
+                off.push_back(std::hypot(p.at.x - at.x, p.at.y - at.y) / f.height);
+            }
+            std::nth_element(off.begin(), off.begin() + static_cast<std::ptrdiff_t>(off.size() / 2), off.end());
+            other += off[off.size() / 2] > 0.15;
+        }
+        qInfo("the defender on %zu of %d frames, another body on %d; %s", found->frames.size(), truth.frames, other,
+              found->somebodyElse[0] ? "somebody else is said" : "nobody else is said");
+        QVERIFY2(other * 50 <= static_cast<int>(found->frames.size()), qPrintable(QString::number(other)));
+        const bool whole = found->frames.size() >= static_cast<std::size_t>(0.98 * truth.frames);
+        QVERIFY(whole || found->somebodyElse[0] || !found->nobody.empty());
     }
     // A whole take from its draft: the analyst corrects what "worst first" asks for, rep after rep.
     void leverage() {
