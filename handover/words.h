@@ -32,8 +32,8 @@ std::string deviationWords(const Blueprint& blueprint, const Deviation& deviatio
 /// What the newest session was compared with and what it looks like, a sentence each: own reps as the model, the
 /// situation, nearness to the schools, a profile. Empty when there is nothing to say.
 std::vector<std::string> contextWords(const Casebook& book);
-/// Who varies from rep to rep, the athlete or the marks, and which of rate and length changed the speed: a sentence each,
-/// the most telling first. Empty with fewer than three reps.
+/// Who varies from rep to rep, the athlete or the marks, and which of rate and length changed the speed: a sentence
+/// each, the most telling first. Empty with fewer than three reps.
 std::vector<std::string> steadyWords(const Blueprint& blueprint, const Analysis& analysis);
 /// "Spread 4.2° from rep to rep, marking makes 1.2° of it: the athlete varies"
 std::string variationWords(const MeasureDefinition& definition, const Variation& variation);

@@ -672,8 +672,7 @@ public:
         };
         const double mid = d->stopped + 0.05;
         p.leadAnkle = foot(width, d->reacts + 0.02, d->lands, mid + 0.42, d->back, 0.13);
-        p.rearAnkle =
-            foot(-width, d->reacts + 0.12, d->contact - 0.01, mid, mid + 0.45, -0.13);
+        p.rearAnkle = foot(-width, d->reacts + 0.12, d->contact - 0.01, mid, mid + 0.45, -0.13);
         if (of(m_f, "feet_meet") > 0.0) // the rear foot first, up to the front one
             p.rearAnkle = foot(-width, d->reacts - 0.01, d->reacts + 0.16, mid, mid + 0.45, -0.13);
         p.kneeTo = V(1, 0.1, 0.15);

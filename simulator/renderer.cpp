@@ -283,7 +283,8 @@ struct Renderer::Impl {
         // A second person comes the other way: their feet tell.
         const double feet = at("left_toe").x() - at("left_heel").x() + at("right_toe").x() - at("right_heel").x();
         const Eigen::Vector3d look =
-            (Eigen::Vector3d(feet < -0.1 ? -0.92 : 0.92, -0.02, 0) + Eigen::Vector3d(chest.x(), 0, chest.z()) * 0.42).normalized();
+            (Eigen::Vector3d(feet < -0.1 ? -0.92 : 0.92, -0.02, 0) + Eigen::Vector3d(chest.x(), 0, chest.z()) * 0.42)
+                .normalized();
         const Eigen::Vector3d crown = Eigen::Vector3d::UnitY();
         const Eigen::Vector3d ear = look.cross(crown).normalized();
         add(at("neck") - up * 0.01, head - crown * 0.055 - look * 0.015, 0.056, 0.051, Cloth::skin, look);

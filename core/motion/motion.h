@@ -37,14 +37,14 @@ struct MotionOptions {
 struct MotionSample {
     Pixel at;
     double sigma = 0.0;
-    bool seen = true;   ///< false where a gap was filled
-    bool draft = false; ///< of a mark that a body model found, or filled in beside one
-    double own = 0.0;   ///< the part of sigma that neighbouring frames do not share, px
-    double speed = 0.0; ///< standard error of the change of x and of y, each, px a frame (central difference)
+    bool seen = true;        ///< false where a gap was filled
+    bool draft = false;      ///< of a mark that a body model found, or filled in beside one
+    double own = 0.0;        ///< the part of sigma that neighbouring frames do not share, px
+    double speed = 0.0;      ///< standard error of the change of x and of y, each, px a frame (central difference)
     double speedNoise = 0.0; ///< the part of that which noise makes; the rest is movement that the filter cuts off
     Pixel mark{};            ///< the mark itself, before smoothing
-    double markSigma = 0.0; ///< its standard error, px; 0 where no mark is
-    double jitter = 0.0;    ///< the part of that which the marks beside it do not share, px
+    double markSigma = 0.0;  ///< its standard error, px; 0 where no mark is
+    double jitter = 0.0;     ///< the part of that which the marks beside it do not share, px
 };
 
 /// One landmark over time: samples by frame; missing frames are gaps.

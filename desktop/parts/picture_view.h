@@ -61,7 +61,8 @@ private:
     QPointF m_last;
 };
 
-/// A blueprint's small picture ("data:image/jpeg;base64,…"); null when there is none or it cannot be read. Decoded once.
+/// A blueprint's small picture ("data:image/jpeg;base64,…"); null when there is none or it cannot be read. Decoded
+/// once.
 QPixmap pictureFromText(const std::string& encoded);
 
 } // namespace riflesso

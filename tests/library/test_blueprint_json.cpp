@@ -152,8 +152,8 @@ private slots:
             const auto m = measureFromJson(text);
             return QString::fromStdString(m ? "nothing" : m.error().text());
         };
-        QVERIFY(
-            said(R"({"kind": "chain", "links": [{"name": "a", "points": ["left_nose"]}]})").contains("links[0].points[0]"));
+        QVERIFY(said(R"({"kind": "chain", "links": [{"name": "a", "points": ["left_nose"]}]})")
+                    .contains("links[0].points[0]"));
         QVERIFY(said(R"({"kind": "chain", "links": [{"points": ["head"]}]})").contains("links[0].name"));
         QVERIFY(said(R"({"kind": "path", "points": ["head"], "aspect": "braking"})").contains("no aspect"));
         QVERIFY(said(R"({"kind": "path", "points": ["head"], "aspect": "wide"})").contains("aspect"));
