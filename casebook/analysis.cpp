@@ -646,11 +646,14 @@ Analysis analyse(const CaseData& data, const Blueprint& blueprint, Day today, co
     chooseReference(data, blueprint, a);
     options.situation = mainSituation(athlete, a.reference);
     a.situation = options.situation;
-    a.variations = variationsOf(blueprint, athlete);
-    const auto [early, late] = firstAndLast(athlete);
+    auto compared = athlete;
+    if (!a.situation.empty())
+        std::erase_if(compared, [&](const MeasuredRep& r) { return r.situation != a.situation; });
+    a.variations = variationsOf(blueprint, compared);
+    const auto [early, late] = firstAndLast(compared);
     a.overReps = speedStory(blueprint, early, late);
     if (a.referenceKind != ReferenceKind::model)
-        a.sinceOwn = speedStory(blueprint, a.reference, athlete);
+        a.sinceOwn = speedStory(blueprint, a.reference, compared);
     a.schools = compareSchools(blueprint, athlete, a.reference);
     a.deviations = compare(blueprint, athlete, a.reference, options);
     a.judgement = judge(blueprint, a.deviations);
