@@ -69,7 +69,7 @@ struct Film::Impl {
     std::size_t frameBytes = 0;
 
     av::Codec codec;
-    av::Codec jumper;      // for single frames far away, on one thread: two share nothing there but cost a fifth more
+    av::Codec jumper;      // for single frames far away, on one thread: a second costs a fifth more for little
     bool running = false;  // packets have gone in since the last restart
     bool drained = false;  // the end has gone in
     int lastSent = -1;     // number of the last packet that went in

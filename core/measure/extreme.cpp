@@ -90,6 +90,14 @@ Extreme extremeOf(std::span<const Sample> samples, bool largest, const Timebase&
         e.at = begins ? first : last;
         e.uInstant = std::max(e.uInstant, (curve.to - curve.from) / std::sqrt(12.0));
     }
+    // Still rising where the phase ends: where it ends decides, as above.
+    const double place = e.time - s.time;
+    const bool atFirst = first == 0 && place <= curve.from, atLast = last + 1 == samples.size() && place >= curve.to;
+    if (atFirst || atLast) {
+        const double edge = atFirst ? uFirst : uLast;
+        e.uTime = std::abs(curve.p[1] + 2.0 * curve.p[2] * place) * edge;
+        e.uInstant = std::max(e.uInstant, edge);
+    }
     // Where other stretches come as near, noise chose among them: the largest of n independent errors lies about
     // 0.85 √(2 ln n) of them above the rest (for n of 5 to 100). That is taken off, and half of it stays unsure.
     std::size_t near = 0;

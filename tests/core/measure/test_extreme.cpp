@@ -54,6 +54,17 @@ private slots:
         const Extreme one = extremeOf(std::span(rising).first(1), true, time, 0.001, 0.004);
         QVERIFY(one.at == 0 && one.value == 0.0 && one.uTime == 0.0);
     }
+    // Slower than its errors: many samples could be the extreme, and the phase's end still decides.
+    void slowlyToTheEdge() {
+        const Timebase time = Timebase::constant(60, Hertz(kRate));
+        std::vector<Sample> rising;
+        for (int i = 0; i < 20; ++i)
+            rising.push_back({FrameIndex(i), i / kRate, 0.3 * i, 1.0});
+        const Extreme e = extremeOf(rising, true, time, 0.001, 0.02);
+        QVERIFY(std::abs(e.value - 5.7) < 1e-6);
+        QVERIFY2(std::abs(e.uTime - 0.3 * kRate * 0.02) < 0.01, qPrintable(QString::number(e.uTime)));
+        QVERIFY(e.uInstant >= 0.02);
+    }
     void honestUnderNoise() {
         // White noise here; smoothed noise hangs together, which the stated u allows for: it may be too large, never
         // too small.
