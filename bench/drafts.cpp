@@ -38,14 +38,26 @@ Exact exactOf(const FilmRecipe& recipe) {
     return out;
 }
 
-void drafts(const std::string& technique, const std::filesystem::path& folder) {
+// One row a point: film, frame, landmark, place, its error in x and y, the body's height, visibility, both misses.
+void dump(std::FILE* out, const std::string& film, const FoundFrames& found, const Exact& exact) {
+    for (const auto& [frame, f] : untangled(found))
+        for (const auto& [name, p] : f.points) {
+            const Pixel t = exact.marks.at(name).at(frame).at;
+            std::fprintf(out, "%s,%d,%s,%.3f,%.3f,%.3f,%.3f,%.2f,%.4f,%.3f,%.3f\n", film.c_str(), frame.value,
+                         name.c_str(), p.at.x, p.at.y, p.at.x - t.x, p.at.y - t.y, f.height, p.visibility,
+                         p.mirrorMiss(), p.flowMiss);
+        }
+}
+
+void drafts(const std::string& technique, bool front, const std::filesystem::path& folder, std::FILE* points) {
     FilmRecipe recipe;
-    recipe.technique = recipe.name = technique;
-    recipe.camera = cameraFor(technique, false);
+    recipe.technique = technique;
+    recipe.name = technique + (front ? " front" : " side");
+    recipe.camera = cameraFor(technique, front);
     recipe.reps = 2;
     const auto film = makeFilm(recipe, folder);
     if (!film) {
-        std::printf("  %-18s %s\n", technique.c_str(), film.error().text().c_str());
+        std::printf("  %-24s %s\n", recipe.name.c_str(), film.error().text().c_str());
         return;
     }
     const Exact exact = exactOf(recipe);
@@ -61,9 +73,11 @@ void drafts(const std::string& technique, const std::filesystem::path& folder) {
     o.box = {l - 20, t - 40, r - l + 40, b - t + 60};
     const auto found = findBody(film->film, o);
     if (!found) {
-        std::printf("  %-18s %s\n", technique.c_str(), found.error().text().c_str());
+        std::printf("  %-24s %s\n", recipe.name.c_str(), found.error().text().c_str());
         return;
     }
+    if (points)
+        dump(points, recipe.name, found->frames, exact);
     const TrackSet marks = draftMarks(found->frames);
     std::vector<double> off;
     double honest = 0.0;
@@ -80,14 +94,14 @@ void drafts(const std::string& technique, const std::filesystem::path& folder) {
     MotionOptions raw;
     raw.cutoff = CutoffNone{};
     const Motion real = toMotion(exact.marks, time, raw), drafted = toMotion(marks, time);
-    const ViewSetup setup{View::side, Facing::left, Side::right, nullptr};
+    const ViewSetup setup{front ? View::front : View::side, Facing::left, Side::right, nullptr};
     const Blueprint blueprint = *shippedBlueprint(technique);
     double squares = 0.0, z = 0.0;
     int n = 0, missing = 0;
     for (const auto& rep : exact.reps)
         for (const auto& m : blueprint.measures) {
             const auto& d = m.definition;
-            if (!isAngle(d) || d.view != View::side || isDerived(d.kind) || d.kind == MeasureKind::facing)
+            if (!isAngle(d) || d.view != setup.view || isDerived(d.kind) || d.kind == MeasureKind::facing)
                 continue;
             const auto value = evaluate(d, drafted, rep, setup), truth = evaluate(d, real, rep, setup);
             if (truth.refused)
@@ -103,9 +117,10 @@ void drafts(const std::string& technique, const std::filesystem::path& folder) {
         }
     const double height = found->frames.empty() ? 1.0 : found->frames.begin()->second.height;
     std::printf(
-        "  %-18s body on %4zu of %4d frames; points: median %.1f %% of its height, error/sigma %.2f; %d angles: "
+        "  %-24s body on %4zu of %4d frames; points: median %.1f %% of its height, error/sigma %.2f; %d angles: "
         "RMSE %.1f degrees, error/u %.2f, %d not to be read\n",
-        technique.c_str(), found->frames.size(), exact.frames, off.empty() ? 0.0 : 100.0 * off[off.size() / 2] / height,
+        recipe.name.c_str(), found->frames.size(), exact.frames,
+        off.empty() ? 0.0 : 100.0 * off[off.size() / 2] / height,
         off.empty() ? 0.0 : std::sqrt(honest / static_cast<double>(off.size())), n,
         n > 0 ? std::sqrt(squares / n) : 0.0, n > 0 ? std::sqrt(z / n) : 0.0, missing);
     std::fflush(stdout);
@@ -113,12 +128,16 @@ void drafts(const std::string& technique, const std::filesystem::path& folder) {
 
 } // namespace
 
-void draftFigures() {
-    std::printf("first drafts without a hand mark, two reps from the side, 1280x720, %s\n", "120 Hz");
+void draftFigures(const char* pointsFile) {
+    std::printf("first drafts without a hand mark, two reps, 1280x720, 120 Hz\n");
+    std::FILE* const points = pointsFile ? std::fopen(pointsFile, "w") : nullptr;
     const auto folder = std::filesystem::path(QDir::tempPath().toStdString()) / "riflesso-bench-drafts";
     for (const char* t :
          {"fencing-lunge", "race-walking", "archery-shot", "volleyball-spike", "rowing-ergometer", "handball-marking"})
-        drafts(t, folder);
+        for (const bool front : {false, true})
+            drafts(t, front, folder, points);
+    if (points)
+        std::fclose(points);
     std::filesystem::remove_all(folder);
 }
 

@@ -4,8 +4,9 @@
 
 namespace riflesso {
 
-/// Films two reps of each technique from the side, finds the body, and prints how many frames it was found on, how far
-/// points and angles at the true key positions are off, and how honest their stated error is.
-void draftFigures();
+/// Films two reps of each technique from the side and from the front, finds the body, and prints how many frames it was
+/// found on, how far points and angles at the true key positions are off, and how honest their stated error is.
+/// \p pointsFile: null, or where to write each found point with its error (CSV), for fitting foundSigma().
+void draftFigures(const char* pointsFile = nullptr);
 
 } // namespace riflesso

@@ -607,7 +607,7 @@ int main(int argc, char** argv) {
         return 0;
     }
     if (argc > 2 && std::string(argv[2]) == "drafts") { // riflesso-bench LIBRARY drafts: only these
-        draftFigures();
+        draftFigures(argc > 3 ? argv[3] : nullptr);
         return 0;
     }
     if (argc > 2 && std::string(argv[2]) == "seek") { // riflesso-bench LIBRARY seek: only these

@@ -13,6 +13,7 @@ extern "C" {
 #include <cctype>
 #include <cmath>
 #include <cstdlib>
+#include <limits>
 
 namespace riflesso {
 namespace {
@@ -54,6 +55,27 @@ std::optional<Hertz> captureTag(const AVDictionary* tags, std::string& name) {
 }
 
 constexpr int kThreads = 2;
+constexpr std::size_t kParkedBytes = 80u << 20; // that decoders left standing for the next jump may hold
+constexpr std::size_t kParked = 3;              // of them at most
+constexpr int kNowhere = -2;
+constexpr int kWorthParking = 8; // frames of the group on either side of where a decoder stands
+
+// A decoder and how far it has come.
+struct Place {
+    av::Codec codec;
+    bool running = false;   // packets have gone in since the last restart
+    bool drained = false;   // the end has gone in
+    int lastSent = -1;      // number of the last packet that went in
+    int lastOut = -1;       // last coded frame that came out
+    int passedOver = -1;    // last of the frames not wanted whose packets may have been left out
+    int validFrom = 0;      // pictures before the key frame of the last restart lack what they refer to
+    unsigned long used = 0; // when it last served, by the count of jumps
+
+    // Whether going on from here leads to coded frame `from`, whose group begins with packet `key`.
+    [[nodiscard]] bool onTheWay(int from, int key) const {
+        return running && !drained && lastSent >= key && lastOut >= 0 && lastOut < from && passedOver < from;
+    }
+};
 
 } // namespace
 
@@ -68,14 +90,13 @@ struct Film::Impl {
     int cacheId = 0;
     std::size_t frameBytes = 0;
 
-    av::Codec codec;
-    av::Codec jumper;      // for single frames far away, on one thread: a second costs a fifth more for little
-    bool running = false;  // packets have gone in since the last restart
-    bool drained = false;  // the end has gone in
-    int lastSent = -1;     // number of the last packet that went in
-    int lastOut = -1;      // last coded frame that came out
-    int validFrom = 0;     // pictures before the key frame of the last restart lack what they refer to
-    int lastAsked = -1000; // shown frame
+    Place here; // of the decoder in use
+    // For single frames far away, on one thread (a second costs a fifth more for little). They stay where they stood,
+    // so that the next jump into the same group may go on from there.
+    std::vector<Place> parked;
+    unsigned long jumps = 0;
+    int sourceAt = kNowhere; // number of the packet that the source gave last
+    int lastAsked = -1000;   // shown frame
 
     ~Impl() {
         if (cache)
@@ -106,25 +127,49 @@ struct Film::Impl {
 
     std::optional<Error> openDecoder() {
         std::string why;
-        codec = openedDecoder(kThreads, &why);
-        if (!codec)
+        here.codec = openedDecoder(kThreads, &why);
+        if (!here.codec)
             return Error{why, path.filename().string(), "nothing was changed", {}};
         return std::nullopt;
     }
 
-    // While it lives the jumper stands in for the decoder; afterwards that must be restarted.
+    // A place from which a jump to `from` may begin: one that stands before it in its group, a new one, or the one that
+    // has been idle longest.
+    Place* placeFor(int from, int key) {
+        Place* best = nullptr;
+        for (auto& p : parked)
+            if (p.onTheWay(from, key) && (!best || p.lastOut > best->lastOut))
+                best = &p;
+        if (best)
+            return best;
+        // What the codec refers to, what waits for its turn and what is being worked on.
+        const std::size_t each = frameBytes * static_cast<std::size_t>(perCoded() * (index.reorder + 5));
+        const std::size_t most = std::clamp<std::size_t>(kParkedBytes / std::max<std::size_t>(1, each), 1, kParked);
+        if (parked.size() < most) {
+            Place p;
+            p.codec = openedDecoder(1);
+            if (p.codec)
+                return &parked.emplace_back(std::move(p));
+        }
+        const auto last = [](const Place& p) { return p.running && !p.drained ? p.used : 0; };
+        const auto idle = std::min_element(parked.begin(), parked.end(),
+                                           [&](const Place& a, const Place& b) { return last(a) < last(b); });
+        return idle == parked.end() ? nullptr : &*idle;
+    }
+
+    // While it lives another decoder stands in for the usual one.
     struct Borrowed {
         Impl& m;
-        bool on;
-        Borrowed(Impl& impl, bool borrow) : m(impl), on(borrow) {
-            if (on)
-                std::swap(m.codec, m.jumper);
+        Place* other;
+        Borrowed(Impl& impl, Place* place) : m(impl), other(place) {
+            if (other) {
+                std::swap(m.here, *other);
+                m.here.used = ++m.jumps;
+            }
         }
         ~Borrowed() {
-            if (!on)
-                return;
-            std::swap(m.codec, m.jumper);
-            m.running = false;
+            if (other)
+                std::swap(m.here, *other);
         }
         Borrowed(const Borrowed&) = delete;
         Borrowed& operator=(const Borrowed&) = delete;
@@ -179,25 +224,39 @@ struct Film::Impl {
     }
 
     bool restart(int keyPacket) {
-        avcodec_flush_buffers(codec.get());
-        running = true;
-        drained = false;
-        lastOut = -1;
-        lastSent = keyPacket - 1;
+        avcodec_flush_buffers(here.codec.get());
+        here.running = true;
+        here.drained = false;
+        here.lastOut = here.passedOver = -1;
+        here.lastSent = keyPacket - 1;
         const int shown = index.packets[static_cast<std::size_t>(keyPacket)].frame;
-        validFrom = keyPacket == 0 ? 0 : std::max(0, shown);
-        return source->seek(keyPacket);
+        here.validFrom = keyPacket == 0 ? 0 : std::max(0, shown);
+        return goTo(keyPacket);
     }
 
-    // The next picture out of the decoder and its coded frame; null at the end. Packets of frames before `keepFrom`
-    // that no other frame refers to are passed over. With `until` ≥ 0 no packet goes in after that frame's own: the
-    // decoder is emptied instead, which saves the packets that it would otherwise hold back, and must be restarted
-    // afterwards.
-    av::Frame next(int keepFrom, int until, int& coded) {
+    bool goTo(int number) {
+        const bool there = source->seek(number);
+        sourceAt = there ? number - 1 : kNowhere;
+        return there;
+    }
+
+    // What goes into the decoder, by coded frames. Packets of frames outside that no other refers to are passed over.
+    struct Wanted {
+        int from = -1;
+        int to = std::numeric_limits<int>::max();
+        // No packet goes in after that of `to`: the decoder is emptied instead, which saves the packets that it would
+        // otherwise hold back, and must be restarted afterwards.
+        bool toTheEnd = false;
+    };
+
+    // The next picture out of the decoder and its coded frame; null at the end.
+    av::Frame next(const Wanted& w, int& coded) {
         av::Packet packet(av_packet_alloc());
         av::Frame frame(av_frame_alloc());
+        if (sourceAt != here.lastSent && !goTo(here.lastSent + 1))
+            return nullptr;
         while (true) {
-            const int r = avcodec_receive_frame(codec.get(), frame.get());
+            const int r = avcodec_receive_frame(here.codec.get(), frame.get());
             if (r == 0) {
                 auto number = frame->reordered_opaque;
                 coded = -1;
@@ -207,27 +266,31 @@ struct Film::Impl {
                     if (coded < 0 && number > 0 && index.packets[static_cast<std::size_t>(number)].hidden == 2)
                         coded = index.packets[static_cast<std::size_t>(number) - 1].frame;
                 }
-                if (coded < validFrom || (frame->flags & AV_FRAME_FLAG_DISCARD)) {
+                if (coded < here.validFrom || (frame->flags & AV_FRAME_FLAG_DISCARD)) {
                     av_frame_unref(frame.get());
                     continue;
                 }
                 return frame;
             }
-            if (r != AVERROR(EAGAIN) || drained || cancelled())
+            if (r != AVERROR(EAGAIN) || here.drained || cancelled())
                 return nullptr;
-            const bool enough = until >= 0 && lastSent >= index.lastPacketOf(until);
+            const bool enough = w.toTheEnd && here.lastSent >= index.lastPacketOf(w.to);
             const int number = enough ? -1 : source->next(packet.get());
             if (number < 0) {
-                drained = true;
-                avcodec_send_packet(codec.get(), nullptr);
+                here.drained = true;
+                avcodec_send_packet(here.codec.get(), nullptr);
                 continue;
             }
-            lastSent = number;
+            here.lastSent = sourceAt = number;
             const bool half = index.packets[static_cast<std::size_t>(number)].hidden == 2 && number > 0;
             const int shows = index.packets[static_cast<std::size_t>(half ? number - 1 : number)].frame;
-            codec->skip_frame = shows >= 0 && shows < keepFrom ? AVDISCARD_NONREF : AVDISCARD_DEFAULT;
-            codec->reordered_opaque = number;
-            avcodec_send_packet(codec.get(), packet.get()); // a damaged packet is passed over; its frame will be missed
+            const bool outside = shows >= 0 && (shows < w.from || shows > w.to);
+            here.codec->skip_frame = outside ? AVDISCARD_NONREF : AVDISCARD_DEFAULT;
+            if (outside)
+                here.passedOver = std::max(here.passedOver, shows);
+            here.codec->reordered_opaque = number;
+            avcodec_send_packet(here.codec.get(),
+                                packet.get()); // a damaged packet is passed over; its frame will be missed
             av_packet_unref(packet.get());
         }
     }
@@ -258,11 +321,11 @@ struct Film::Impl {
     DecodedPtr got;
 
     enum class Ran { gotThere, missed, stopped };
-    Ran run(int from, int to, bool jump, const std::function<bool()>& goOn) {
+    Ran run(int from, int to, const Wanted& w, const std::function<bool()>& goOn) {
         bool last = false;
         int coded = 0;
-        while (av::Frame f = next(from, jump ? to : -1, coded)) {
-            lastOut = std::max(lastOut, coded);
+        while (av::Frame f = next(w, coded)) {
+            here.lastOut = std::max(here.lastOut, coded);
             if (coded >= from && coded <= to)
                 keep(coded, std::move(f));
             last = last || coded == to;
@@ -278,24 +341,32 @@ struct Film::Impl {
     // expected to be asked for next.
     bool decode(int from, int to, bool jump, const std::function<bool()>& goOn) {
         int key = index.keyPacketFor(from);
-        const bool onTheWay = running && !drained && lastSent >= key && lastOut >= 0 && lastOut < from;
-        if (onTheWay)
-            if (const Ran r = run(from, to, jump, goOn); r != Ran::missed)
+        const bool reachable = here.onTheWay(from, key);
+        Place* const other = jump && !reachable ? placeFor(from, key) : nullptr;
+        const Borrowed borrowed(*this, other);
+        Wanted w{from};
+        if (jump) {
+            // A place is worth keeping where the next jump may both come after it and be far from the key frame.
+            const int start = index.keyFrameFor(from), beyond = to + kWorthParking;
+            const bool middle =
+                from - start >= kWorthParking && beyond < index.frames() && index.keyFrameFor(beyond) == start;
+            w.to = to;
+            w.toTheEnd = !other || !middle;
+        }
+        if (reachable || here.onTheWay(from, key))
+            if (const Ran r = run(from, to, w, goOn); r != Ran::missed)
                 return r == Ran::gotThere;
-        if (jump && !jumper)
-            jumper = openedDecoder(1);
-        const Borrowed other(*this, jump && jumper);
         // When the group does not give the frame, what it refers to may lie in the one before.
         for (int attempt = 0; attempt < 2; ++attempt) {
             if (restart(key))
-                if (const Ran r = run(from, to, jump, goOn); r != Ran::missed)
+                if (const Ran r = run(from, to, w, goOn); r != Ran::missed)
                     return r == Ran::gotThere;
             const int shows = index.packets[static_cast<std::size_t>(key)].frame;
             if (key == 0 || shows <= 0)
                 break;
             key = index.keyPacketFor(shows - 1);
         }
-        running = false;
+        here.running = false;
         return false;
     }
 
@@ -439,11 +510,11 @@ bool Film::quickly(const std::function<bool(int, const DecodedFrame&)>& each) {
     if (!m.restart(0))
         return false;
     // Only where others are left to see the movement by: a film of key frames alone is all passed over otherwise.
-    m.codec->skip_loop_filter = AVDISCARD_ALL;
+    m.here.codec->skip_loop_filter = AVDISCARD_ALL;
     int coded = 0;
     bool whole = true;
     const int hurry = m.index.reorder > 0 ? m.info.frames : -1;
-    while (av::Frame f = m.next(hurry, -1, coded)) {
+    while (av::Frame f = m.next({hurry}, coded)) {
         auto own = std::make_unique<DecodedFrame::Impl>();
         own->frame = std::move(f);
         own->rotation = m.info.rotation;
@@ -455,8 +526,8 @@ bool Film::quickly(const std::function<bool(int, const DecodedFrame&)>& each) {
             break;
         }
     }
-    m.codec->skip_loop_filter = AVDISCARD_DEFAULT;
-    m.running = false;
+    m.here.codec->skip_loop_filter = AVDISCARD_DEFAULT;
+    m.here.running = false;
     return whole && !m.cancelled();
 }
 

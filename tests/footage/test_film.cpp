@@ -38,6 +38,11 @@ class TestFilm : public QObject {
             order.push_back(i); // backwards
         for (int i = 0; i < 80; ++i)
             order.push_back(static_cast<int>(random() % static_cast<unsigned>(frames)));
+        for (int i = 0; i < 25; ++i) { // jumps, some of them onwards from where an earlier one ended, and steps between
+            const int at = static_cast<int>(random() % static_cast<unsigned>(frames));
+            for (int step : {0, 1, 2, 12, 13, 30, 29, 31, 3})
+                order.push_back((at + step) % frames);
+        }
         for (int i : order) {
             const auto p = (*film)->frame(FrameIndex(i));
             QVERIFY2(p.ok(), qPrintable(QString("frame %1").arg(i)));
