@@ -8,17 +8,72 @@
 #include <opencv2/video/tracking.hpp>
 
 #include <algorithm>
+#include <atomic>
 #include <cmath>
+#include <condition_variable>
+#include <deque>
+#include <mutex>
 #include <set>
+#include <thread>
+#include <utility>
 
 namespace riflesso {
 namespace {
 
 constexpr int kLevels = 3;           // of the pyramids, above the picture itself
+constexpr int kLarge = 16;           // px, of a radius from which on half the picture's size shows the flow as well
 constexpr double kLost = 2.5;        // px there and back at which a step is not believed
 constexpr double kAlike = 0.45;      // likeness below which the place is taken for covered
 constexpr double kFound = 0.82;      // likeness at which a covered place is believed to be back
 constexpr double kFoundAlone = 0.93; // the same while none of its neighbours is in sight
+
+// Decodes the frames of one way through a film while those before are looked at. Nobody else may use the film.
+class FramesAhead {
+public:
+    FramesAhead(Film& film, int first, int last, int direction)
+        : m_thread([this, &film, first, last, direction] {
+              for (int f = first;; f += direction) {
+                  auto frame = film.decoded(FrameIndex(f));
+                  std::unique_lock lock(m_mutex);
+                  m_changed.wait(lock, [this] { return m_stop || m_ready.size() < kAhead; });
+                  if (m_stop)
+                      return;
+                  m_ready.push_back(std::move(frame));
+                  m_changed.notify_all();
+                  if (f == last)
+                      return;
+              }
+          }) {}
+    ~FramesAhead() {
+        {
+            std::lock_guard lock(m_mutex);
+            m_stop = true;
+        }
+        m_changed.notify_all();
+        m_thread.join();
+    }
+    FramesAhead(const FramesAhead&) = delete;
+    FramesAhead& operator=(const FramesAhead&) = delete;
+
+    // Waits for the next one; to be called once for each.
+    Result<DecodedPtr> next() {
+        std::unique_lock lock(m_mutex);
+        m_changed.wait(lock, [this] { return !m_ready.empty(); });
+        auto frame = std::move(m_ready.front());
+        m_ready.pop_front();
+        m_changed.notify_all();
+        return frame;
+    }
+
+private:
+    static constexpr std::size_t kAhead =
+        6;              // pictures that refer to others take far less time than those they refer to
+    std::mutex m_mutex; // protects the two below
+    std::deque<Result<DecodedPtr>> m_ready;
+    bool m_stop = false;
+    std::condition_variable m_changed;
+    std::thread m_thread; // last: it uses all of the above
+};
 
 // One direction through the frames.
 class Sweep {
@@ -29,6 +84,7 @@ public:
         const double usual = bones.usual() > 0.0 ? bones.usual() : 0.11 * film.info().height;
         m_usual = usual;
         m_radius = std::clamp(static_cast<int>(std::lround(0.13 * usual)), 5, 18);
+        m_scale = m_radius >= kLarge ? 2 : 1;
         for (const auto& name : names) {
             Followed f;
             f.name = name;
@@ -48,6 +104,15 @@ public:
                     f.neighbours.push_back(a == name ? b : a);
             m_followed.push_back(std::move(f));
         }
+        // The rest of the body, as it is marked: nobody follows it, but what is followed must fit to it.
+        for (const auto& [name, track] : marks)
+            if (std::find(names.begin(), names.end(), name) == names.end() && kindOf(name) != PointKind::scene) {
+                Followed f;
+                f.name = name;
+                f.given = true;
+                f.marks = track;
+                m_followed.push_back(std::move(f));
+            }
         for (auto& f : m_followed)
             for (const auto& n : f.neighbours)
                 for (std::size_t i = 0; i < m_followed.size(); ++i)
@@ -71,12 +136,14 @@ public:
     // From \p first to \p last (in the sweep's own direction, inclusive). False when cancelled.
     bool run(int first, int last, const std::function<bool()>& goOn) {
         DecodedPtr before;
+        FramesAhead ahead(m_film, first, last, m_direction);
         for (int f = first;; f += m_direction) {
-            const auto decoded = m_film.decoded(FrameIndex(f));
+            const auto decoded = ahead.next();
+            giveRest(f);
             if (!decoded) { // a damaged frame: everybody waits for the next
                 before.reset();
                 for (auto& one : m_followed)
-                    if (one.active)
+                    if (one.active && !one.given)
                         cover(one, f);
             } else {
                 m_now = lumaOf(**decoded, m_film.info().width, m_film.info().height);
@@ -85,8 +152,8 @@ public:
                 start(f);
                 record(f);
                 m_before = m_now;
-                m_beforePyramid = std::move(m_pyramid);
-                m_pyramid.clear();
+                std::swap(m_beforePyramid, m_pyramid); // kept, so that its memory serves again
+                m_beforeFits = std::exchange(m_nowFits, false);
                 before = *decoded; // its memory must outlive the pyramid's source
                 m_held = before;
             }
@@ -115,11 +182,16 @@ private:
         bool fresh = false;
         bool found = false;     // it was lost since it was marked, and found again
         bool implement = false; // not of the body
+        bool given = false;     // not followed: it is where its marks are
         int still = 0;          // frames for which it has not moved while what it hangs on has
         Eigen::Vector2d at{0, 0}, step{0, 0};
         Eigen::Vector2d free{0, 0};                 // where it last moved with the body
         Eigen::Vector2d proposed{0, 0}, left{0, 0}; // by the flow; where it was last seen
         double missed = 0.0;                        // there and back
+        bool outside = false, believed = false;     // what is proposed
+        Eigen::Vector2d guess{0, 0};                // where it is looked for, and how far round
+        double range = 0.0;
+        PatchMatch look; // what was seen there
         CarryError error;
         double likeness = 1.0;                                      // as it usually was
         double seen = 1.0;                                          // as it was last
@@ -127,13 +199,29 @@ private:
         std::vector<std::pair<std::size_t, Eigen::Vector2d>> limbs; // where its neighbours lay when it was marked
     };
 
+    void giveRest(int frame) {
+        for (auto& f : m_followed) {
+            if (!f.given)
+                continue;
+            const auto mark = f.marks.find(FrameIndex(frame));
+            const bool there = mark != f.marks.end() && mark->second.how != How::hidden;
+            if (there) {
+                const Eigen::Vector2d at = mark->second.at.vector();
+                f.step = f.active ? Eigen::Vector2d(at - f.at) : Eigen::Vector2d(0, 0);
+                f.at = f.guess = at;
+                f.error = {mark->second.sigma * mark->second.sigma, 0.0, 0.0};
+            }
+            f.active = there;
+        }
+    }
+
     // The part of the picture that holds all who are followed, with room for their next steps; of one size for as long
     // as it serves, because both pyramids of a step must be alike.
     void frameBody() {
         const int margin = 7 * m_radius + 24;
         double x0 = 1e9, y0 = 1e9, x1 = -1e9, y1 = -1e9;
         for (const auto& f : m_followed)
-            if (f.active && f.away == 0)
+            if (f.active && f.away == 0 && !f.given)
                 for (const Eigen::Vector2d& p : {f.at, Eigen::Vector2d(f.at + 2.0 * f.step)}) {
                     x0 = std::min(x0, p.x());
                     y0 = std::min(y0, p.y());
@@ -151,38 +239,45 @@ private:
             return;
         m_region =
             cv::Rect(need.x - margin / 2, need.y - margin / 2, need.width + margin, need.height + margin) & whole;
-        m_beforePyramid.clear();
+        m_beforeFits = false;
     }
 
-    [[nodiscard]] int window() const { return std::min(2 * m_radius + 1, 25); }
+    [[nodiscard]] int window() const { return std::min(2 * (m_radius / m_scale) + 1, 25); }
 
-    std::vector<cv::Mat> pyramid(const cv::Mat& picture) const {
-        std::vector<cv::Mat> out;
+    void makePyramid(const cv::Mat& picture, std::vector<cv::Mat>& out) const {
         const int side = window();
-        cv::buildOpticalFlowPyramid(picture(m_region), out, cv::Size(side, side), kLevels, true, cv::BORDER_REFLECT_101,
-                                    cv::BORDER_CONSTANT, false);
-        return out;
+        cv::Mat half;
+        if (m_scale > 1) { // by whole pixels: OpenCV is twenty times slower otherwise
+            const cv::Size size(m_region.width / m_scale, m_region.height / m_scale);
+            cv::resize(picture(cv::Rect(m_region.tl(), size * m_scale)), half, size, 0, 0, cv::INTER_AREA);
+        }
+        cv::buildOpticalFlowPyramid(m_scale > 1 ? half : picture(m_region), out, cv::Size(side, side), kLevels, true,
+                                    cv::BORDER_REFLECT_101, cv::BORDER_CONSTANT, false);
     }
 
     void step(int frame) {
+        if (std::none_of(m_followed.begin(), m_followed.end(), [](const Followed& f) { return f.active && !f.given; }))
+            return;
         frameBody();
         if (m_region.area() == 0)
             return;
-        if (m_beforePyramid.empty())
-            m_beforePyramid = pyramid(m_before);
-        m_pyramid = pyramid(m_now);
+        if (!m_beforeFits)
+            makePyramid(m_before, m_beforePyramid);
+        makePyramid(m_now, m_pyramid);
+        m_nowFits = true;
         std::vector<std::size_t> who;
         std::vector<cv::Point2f> from, to, back;
-        const cv::Point2f origin(static_cast<float>(m_region.x), static_cast<float>(m_region.y));
-        const auto point = [](const Eigen::Vector2d& v) {
-            return cv::Point2f(static_cast<float>(v.x() - 0.5),
-                               static_cast<float>(v.y() - 0.5)); // OpenCV's pixel centres
+        const Eigen::Vector2d origin(m_region.x, m_region.y);
+        const auto point = [&](const Eigen::Vector2d& v) {
+            const Eigen::Vector2d p = (v - origin) / m_scale;
+            return cv::Point2f(static_cast<float>(p.x() - 0.5),
+                               static_cast<float>(p.y() - 0.5)); // OpenCV's pixel centres
         };
         for (std::size_t i = 0; i < m_followed.size(); ++i)
-            if (const auto& f = m_followed[i]; f.active && f.away == 0) {
+            if (const auto& f = m_followed[i]; f.active && f.away == 0 && !f.given) {
                 who.push_back(i);
-                from.push_back(point(f.at) - origin);
-                to.push_back(point(f.at + f.step) - origin);
+                from.push_back(point(f.at));
+                to.push_back(point(f.at + f.step));
             }
         if (!who.empty()) {
             const int side = window();
@@ -196,29 +291,67 @@ private:
                                      enough, cv::OPTFLOW_USE_INITIAL_FLOW);
             for (std::size_t k = 0; k < who.size(); ++k) {
                 Followed& f = m_followed[who[k]];
-                const cv::Point2f p = to[k] + origin, miss = back[k] - from[k];
-                const Eigen::Vector2d now(p.x + 0.5, p.y + 0.5);
-                f.proposed = now;
-                f.missed = there[k] && again[k] ? std::hypot(miss.x, miss.y) : 99.0;
+                const cv::Point2f miss = back[k] - from[k];
+                f.proposed = m_scale * Eigen::Vector2d(to[k].x + 0.5, to[k].y + 0.5) + origin;
+                f.missed = there[k] && again[k] ? m_scale * std::hypot(miss.x, miss.y) : 99.0;
             }
         }
+        // Those who are covered are looked for when it is known where their neighbours have gone.
+        std::vector<std::size_t> away;
+        for (std::size_t i = 0; i < m_followed.size(); ++i)
+            if (m_followed[i].active && m_followed[i].away > 0)
+                away.push_back(i);
+        expect(who);
+        look(who);
         for (std::size_t i : who)
             settle(m_followed[i], frame);
-        for (auto& f : m_followed)
-            if (f.active && f.away > 0 && std::find(who.begin(), who.end(), &f - m_followed.data()) == who.end())
-                lookAgain(f, frame);
+        for (auto& f : m_followed) {
+            f.guess = f.at;
+            if (f.active && f.away > 0) {
+                f.guess += f.step;
+                f.range = 3.0 + 1.2 * f.away + f.step.norm();
+            }
+        }
+        look(away);
+        for (std::size_t i : away)
+            lookAgain(m_followed[i], frame);
         checkBody(frame);
         checkStuck(frame);
     }
 
+    // Where those are to be looked for whom the flow could follow.
+    void expect(const std::vector<std::size_t>& who) {
+        for (std::size_t i : who) {
+            Followed& f = m_followed[i];
+            const Eigen::Vector2d stepped = f.proposed - f.at;
+            f.outside = f.proposed.x() < 1 || f.proposed.y() < 1 || f.proposed.x() > m_now.cols - 1 ||
+                        f.proposed.y() > m_now.rows - 1;
+            f.believed = f.missed < kLost && !f.outside;
+            if (f.believed && f.steps > 1 && !believableStep(f.step, stepped, m_usual))
+                f.believed = f.missed < 0.3;
+            f.guess = f.believed ? f.proposed : Eigen::Vector2d(f.at + f.step);
+            f.range = 2.0 + 1.5 * std::sqrt(f.error.way) + (f.believed ? 0.0 : 0.5 * stepped.norm() + 2.0);
+        }
+    }
+
+    // Looks for each by itself, on all cores.
+    void look(const std::vector<std::size_t>& who) {
+        cv::parallel_for_(cv::Range(0, static_cast<int>(who.size())), [&](const cv::Range& part) {
+            for (int i = part.start; i < part.end; ++i) {
+                Followed& f = m_followed[who[static_cast<std::size_t>(i)]];
+                f.look = bestLook(f);
+            }
+        });
+    }
+
     // How the limb of a landmark has turned since it was marked: candidates, degrees of the picture's plane.
-    std::vector<double> turns(const Followed& f, const Eigen::Vector2d& at) const {
+    std::vector<double> turns(const Followed& f) const {
         std::vector<double> out;
         for (const auto& [index, then] : f.limbs) {
             const Followed& n = m_followed[index];
             if (!n.active || n.away > 0)
                 continue;
-            const Eigen::Vector2d now = n.at - at;
+            const Eigen::Vector2d now = n.guess - f.guess;
             if (now.norm() < 8.0 || then.norm() < 8.0)
                 continue;
             const double turn = std::atan2(then.x() * now.y() - then.y() * now.x(), then.dot(now));
@@ -233,14 +366,8 @@ private:
     // Takes the step that the flow proposes, corrected by a look at the marked place.
     void settle(Followed& f, int frame) {
         const Eigen::Vector2d stepped = f.proposed - f.at;
-        const bool outside = f.proposed.x() < 1 || f.proposed.y() < 1 || f.proposed.x() > m_now.cols - 1 ||
-                             f.proposed.y() > m_now.rows - 1;
-        bool believed = f.missed < kLost && !outside;
-        if (believed && f.steps > 1 && !believableStep(f.step, stepped, m_usual))
-            believed = f.missed < 0.3;
-        const Eigen::Vector2d guess = believed ? f.proposed : Eigen::Vector2d(f.at + f.step);
-        const double reach = 2.0 + 1.5 * std::sqrt(f.error.way) + (believed ? 0.0 : 0.5 * stepped.norm() + 2.0);
-        const PatchMatch look = bestLook(f, guess, reach);
+        const bool outside = f.outside, believed = f.believed;
+        const PatchMatch& look = f.look;
         const double usually = f.likeness;
         if (outside || (!believed && look.likeness < kFound) || look.likeness < std::min(kAlike, usually - 0.25) ||
             look.likeness < usually - 0.30 || (f.steps > 2 && look.likeness < f.seen - 0.22)) {
@@ -248,10 +375,10 @@ private:
             return;
         }
         f.error.step({believed ? f.missed : 2.0, stepped.norm(), look.likeness});
-        Eigen::Vector2d at = guess;
+        Eigen::Vector2d at = f.guess;
         if (look.likeness > 0.5) {
             const double share = f.error.look(lookVariance(look));
-            at += share * (look.at - guess);
+            at += share * (look.at - f.guess);
         }
         f.step = at - f.at;
         f.at = at;
@@ -286,11 +413,11 @@ private:
         return most * most;
     }
 
-    PatchMatch bestLook(const Followed& f, const Eigen::Vector2d& guess, double reach) const {
+    PatchMatch bestLook(const Followed& f) const {
         PatchMatch best;
         best.likeness = -1.0;
-        for (double turn : turns(f, guess)) {
-            const PatchMatch m = f.patch.find(m_now, guess, turn, reach);
+        for (double turn : turns(f)) {
+            const PatchMatch m = f.patch.find(m_now, f.guess, turn, f.range);
             if (m.likeness > best.likeness)
                 best = m;
         }
@@ -310,7 +437,7 @@ private:
     }
 
     void lookAgain(Followed& f, int frame) {
-        const PatchMatch look = bestLook(f, f.at + f.step, 3.0 + 1.2 * f.away + f.step.norm());
+        const PatchMatch& look = f.look;
         bool fits = true, held = false; // held: somebody beside it is in sight, so that a wrong place would be noticed
         for (std::size_t i : f.beside)
             if (const Followed& n = m_followed[i]; n.active && n.away == 0) {
@@ -338,7 +465,7 @@ private:
     // but it still looks like itself and was never lost.
     void checkStuck(int frame) {
         for (auto& f : m_followed) {
-            if (!f.active || f.away > 0)
+            if (!f.active || f.away > 0 || f.given)
                 continue;
             double pull = 0.0;
             for (std::size_t i : f.beside)
@@ -361,12 +488,12 @@ private:
         for (auto& f : m_followed)
             for (std::size_t i : f.beside) {
                 Followed& n = m_followed[i];
-                if (!f.active || f.away > 0 || !n.active || n.away > 0 || &n < &f)
+                if (!f.active || f.away > 0 || !n.active || n.away > 0 || (&n < &f && !n.given))
                     continue;
                 const double beyond = m_bones.beyond(f.name, n.name, (f.at - n.at).norm());
                 if (beyond <= 0.0)
                     continue;
-                Followed& worse = f.error.variance() >= n.error.variance() ? f : n;
+                Followed& worse = n.given || f.error.variance() >= n.error.variance() ? f : n;
                 worse.error.way += beyond * beyond * m_usual * m_usual;
                 if (beyond > (worse.implement ? 0.03 : 0.35))
                     cover(worse, frame);
@@ -375,7 +502,7 @@ private:
             for (const auto& [i, most] : f.reach)
                 if (const Followed& n = m_followed[i]; f.active && f.away == 0 && n.active && n.away == 0 &&
                                                        (f.at - n.at).norm() > most &&
-                                                       f.error.variance() >= n.error.variance())
+                                                       (n.given || f.error.variance() >= n.error.variance()))
                     cover(f, frame);
     }
 
@@ -384,7 +511,7 @@ private:
         bool any = false;
         for (auto& f : m_followed) {
             const auto mark = f.marks.find(FrameIndex(frame));
-            if (mark == f.marks.end())
+            if (mark == f.marks.end() || f.given)
                 continue;
             if (mark->second.how == How::hidden)
                 f.active = false;
@@ -418,7 +545,7 @@ private:
 
     void record(int frame) {
         for (const auto& f : m_followed)
-            if (f.active && f.away == 0)
+            if (f.active && f.away == 0 && !f.given)
                 places[f.name][frame] = {{{f.at.x(), f.at.y()}, f.error.variance()}, f.seen};
     }
 
@@ -427,12 +554,14 @@ private:
     const BoneSpread& m_bones;
     int m_direction;
     int m_radius;
+    int m_scale = 1; // the flow is looked for in pictures smaller by this; the look at the marked place is not
     double m_usual;
     std::vector<Followed> m_followed;
     cv::Mat m_now, m_before;
     DecodedPtr m_held;
     cv::Rect m_region;
     std::vector<cv::Mat> m_pyramid, m_beforePyramid;
+    bool m_nowFits = false, m_beforeFits = false; // the pyramids are of these pictures and of the region
 };
 
 } // namespace
@@ -441,8 +570,12 @@ Result<CarryResult> carry(const std::filesystem::path& path, const TrackSet& mar
                           const CarryProgress& goOn) {
     Film::Options o;
     o.indexFolder = options.indexFolder;
-    o.progress = [&](double) { return !goOn || goOn(0.0); };
+    o.lightness = true;
+    // While frames are carried the next one is fetched by another thread, which must not call back.
+    std::atomic<bool> opening = true, stopped = false;
+    o.progress = [&](double) { return opening ? !goOn || goOn(0.0) : !stopped; };
     auto opened = Film::open(path, o);
+    opening = false;
     if (!opened)
         return opened.error();
     Film& film = **opened;
@@ -473,7 +606,8 @@ Result<CarryResult> carry(const std::filesystem::path& path, const TrackSet& mar
     const double all = std::max(1, (last - first + 1) * sweeps);
     const auto tick = [&] {
         ++out.frames;
-        return !goOn || goOn(std::min(1.0, out.frames / all));
+        stopped = goOn && !goOn(std::min(1.0, out.frames / all));
+        return !stopped;
     };
     std::map<LandmarkName, std::map<int, CarriedPlace>> ahead, behind;
     std::map<LandmarkName, std::set<int>> covered;

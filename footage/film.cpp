@@ -54,6 +54,30 @@ std::optional<Hertz> captureTag(const AVDictionary* tags, std::string& name) {
     return std::nullopt;
 }
 
+// Leaves the plane of lightness by itself, where there is one of 8 bits.
+void dropColours(AVFrame& f) {
+    switch (f.format) {
+    case AV_PIX_FMT_YUVJ420P:
+    case AV_PIX_FMT_YUVJ422P:
+    case AV_PIX_FMT_YUVJ444P:
+        f.color_range = AVCOL_RANGE_JPEG;
+        [[fallthrough]];
+    case AV_PIX_FMT_YUV420P:
+    case AV_PIX_FMT_YUV422P:
+    case AV_PIX_FMT_YUV444P:
+    case AV_PIX_FMT_NV12:
+        f.format = AV_PIX_FMT_GRAY8;
+        for (int plane = 1; plane < 3; ++plane) {
+            av_buffer_unref(&f.buf[plane]); // null where all planes share one
+            f.data[plane] = nullptr;
+            f.linesize[plane] = 0;
+        }
+        break;
+    default:
+        break;
+    }
+}
+
 constexpr int kThreads = 2;
 constexpr std::size_t kParkedBytes = 80u << 20; // that decoders left standing for the next jump may hold
 constexpr std::size_t kParked = 3;              // of them at most
@@ -296,6 +320,8 @@ struct Film::Impl {
     }
 
     void keep(int coded, av::Frame frame) {
+        if (options.lightness)
+            dropColours(*frame);
         for (int k = 0; k < perCoded(); ++k) {
             auto impl = std::make_unique<DecodedFrame::Impl>();
             impl->frame.reset(k + 1 < perCoded() ? av_frame_clone(frame.get()) : frame.release());

@@ -57,6 +57,8 @@ public:
         std::filesystem::path indexFolder;
         /// Told the share read so far; false cancels. Also asked while frames are fetched (with 1).
         std::function<bool(double)> progress;
+        /// Keeps only how light pictures are: grey, and in two thirds of the memory.
+        bool lightness = false;
     };
 
     /// Opens and indexes. Errors in words for a missing, empty, cut-off, sound-only or unreadable file.

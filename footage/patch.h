@@ -32,12 +32,20 @@ public:
                                   double reach) const;
 
 private:
-    [[nodiscard]] double likenessOf(const std::vector<float>& turned, const std::vector<float>& square) const;
+    struct Turned {
+        std::vector<float> values; // in order of m_places, less their mean
+        float squares = 0.0f;      // their sum of squares
+    };
+    [[nodiscard]] Turned turned(double turn) const;
+    [[nodiscard]] double likenessOf(const Turned& turned, const float* middle, int stride) const;
+    struct Row {
+        int y = 0, from = 0, length = 0; // from the middle; `from` is the leftmost pixel
+    };
     int m_radius = 0;
     int m_side = 0;                        // of the square that is kept, large enough to be turned
     std::vector<float> m_kept;             // m_side²
-    std::vector<Eigen::Vector2f> m_places; // the disc's pixels, from the middle
-    std::vector<int> m_cells;              // where they lie in a square of half-width radius + 1
+    std::vector<Eigen::Vector2f> m_places; // the disc's pixels, from the middle, row by row
+    std::vector<Row> m_rows;
 };
 
 } // namespace riflesso

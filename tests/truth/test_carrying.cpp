@@ -64,22 +64,28 @@ private slots:
         QVERIFY(!film.isEmpty());
         const auto reps = test::readTruth(QString(film).replace(".mp4", ".truth.json"));
         QCOMPARE(reps.size(), std::size_t(5));
-        double z = 0.0, angles = 0.0;
+        double z = 0.0, angles = 0.0, median = 0.0, p95 = 0.0;
         int near = 0, pegs = 0, unsure = 0;
-        std::vector<double> medians;
-        for (std::size_t i : {std::size_t{0}, std::size_t{2}, std::size_t{4}}) {
-            const auto r = run(film.toStdString(), reps[i], static_cast<unsigned>(i) + 1);
+        // Three reps by three analysts each: 21 key positions alone would say little of nine in ten.
+        for (std::size_t k = 0; k < 9; ++k) {
+            const auto r = run(film.toStdString(), reps[2 * (k % 3)], 1 + static_cast<unsigned>(k));
             QVERIFY2(r.share() >= 40.0, qPrintable(QString::number(r.share())));
-            QVERIFY(r.median <= 2.0);
-            QVERIFY(r.p95 <= 6.0);
+            QVERIFY(r.median <= 2.5 && r.p95 <= 7.0);
+            median += r.median / 9.0;
+            p95 += r.p95 / 9.0;
             QVERIFY(r.angleCount >= 8);
             QCOMPARE(r.pegsFar, 0);
-            z += r.normalised * r.normalised / 3.0;
-            angles += r.angles * r.angles / 3.0;
+            z += r.normalised * r.normalised / 9.0;
+            angles += r.angles * r.angles / 9.0;
             near += r.pegsNear;
             pegs += r.pegs;
             unsure += r.pegsUnsure;
         }
+        qInfo(
+            "nine in all: error median %.2f px, 95 of 100 %.2f px; normalised %.2f; angles RMSE %.2f degrees; %d of %d "
+            "key positions within a frame, %d unsure",
+            median, p95, std::sqrt(z), std::sqrt(angles), near, pegs, unsure);
+        QVERIFY(median <= 2.0 && p95 <= 6.0);
         QVERIFY2(std::sqrt(angles) <= 2.5, qPrintable(QString::number(std::sqrt(angles))));
         QVERIFY2(std::sqrt(z) >= 0.8 && std::sqrt(z) <= 1.25, qPrintable(QString::number(std::sqrt(z))));
         QVERIFY2(unsure <= 0.25 * pegs, qPrintable(QString("%1 of %2 unsure").arg(unsure).arg(pegs)));
