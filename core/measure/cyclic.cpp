@@ -212,7 +212,7 @@ MeasureValue evaluateContacts(const MeasureDefinition& d, const Motion& motion, 
         const double frame = after.time - before.time, rate = (a - b) / frame;
         if (a <= 0.0 || rate <= 0.0)
             return std::pair((before.time + after.time) / 2.0, frame / std::sqrt(12.0));
-        return std::pair(before.time + a / rate, std::hypot(std::max(before.speed, after.speed) / rate, frame / 4.0));
+        return std::pair(before.time + a / rate, std::hypot(std::max(before.speed, after.speed) / rate, frame / 8.0));
     };
     const auto count = [&](double factor) {
         Counted c;

@@ -143,9 +143,15 @@ double difference(const MeasureDefinition& d, double a, double b) {
 constexpr double kStep = 1e-3; // px, for the numerical derivative: far above rounding, far below any σ
 
 // d value/dt at a frame. Dense marks: central difference over ±reach frames. Sparse marks (key positions only): the
-// steeper of the slopes to the neighbouring positions, which bounds it from what is known. Empty: nothing beside it.
-std::optional<double> rateAt(const MeasureDefinition& d, const Motion& motion, FrameIndex frame, const ViewSetup& setup,
-                             const Positions& positions) {
+// steeper of the slopes to the neighbouring positions, which bounds it from what is known.
+struct Rate {
+    double value = 0.0;
+    double either = 0.0; // root mean square of the slopes before and after: at a contact they are not alike
+};
+
+// Empty: nothing beside the frame.
+std::optional<Rate> rateAt(const MeasureDefinition& d, const Motion& motion, FrameIndex frame, const ViewSetup& setup,
+                           const Positions& positions) {
     const auto& time = motion.time();
     const auto slope = [&](FrameIndex a, FrameIndex b) -> std::optional<double> {
         const auto va = readAt(d, motion, a, setup);
@@ -156,8 +162,10 @@ std::optional<double> rateAt(const MeasureDefinition& d, const Motion& motion, F
         return difference(d, vb->value, va->value) / dt;
     };
     for (int reach : {2, 1})
-        if (const auto s = slope(frame - reach, frame + reach))
-            return s;
+        if (const auto s = slope(frame - reach, frame + reach)) {
+            const auto before = slope(frame - reach, frame), after = slope(frame, frame + reach);
+            return Rate{*s, before && after ? std::hypot(*s, (*after - *before) / 2.0) : std::abs(*s)};
+        }
     std::optional<double> steepest;
     const auto consider = [&](std::optional<double> s) {
         if (s && (!steepest || std::abs(*s) > std::abs(*steepest)))
@@ -166,11 +174,29 @@ std::optional<double> rateAt(const MeasureDefinition& d, const Motion& motion, F
     consider(slope(frame - 1, frame));
     consider(slope(frame, frame + 1));
     if (steepest)
-        return steepest;
+        return Rate{*steepest, std::abs(*steepest)};
     for (const auto& [id, placed] : positions)
         if (placed.frame != frame)
             consider(placed.frame < frame ? slope(placed.frame, frame) : slope(frame, placed.frame));
-    return steepest;
+    return steepest ? std::optional(Rate{*steepest, std::abs(*steepest)}) : std::nullopt;
+}
+
+// Places and marks of some landmarks as they were marked, before smoothing, on the frames of a span.
+Motion asMarked(const Motion& motion, const std::vector<LandmarkName>& names, FrameIndex first, FrameIndex last,
+                bool jitterOnly) {
+    std::map<LandmarkName, MotionTrack> out;
+    for (const auto& name : names)
+        for (FrameIndex f = first; f <= last; f = f + 1)
+            if (const auto s = motion.at(name, f); s && s->markSigma > 0.0) {
+                MotionSample raw = *s;
+                raw.at = s->mark;
+                raw.sigma = jitterOnly ? s->jitter : s->markSigma;
+                raw.own = s->jitter;
+                out[name].samples[f] = raw;
+            } else if (s && kindOf(name) == PointKind::scene) {
+                out[name].samples[f] = *s;
+            }
+    return {std::move(out), motion.time()};
 }
 
 // One value out of all frames of a phase.
@@ -240,8 +266,20 @@ MeasureValue evaluateOver(const MeasureDefinition& d, const Motion& motion, cons
             apart += width * each;
         }
         v.value = area;
-        // What neighbours share stays; of what smoothed marks have to themselves there are as many as pieces of 1/18 s.
-        v.uMarks = std::hypot(alike, apart / std::sqrt(std::max(1.0, 18.0 * span)));
+        // What neighbours share stays. What each mark has to itself smoothing only shares out, and what it takes off
+        // the movement it gives back beside: of these the mean has as many as there are marks, and the ends.
+        const auto names = landmarksOf(d, setup.handedness);
+        const Motion jitter = asMarked(motion, names, samples.front().frame, samples.back().frame, true);
+        double square = 0.0;
+        int marked = 0;
+        for (const auto& s : samples)
+            if (const auto r = readAt(d, jitter, s.frame, setup)) {
+                square += r->u * r->u;
+                ++marked;
+            }
+        const double ends = std::hypot(own.front(), own.back()) / (36.0 * span);
+        v.uMarks = marked > 0 ? std::hypot(alike, std::sqrt(square) / marked, ends)
+                              : std::hypot(alike, apart / std::sqrt(std::max(1.0, 18.0 * span)));
         v.uTime = std::hypot((samples.front().value - area) / span * instantError(from, time),
                              (samples.back().value - area) / span * instantError(until, time));
         v.frames = {samples.front().frame, samples.back().frame};
@@ -270,24 +308,6 @@ MeasureValue evaluateOver(const MeasureDefinition& d, const Motion& motion, cons
     }
     v.u = std::hypot(v.uMarks, v.uTime);
     return v;
-}
-
-// Places and marks of some landmarks as they were marked, before smoothing, on the frames of a span.
-Motion asMarked(const Motion& motion, const std::vector<LandmarkName>& names, FrameIndex first, FrameIndex last,
-                bool jitterOnly) {
-    std::map<LandmarkName, MotionTrack> out;
-    for (const auto& name : names)
-        for (FrameIndex f = first; f <= last; f = f + 1)
-            if (const auto s = motion.at(name, f); s && s->markSigma > 0.0) {
-                MotionSample raw = *s;
-                raw.at = s->mark;
-                raw.sigma = jitterOnly ? s->jitter : s->markSigma;
-                raw.own = s->jitter;
-                out[name].samples[f] = raw;
-            } else if (s && kindOf(name) == PointKind::scene) {
-                out[name].samples[f] = *s;
-            }
-    return {std::move(out), motion.time()};
 }
 
 // A polynomial through samples by least squares, at time 0: value, slope and second derivative, and the share of one
@@ -463,6 +483,15 @@ Result<Reading> readAt(const MeasureDefinition& d, const Motion& motion, FrameIn
             ownVariance += slope * slope * own[i] * own[i];
             r.parts[names[i]] += slope * slope * sigma[i] * sigma[i];
         }
+    if (d.kind == MeasureKind::stack) {
+        // Distances have no sign, so that noise only adds to small ones, and to the largest of several more so. The
+        // mean of the largest of k squared normal deviates is about 1 + 1.1 ln k (for k up to 6; 1.64 for two, from
+        // memory). What lies four times as far away is larger by itself.
+        const auto k = static_cast<double>(f.points.size() - (d.ownLine ? 2 : 1));
+        const double noise = std::sqrt(variance * (d.rms ? k : 1.0 + 1.1 * std::log(k)));
+        const double share = noise > 0.0 ? std::clamp(2.0 - r.value / (2.0 * noise), 0.0, 1.0) : 0.0;
+        r.value = std::sqrt(std::max(0.0, r.value * r.value - share * noise * noise));
+    }
     if (d.kind == MeasureKind::facing) {
         const auto middle = [&](std::size_t i) { return Formula::point(f.points[i], base); };
         const double apart = std::abs((middle(3) - middle(2)).x());
@@ -567,8 +596,8 @@ MeasureValue evaluate(const MeasureDefinition& d, const Motion& motion, const Po
     v.frames = {frame};
     v.draft = reading->draft;
     if (const auto rate = rateAt(d, motion, frame, setup, positions)) {
-        v.rate = *rate;
-        v.uTime = std::abs(*rate) * instantError(at->second, motion.time());
+        v.rate = rate->value;
+        v.uTime = rate->either * instantError(at->second, motion.time());
     } else {
         v.reason = "only this frame is marked: the error of the instant is not counted";
     }

@@ -54,6 +54,18 @@ double ownNoise(const Mark& m) {
                                  : std::min(m.sigma, kJitter);
 }
 
+// What smoothing once more takes off a smoothed series, sharpened: what it takes off is itself smoothed.
+std::vector<double> lostTo(const std::vector<double>& smooth, Hertz cutoff, Hertz rate) {
+    const auto twice = zeroLag(smooth, cutoff, rate);
+    std::vector<double> lost(smooth.size());
+    for (std::size_t i = 0; i < lost.size(); ++i)
+        lost[i] = smooth[i] - twice[i];
+    const auto blurred = zeroLag(lost, cutoff, rate);
+    for (std::size_t i = 0; i < lost.size(); ++i)
+        lost[i] += lost[i] - blurred[i];
+    return lost;
+}
+
 void smoothRun(const Run& run, const Timebase& time, const MotionOptions& options, MotionTrack& out) {
     const bool wanted = !std::holds_alternative<CutoffNone>(options.cutoff);
     if (!wanted || static_cast<int>(run.frames.size()) < options.shortestRun) {
@@ -94,8 +106,7 @@ void smoothRun(const Run& run, const Timebase& time, const MotionOptions& option
     const auto sx = zeroLag(gx, cutoff, rate);
     const auto sy = zeroLag(gy, cutoff, rate);
     const NoiseGain gain = noiseGain(cutoff, rate);
-    const auto tx = zeroLag(sx, cutoff, rate);
-    const auto ty = zeroLag(sy, cutoff, rate);
+    const auto lostX = lostTo(sx, cutoff, rate), lostY = lostTo(sy, cutoff, rate);
 
     std::vector<double> gridTimes(static_cast<std::size_t>(n));
     for (int i = 0; i < n; ++i)
@@ -133,7 +144,7 @@ void smoothRun(const Run& run, const Timebase& time, const MotionOptions& option
         int count = 0;
         for (int k = std::max(0, i - kBiasWindow); k <= std::min(n - 1, i + kBiasWindow); ++k) {
             const auto kk = static_cast<std::size_t>(k);
-            again += (sx[kk] - tx[kk]) * (sx[kk] - tx[kk]) + (sy[kk] - ty[kk]) * (sy[kk] - ty[kk]);
+            again += lostX[kk] * lostX[kk] + lostY[kk] * lostY[kk];
             count += 2;
         }
         const double bias = 2.0 * std::max(0.0, again / count - white * white * gain.twice);

@@ -66,8 +66,9 @@ NoiseGain noiseGain(Hertz effectiveCutoff, Hertz rate) {
     const std::vector<double> h = zeroLag(impulse, effectiveCutoff, rate);
     const std::vector<double> again = zeroLag(h, effectiveCutoff, rate);
     NoiseGain g{0.0, 1.0 - 2.0 * h[half], 0.0, 0.0};
+    const std::vector<double> thrice = zeroLag(again, effectiveCutoff, rate);
     for (std::size_t i = 0; i < h.size(); ++i)
-        g.twice += (h[i] - again[i]) * (h[i] - again[i]);
+        g.twice += std::pow(2.0 * h[i] - 3.0 * again[i] + thrice[i], 2);
     for (double v : h)
         g.passed += v * v;
     for (std::size_t i = 1; i + 1 < h.size(); ++i)

@@ -20,12 +20,15 @@ namespace {
 struct Filmed {
     Motion motion;
     Positions positions;
+    std::map<PositionId, Motion> instants; // one frame each: the body at the very instant
 };
 
-// A rep's marks. Without noise: every place and instant as it is.
-Filmed filmOf(const FilmRecipe& recipe, double noise, unsigned seed) {
+// A rep's marks. Without noise: every place as it is. \p finer: the film is so many times as fast, so that instants are
+// nearly as they are. \p phase: by what share of a frame the camera's
+// shutter opens later; nobody starts a camera in step with the athlete.
+Filmed filmOf(const FilmRecipe& recipe, double noise, unsigned seed, double phase, double finer = 1.0) {
     const auto take = SimulatedTake::make(recipe);
-    const double rate = recipe.camera.captureRate;
+    const double rate = recipe.camera.captureRate * finer;
     const auto& rep = take->reps().back(); // the first of several may begin with the film
     const int first = std::max(0, static_cast<int>(rep.start * rate) - 3);
     const int last = std::min(static_cast<int>(take->duration() * rate) - 1, static_cast<int>(rep.end * rate));
@@ -33,7 +36,7 @@ Filmed filmOf(const FilmRecipe& recipe, double noise, unsigned seed) {
     std::normal_distribution<double> normal(0.0, 1.0);
     TrackSet tracks;
     for (int f = first; f <= last; ++f)
-        for (const auto& [name, at] : take->bodyAt(f / rate).at) {
+        for (const auto& [name, at] : take->bodyAt((f + phase) / rate).at) {
             Pixel p = recipe.camera.project(at);
             if (noise > 0.0) {
                 p.x += noise * normal(random);
@@ -47,19 +50,31 @@ Filmed filmOf(const FilmRecipe& recipe, double noise, unsigned seed) {
         options.cutoff = CutoffNone{};
     out.motion = toMotion(tracks, Timebase::constant(last - first + 1, Hertz(rate)), options);
     for (const auto& [id, t] : rep.keys) {
-        const double frame = t * rate - first;
+        const double frame = t * rate - first - phase;
         const int nearest = static_cast<int>(std::lround(frame));
         out.positions[id] = {FrameIndex(nearest), {}, noise > 0.0 ? 0.0 : (frame - nearest) / rate};
+        if (noise > 0.0)
+            continue;
+        TrackSet there;
+        for (const auto& [name, at] : take->bodyAt(t).at)
+            there[name][FrameIndex(0)] = {recipe.camera.project(at), 1e-3, How::hand};
+        out.instants[id] = toMotion(there, Timebase::constant(1, Hertz(rate)), options);
     }
     return out;
 }
 
-// The value at the instant itself, between two frames.
-std::optional<double> truthOf(const MeasureDefinition& d, const Filmed& f, const ViewSetup& setup) {
+// The value at the instant itself, between two frames. \p width: by how many of its standard errors the full width of
+// this athlete's shoulders or hips differs from what the measure takes it for.
+std::optional<double> truthOf(MeasureDefinition d, const Filmed& f, const ViewSetup& setup, double width = 0.0) {
+    d.fullWidth += width * d.fullWidthSigma;
+    const bool onFrame = !needsUntil(d) && !isDerived(d.kind);
+    if (onFrame && d.kind != MeasureKind::speed && f.instants.contains(d.at)) {
+        const auto r = readAt(d, f.instants.at(d.at), FrameIndex(0), setup);
+        return r ? std::optional(r->value) : std::nullopt;
+    }
     const auto v = evaluate(d, f.motion, f.positions, setup);
     if (v.refused)
         return std::nullopt;
-    const bool onFrame = !needsUntil(d) && !isDerived(d.kind);
     return onFrame ? v.value + v.rate * f.positions.at(d.at).shift : v.value;
 }
 
@@ -98,8 +113,26 @@ void say(const std::map<std::string, Tally>& kinds) {
 
 } // namespace
 
+constexpr int kOthers = 150; // athletes of each of the other techniques
+
+// The truth of everything: nearly at the instants themselves. But where a chain's joints lie almost straight their
+// angles change in spikes that no film of the usual rate shows: those are taken from the exact film of that rate.
+class Exact {
+public:
+    Exact(const FilmRecipe& recipe, double phase)
+        : m_fine(filmOf(recipe, 0.0, 1, phase, 4.0)), m_usual(filmOf(recipe, 0.0, 1, phase)) {}
+    [[nodiscard]] std::optional<double> of(const MeasureDefinition& d, const ViewSetup& setup,
+                                           double width = 0.0) const {
+        return truthOf(d, d.kind == MeasureKind::chain ? m_usual : m_fine, setup, width);
+    }
+
+private:
+    Filmed m_fine, m_usual;
+};
+
 class TestAthletes : public QObject {
     Q_OBJECT
+    int m_undecided = 0, m_undecidedNear = 0; // of both techniques
 private slots:
     void decisions_data() {
         QTest::addColumn<QString>("technique");
@@ -122,7 +155,9 @@ private slots:
             recipe.variation = 0.0;
             recipe.reps = technique == "fencing-lunge" ? 1 : 2;
             recipe.seed = static_cast<unsigned>(i) + 1;
-            const Filmed perfect = filmOf(recipe, 0.0, 1);
+            recipe.camera.captureRate *= 0.92 + 0.16 * uniform(random); // as if each had a tempo of their own
+            const double phase = uniform(random) - 0.5;
+            const Exact perfect(recipe, phase);
             // One deviation of half a tolerance to three, on top of an ordinary athlete's variation.
             recipe.variation = 1.0;
             const double size = 0.5 + 2.5 * uniform(random);
@@ -141,12 +176,13 @@ private slots:
                                                                         {"handle_hill", 0.04}};
                 recipe.sizes[faults[which].first] = faults[which].second * size;
             }
-            const Filmed exact = filmOf(recipe, 0.0, 1), seen = filmOf(recipe, 1.5, recipe.seed);
+            const Exact exact(recipe, phase);
+            const Filmed seen = filmOf(recipe, 1.5, recipe.seed, phase);
             for (const auto& m : blueprint.measures) {
                 const auto& d = m.definition;
                 if (d.view != View::side || isAcrossReps(d.kind) || isNoted(d.kind))
                     continue;
-                const auto truth = truthOf(d, exact, setup), model = truthOf(d, perfect, setup);
+                const auto truth = exact.of(d, setup), model = perfect.of(d, setup);
                 const auto value = evaluate(d, seen.motion, seen.positions, setup);
                 if (!truth || !model || value.refused)
                     continue;
@@ -177,21 +213,28 @@ private slots:
         QVERIFY(decided > 4000 && undecided > 50);
         QVERIFY(percent(wrongInside, decided) < 5.0 && percent(wrongOutside, decided) < 5.0);
         // With a threshold of 0.95 a value is left undecided up to 1.645 u from an edge; with an honest u the truth is
-        // then within 2u of the edge in 85 of 100 uses (the mean of Φ(2 − x) − Φ(−2 − x) over x from −1.645 to 1.645).
-        // More than that would mean a u that is stated too wide.
-        QVERIFY(percent(undecidedNear, undecided) >= 78.0);
+        // then within 2u of the edge in 85 of 100 uses (the mean of Φ(2 − x) − Φ(−2 − x) over x from −1.645 to 1.645),
+        // give or take 4 for the few uses that the lunge has. More would mean a u that is stated too wide.
+        QVERIFY(percent(undecidedNear, undecided) >= 72.0);
+        m_undecided += undecided;
+        m_undecidedNear += undecidedNear;
         for (const auto& [kind, t] : kinds) // never promising more than is kept
-            QVERIFY2(percent(t.within2, t.n) >= 89.0 && percent(t.within1, t.n) >= 57.0, kind.c_str());
+            QVERIFY2(percent(t.within2, t.n) >= 85.0 && percent(t.within1, t.n) >= 57.0, kind.c_str());
+        const Tally& all = kinds.at("all");
+        QVERIFY(std::abs(percent(all.within1, all.n) - 68.0) <= 4.0 &&
+                std::abs(percent(all.within2, all.n) - 95.0) <= 4.0);
     }
+    void undecidedIsForWhatIsNear() { QVERIFY(percent(m_undecidedNear, m_undecided) >= 90.0); }
     // The kinds that the two do not have: a hundred ordinary athletes of each of the other four, from the side and from
     // the front. Counts and orders, which are whole numbers, are left out.
     void otherKinds() {
         std::map<std::string, Tally> kinds;
         std::mt19937 random(7);
         std::uniform_real_distribution<double> uniform(0.0, 1.0);
+        std::normal_distribution<double> normal(0.0, 1.0);
         for (const char* technique : {"race-walking", "archery-shot", "volleyball-spike", "handball-marking"}) {
             const Blueprint blueprint = *shippedBlueprint(technique);
-            for (int i = 0; i < 100; ++i) {
+            for (int i = 0; i < kOthers; ++i) {
                 FilmRecipe recipe;
                 recipe.technique = technique;
                 const bool front = i % 4 == 3;
@@ -201,17 +244,25 @@ private slots:
                 recipe.seed = static_cast<unsigned>(i) + 1;
                 const ViewSetup setup{front ? View::front : View::side, front ? Facing::camera : Facing::left,
                                       Side::right, nullptr};
-                const Filmed exact = filmOf(recipe, 0.0, 1), seen = filmOf(recipe, 1.5, recipe.seed);
+                recipe.camera.captureRate *= 0.92 + 0.16 * uniform(random);
+                const double phase = uniform(random) - 0.5, width = normal(random);
+                const Exact exact(recipe, phase);
+                const Filmed seen = filmOf(recipe, 1.5, recipe.seed, phase);
                 for (const auto& m : blueprint.measures) {
                     const auto& d = m.definition;
                     const bool whole = d.kind == MeasureKind::contacts && d.aspect != Aspect::first;
                     if (d.view != setup.view || isAcrossReps(d.kind) || isNoted(d.kind) || whole ||
                         d.aspect == Aspect::sequence || d.aspect == Aspect::detours)
                         continue;
-                    const auto truth = truthOf(d, exact, setup);
+                    const auto truth = exact.of(d, setup, width);
                     const auto value = evaluate(d, seen.motion, seen.positions, setup);
-                    if (truth && !value.refused)
+                    // Where nothing had to come back there is nothing to be wrong about.
+                    if (truth && !value.refused && (d.kind != MeasureKind::recovery || *truth > 0.0)) {
                         kinds[kindOf(d)].add(distance(d, value.value, *truth), value.u);
+                        if (qEnvironmentVariableIsSet("IDS"))
+                            kinds["# " + kindOf(d) + " " + technique + " " + d.id].add(distance(d, value.value, *truth),
+                                                                                       value.u);
+                    }
                 }
             }
         }
