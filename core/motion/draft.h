@@ -45,9 +45,17 @@ FoundFrames untangled(FoundFrames frames);
 /// \p direction +1 or −1: the way in which the frames were looked at.
 std::optional<FrameIndex> somebodyElseFrom(const FoundFrames& frames, FrameIndex start, int direction);
 
-/// Standard error of a found point, px, from how the passes and the flow agree, how the segments' lengths keep and
-/// which landmark it is. \p lengthMiss: by how much its segments differ from their usual length, px.
-double foundSigma(const LandmarkName& landmark, const FoundPoint& point, double height, double lengthMiss);
+/// What the rest of a draft says against one of its points. px.
+struct FoundDoubt {
+    double tooLong = 0.0; ///< by how much its segments are longer than they usually look at most
+    double shorter =
+        0.0; ///< by what share (0..1) the segment that it ends is shorter: it points at the camera, or is wrong
+    double unsteady = 0.0; ///< how far it lies from the middle of its places on the frames around
+};
+
+/// Standard error of a found point, px, from how the passes and the flow agree, what else speaks against it and which
+/// landmark it is. \p height: of the body, px.
+double foundSigma(const LandmarkName& landmark, const FoundPoint& point, double height, const FoundDoubt& doubt = {});
 
 /// Marks of kind found, untangled, with their standard errors.
 TrackSet draftMarks(const FoundFrames& frames);

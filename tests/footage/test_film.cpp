@@ -165,6 +165,22 @@ private slots:
         const auto p = (*film)->frame(FrameIndex(5));
         QVERIFY(p && p->width == 192 && p->height == 320);
     }
+    void lightnessAlone() {
+        const auto file = make("light.mp4", 20).toStdString();
+        Film::Options o;
+        o.lightness = true;
+        const auto film = Film::open(file), grey = Film::open(file, o);
+        for (int f : {0, 7, 19}) {
+            const auto a = (*film)->decoded(FrameIndex(f)), b = (*grey)->decoded(FrameIndex(f));
+            QVERIFY(a && b);
+            QVERIFY(3 * (*b)->bytes() < 2 * (*a)->bytes() + 3 * 4096);
+            const auto shown = (*grey)->frame(FrameIndex(f));
+            QVERIFY(shown.ok());
+            QCOMPARE(decodeNumber(*shown), f);
+            const auto pixel = shown->at(5, 60); // 0xAARRGGBB
+            QVERIFY((pixel & 0xff) == (pixel >> 8 & 0xff) && (pixel & 0xff) == (pixel >> 16 & 0xff));
+        }
+    }
     void framesOutsideAreRefused() {
         const auto film = Film::open(make("short.mp4", 5).toStdString());
         QVERIFY(!(*film)->frame(FrameIndex(-1)));

@@ -16,7 +16,7 @@ class TestDrafting : public QObject {
     Q_OBJECT
     QTemporaryDir m_dir;
 
-    // For fitting: one row a point, to the file RIFLESSO_DUMP.
+    // For fitting: one row a point, to the file RIFLESSO_DUMP, as riflesso-bench LIBRARY drafts FILE writes them.
     static void dump(const QString& film, const FoundFrames& found, const test::FilmTruth& truth) {
         if (!qEnvironmentVariableIsSet("RIFLESSO_DUMP"))
             return;
@@ -26,10 +26,12 @@ class TestDrafting : public QObject {
         for (const auto& [frame, f] : untangled(found))
             for (const auto& [name, p] : f.points) {
                 const Pixel t = truth.places.at(name)[static_cast<std::size_t>(frame.value)];
-                out.write(QString("%1,%2,%3,%4,%5,%6,%7,%8,%9\n")
+                out.write(QString("%1,%2,%3,%4,%5,%6,%7,%8,%9,%10,%11\n")
                               .arg(film)
                               .arg(frame.value)
                               .arg(QString::fromStdString(name))
+                              .arg(p.at.x)
+                              .arg(p.at.y)
                               .arg(p.at.x - t.x)
                               .arg(p.at.y - t.y)
                               .arg(f.height)

@@ -113,13 +113,15 @@ private slots:
     }
     void sigmaGrowsWithDoubt() {
         const FoundPoint sure{{0, 0}, {0, 0}, 1.0, 0.0};
-        const double least = foundSigma("left_knee", sure, 400.0, 0.0);
+        const double least = foundSigma("left_knee", sure, 400.0);
         QVERIFY(least > 2.0 && least < 12.0);
-        QVERIFY(foundSigma("left_knee", {{0, 0}, {10, 0}, 1.0, 0.0}, 400.0, 0.0) > 1.3 * least);
-        QVERIFY(foundSigma("left_knee", {{0, 0}, {0, 0}, 1.0, 15.0}, 400.0, 0.0) > 1.3 * least);
-        QVERIFY(foundSigma("left_knee", {{0, 0}, {0, 0}, 0.1, 0.0}, 400.0, 0.0) > 1.3 * least);
-        QVERIFY(foundSigma("left_knee", sure, 400.0, 30.0) > 1.3 * least);
-        QVERIFY(std::abs(foundSigma("right_knee", sure, 800.0, 0.0) - 2.0 * least) < 1e-9);
+        QVERIFY(foundSigma("left_knee", {{0, 0}, {10, 0}, 1.0, 0.0}, 400.0) > 1.3 * least);
+        QVERIFY(foundSigma("left_knee", {{0, 0}, {0, 0}, 1.0, 15.0}, 400.0) > 1.3 * least);
+        QVERIFY(foundSigma("left_knee", {{0, 0}, {0, 0}, 0.1, 0.0}, 400.0) > 1.3 * least);
+        QVERIFY(foundSigma("left_knee", sure, 400.0, {30.0}) > 1.3 * least);
+        QVERIFY(foundSigma("left_knee", sure, 400.0, {0.0, 0.9}) > 1.3 * least);
+        QVERIFY(foundSigma("left_knee", sure, 400.0, {0.0, 0.0, 5.0}) > 1.3 * least);
+        QVERIFY(std::abs(foundSigma("right_knee", sure, 800.0) - 2.0 * least) < 1e-9);
         const auto marks = draftMarks(walk(30));
         QCOMPARE(marks.size(), std::size_t(20));
         QCOMPARE(marks.at("head").at(FrameIndex(3)).how, How::found);
