@@ -94,7 +94,8 @@ void drafts(const std::string& technique, bool front, const std::filesystem::pat
     MotionOptions raw;
     raw.cutoff = CutoffNone{};
     const Motion real = toMotion(exact.marks, time, raw), drafted = toMotion(marks, time);
-    const ViewSetup setup{front ? View::front : View::side, Facing::left, Side::right, nullptr};
+    const ViewSetup setup{front ? View::front : View::side, front ? Facing::camera : Facing::left, Side::right,
+                          nullptr};
     const Blueprint blueprint = *shippedBlueprint(technique);
     double squares = 0.0, z = 0.0;
     int n = 0, missing = 0;

@@ -66,8 +66,8 @@ public:
     }
 
 private:
-    static constexpr std::size_t kAhead =
-        6;              // pictures that refer to others take far less time than those they refer to
+    // Pictures that refer to others take far less time than those they refer to.
+    static constexpr std::size_t kAhead = 6;
     std::mutex m_mutex; // protects the two below
     std::deque<Result<DecodedPtr>> m_ready;
     bool m_stop = false;

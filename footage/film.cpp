@@ -367,8 +367,7 @@ struct Film::Impl {
     // expected to be asked for next.
     bool decode(int from, int to, bool jump, const std::function<bool()>& goOn) {
         int key = index.keyPacketFor(from);
-        const bool reachable = here.onTheWay(from, key);
-        Place* const other = jump && !reachable ? placeFor(from, key) : nullptr;
+        Place* const other = jump && !here.onTheWay(from, key) ? placeFor(from, key) : nullptr;
         const Borrowed borrowed(*this, other);
         Wanted w{from};
         if (jump) {
@@ -379,7 +378,7 @@ struct Film::Impl {
             w.to = to;
             w.toTheEnd = !other || !middle;
         }
-        if (reachable || here.onTheWay(from, key))
+        if (here.onTheWay(from, key))
             if (const Ran r = run(from, to, w, goOn); r != Ran::missed)
                 return r == Ran::gotThere;
         // When the group does not give the frame, what it refers to may lie in the one before.

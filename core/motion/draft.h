@@ -45,11 +45,11 @@ FoundFrames untangled(FoundFrames frames);
 /// \p direction +1 or −1: the way in which the frames were looked at.
 std::optional<FrameIndex> somebodyElseFrom(const FoundFrames& frames, FrameIndex start, int direction);
 
-/// What the rest of a draft says against one of its points. px.
+/// What the rest of a draft says against one of its points, px where nothing else is said.
 struct FoundDoubt {
     double tooLong = 0.0; ///< by how much its segments are longer than they usually look at most
-    double shorter =
-        0.0; ///< by what share (0..1) the segment that it ends is shorter: it points at the camera, or is wrong
+    /// By what share (0..1) the segment that it ends is shorter: that points at the camera, or the point is wrong.
+    double shorter = 0.0;
     double unsteady = 0.0; ///< how far it lies from the middle of its places on the frames around
 };
 

@@ -33,7 +33,9 @@ std::vector<double> zeroLag(std::span<const double> samples, Hertz effectiveCuto
 struct NoiseGain {
     double passed = 1.0;   ///< variance of the smoothed series / variance of the noise
     double residual = 0.0; ///< variance of (raw − smoothed) / variance of the noise
-    double twice = 0.0;    ///< variance of (smoothed − smoothed again) / variance of the noise
+    /// Variance of r / variance of the noise, r = 2 (smoothed − smoothed again) less the same smoothed: toMotion()
+    /// takes it for what smoothing cost.
+    double twice = 0.0;
     double rate = 0.5; ///< variance of half the difference of both neighbours (speed a sample) / variance of the noise
 };
 NoiseGain noiseGain(Hertz effectiveCutoff, Hertz rate);
