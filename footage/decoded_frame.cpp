@@ -10,7 +10,7 @@ Picture turned(Picture in, int degrees, bool mirrored) {
     if (degrees == 0 && !mirrored)
         return in;
     const bool swap = degrees % 180 != 0;
-    Picture out(swap ? in.height : in.width, swap ? in.width : in.height);
+    auto out = Picture::unset(swap ? in.height : in.width, swap ? in.width : in.height);
     for (int y = 0; y < in.height; ++y)
         for (int x = 0; x < in.width; ++x) {
             int ox = x, oy = y;
@@ -110,7 +110,7 @@ Result<Picture> DecodedFrame::toPicture(const ShowOptions& options) const {
     const int* table = sws_getCoefficients(hd ? SWS_CS_ITU709 : SWS_CS_ITU601);
     sws_setColorspaceDetails(sws, table, f.color_range == AVCOL_RANGE_JPEG, sws_getCoefficients(SWS_CS_DEFAULT), 1, 0,
                              1 << 16, 1 << 16);
-    Picture p(w, h);
+    auto p = Picture::unset(w, h);
     auto* data = reinterpret_cast<std::uint8_t*>(p.pixels.data());
     std::uint8_t* planes[4] = {data, nullptr, nullptr, nullptr};
     const int strides[4] = {w * 4, 0, 0, 0};
