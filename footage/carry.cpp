@@ -413,16 +413,7 @@ private:
         return most * most;
     }
 
-    PatchMatch bestLook(const Followed& f) const {
-        PatchMatch best;
-        best.likeness = -1.0;
-        for (double turn : turns(f)) {
-            const PatchMatch m = f.patch.find(m_now, f.guess, turn, f.range);
-            if (m.likeness > best.likeness)
-                best = m;
-        }
-        return best;
-    }
+    PatchMatch bestLook(const Followed& f) const { return f.patch.find(m_now, f.guess, turns(f), f.range); }
 
     void cover(Followed& f, int frame) {
         if (f.away == 0)
@@ -483,6 +474,11 @@ private:
         }
     }
 
+    // A rough mark of the rest of the body, a draft's say, is no reason to doubt what is followed.
+    static bool farLessSure(const Followed& given, const Followed& f) {
+        return given.error.variance() > 4.0 * f.error.variance();
+    }
+
     // No bone may be longer than it can be: the end that is less sure is taken for lost.
     void checkBody(int frame) {
         for (auto& f : m_followed)
@@ -491,7 +487,7 @@ private:
                 if (!f.active || f.away > 0 || !n.active || n.away > 0 || (&n < &f && !n.given))
                     continue;
                 const double beyond = m_bones.beyond(f.name, n.name, (f.at - n.at).norm());
-                if (beyond <= 0.0)
+                if (beyond <= 0.0 || (n.given && farLessSure(n, f)))
                     continue;
                 Followed& worse = n.given || f.error.variance() >= n.error.variance() ? f : n;
                 worse.error.way += beyond * beyond * m_usual * m_usual;
@@ -501,7 +497,7 @@ private:
         for (auto& f : m_followed)
             for (const auto& [i, most] : f.reach)
                 if (const Followed& n = m_followed[i]; f.active && f.away == 0 && n.active && n.away == 0 &&
-                                                       (f.at - n.at).norm() > most &&
+                                                       (f.at - n.at).norm() > most && !(n.given && farLessSure(n, f)) &&
                                                        (n.given || f.error.variance() >= n.error.variance()))
                     cover(f, frame);
     }

@@ -95,9 +95,10 @@ struct Place {
     int validFrom = 0;      // pictures before the key frame of the last restart lack what they refer to
     unsigned long used = 0; // when it last served, by the count of jumps
 
-    // Whether going on from here leads to coded frame `from`, whose group begins with packet `key`.
-    [[nodiscard]] bool onTheWay(int from, int key) const {
-        return running && !drained && lastSent >= key && lastOut >= 0 && lastOut < from && passedOver < from;
+    // Whether going on from here leads to coded frame `from`. Once the end has gone in, what is still inside comes out.
+    [[nodiscard]] bool onTheWay(int from, const FilmIndex& index) const {
+        return running && lastSent >= (drained ? index.lastPacketOf(from) : index.keyPacketFor(from)) && lastOut >= 0 &&
+               lastOut < from && passedOver < from;
     }
 };
 
@@ -119,6 +120,7 @@ struct Film::Impl {
     // so that the next jump into the same group may go on from there.
     std::vector<Place> parked;
     unsigned long jumps = 0;
+    long packetsIn = 0;      // of all decoders together
     int sourceAt = kNowhere; // number of the packet that the source gave last
     int lastAsked = -1000;   // shown frame
 
@@ -159,10 +161,10 @@ struct Film::Impl {
 
     // A place from which a jump to `from` may begin: one that stands before it in its group, a new one, or the one that
     // has been idle longest.
-    Place* placeFor(int from, int key) {
+    Place* placeFor(int from) {
         Place* best = nullptr;
         for (auto& p : parked)
-            if (p.onTheWay(from, key) && (!best || p.lastOut > best->lastOut))
+            if (p.onTheWay(from, index) && (!best || p.lastOut > best->lastOut))
                 best = &p;
         if (best)
             return best;
@@ -277,7 +279,7 @@ struct Film::Impl {
     av::Frame next(const Wanted& w, int& coded) {
         av::Packet packet(av_packet_alloc());
         av::Frame frame(av_frame_alloc());
-        if (sourceAt != here.lastSent && !goTo(here.lastSent + 1))
+        if (!here.drained && sourceAt != here.lastSent && !goTo(here.lastSent + 1))
             return nullptr;
         while (true) {
             const int r = avcodec_receive_frame(here.codec.get(), frame.get());
@@ -313,6 +315,7 @@ struct Film::Impl {
             if (outside)
                 here.passedOver = std::max(here.passedOver, shows);
             here.codec->reordered_opaque = number;
+            ++packetsIn;
             avcodec_send_packet(here.codec.get(),
                                 packet.get()); // a damaged packet is passed over; its frame will be missed
             av_packet_unref(packet.get());
@@ -367,7 +370,7 @@ struct Film::Impl {
     // expected to be asked for next.
     bool decode(int from, int to, bool jump, const std::function<bool()>& goOn) {
         int key = index.keyPacketFor(from);
-        Place* const other = jump && !here.onTheWay(from, key) ? placeFor(from, key) : nullptr;
+        Place* const other = jump && !here.onTheWay(from, index) ? placeFor(from) : nullptr;
         const Borrowed borrowed(*this, other);
         Wanted w{from};
         if (jump) {
@@ -378,7 +381,7 @@ struct Film::Impl {
             w.to = to;
             w.toTheEnd = !other || !middle;
         }
-        if (here.onTheWay(from, key))
+        if (here.onTheWay(from, index))
             if (const Ran r = run(from, to, w, goOn); r != Ran::missed)
                 return r == Ran::gotThere;
         // When the group does not give the frame, what it refers to may lie in the one before.
@@ -437,6 +440,9 @@ const std::vector<double>& Film::times() const {
 }
 FrameCache& Film::cache() const {
     return *m_impl->cache;
+}
+long Film::packetsDecoded() const {
+    return m_impl->packetsIn;
 }
 int Film::cacheId() const {
     return m_impl->cacheId;

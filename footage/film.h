@@ -94,6 +94,8 @@ public:
     [[nodiscard]] FrameIndex groupStart(FrameIndex index) const;
     [[nodiscard]] FrameCache& cache() const;
     [[nodiscard]] int cacheId() const;
+    /// Packets that have gone into decoders since the film was opened: what its work is counted by.
+    [[nodiscard]] long packetsDecoded() const;
     /// Bytes of one frame in the cache; an estimate until one was decoded.
     [[nodiscard]] std::size_t frameBytes() const;
 

@@ -4,6 +4,7 @@
 #include <Eigen/LU>
 
 #include <algorithm>
+#include <array>
 #include <cmath>
 
 namespace riflesso {
@@ -23,6 +24,8 @@ float sample(const cv::Mat& m, double x, double y) {
     return top + fy * (low - top);
 }
 
+// A turn that fits so much worse than another, where that one fits well, is not worth a closer look.
+constexpr double kAtHome = 0.8, kFarBehind = 0.1;
 constexpr float kGrey = 128.0f; // taken off all lightness, so that sums of squares stay small
 
 // Of the square of half-width `half` round a place, less kGrey: one shift for all pixels, so that its four weights are
@@ -50,6 +53,58 @@ void extract(const cv::Mat& m, const Eigen::Vector2d& at, int half, std::vector<
                         w10 * static_cast<float>(q[column]) + w11 * static_cast<float>(q[column + 1]) - kGrey;
     }
 }
+
+// What one step of Gauss and Newton needs of all pixels, four at a time.
+class Sums {
+public:
+    enum Of { xx, xy, yy, xt, yt, x, y, xr, yr, tr, r, rr, kCount };
+
+    // A row of \p n pixels from \p v on, in rows \p stride long, against the patch's from \p t on.
+    void add(const float* v, const float* t, int n, int stride, float a, float b) {
+        const float* const fours = v + (n - n % 4);
+        for (; v != fours; v += 4, t += 4) {
+            const Array4 gx = 0.5f * (from<Array4>(v + 1) - from<Array4>(v - 1)),
+                         gy = 0.5f * (from<Array4>(v + stride) - from<Array4>(v - stride)), there = from<Array4>(t);
+            put(m_four, gx, gy, there, Array4(from<Array4>(v) - a * there - b));
+        }
+        for (const float* const end = fours + n % 4; v != end; ++v, ++t)
+            put(m_one, Array1(0.5f * (v[1] - v[-1])), Array1(0.5f * (v[stride] - v[-stride])), Array1(*t),
+                Array1(*v - a * *t - b));
+    }
+    [[nodiscard]] Eigen::Array<double, kCount, 1> all() const {
+        Eigen::Array<double, kCount, 1> out;
+        for (int i = 0; i < kCount; ++i)
+            out[i] = static_cast<double>(m_four[i].sum()) + static_cast<double>(m_one[i].sum());
+        return out;
+    }
+
+private:
+    using Array4 = Eigen::Array4f;
+    using Array1 = Eigen::Array<float, 1, 1>;
+    template <typename A> static A from(const float* p) { return Eigen::Map<const A>(p); }
+    template <typename A>
+    static void put(std::array<A, kCount>& to, const A& gx, const A& gy, const A& there, const A& rest) {
+        to[xx] += gx * gx;
+        to[xy] += gx * gy;
+        to[yy] += gy * gy;
+        to[xt] += gx * there;
+        to[yt] += gy * there;
+        to[x] += gx;
+        to[y] += gy;
+        to[xr] += gx * rest;
+        to[yr] += gy * rest;
+        to[tr] += there * rest;
+        to[r] += rest;
+        to[rr] += rest * rest;
+    }
+    template <typename A> static std::array<A, kCount> none() {
+        std::array<A, kCount> out;
+        out.fill(A::Zero());
+        return out;
+    }
+    std::array<Array4, kCount> m_four = none<Array4>();
+    std::array<Array1, kCount> m_one = none<Array1>();
+};
 
 } // namespace
 
@@ -115,12 +170,34 @@ double Patch::likenessOf(const Turned& turned, const float* middle, int stride) 
     return turned.squares > 1.0f && variance > 1.0 ? both / std::sqrt(turned.squares * variance) : 0.0;
 }
 
-PatchMatch Patch::find(const cv::Mat& picture, const Eigen::Vector2d& guess, double turn, double reach) const {
+PatchMatch Patch::find(const cv::Mat& picture, const Eigen::Vector2d& guess, std::span<const double> turns,
+                       double reach) const {
+    PatchMatch best;
+    best.at = guess;
+    if (m_places.empty())
+        return best;
+    const int around = m_radius + 1, wide = 2 * around + 1;
+    std::vector<float> square;
+    extract(picture, guess, around, square);
+    std::vector<Turned> patches;
+    double most = -1.0;
+    for (double turn : turns) {
+        patches.push_back(turned(turn));
+        Turned& t = patches.back();
+        t.likeness = likenessOf(t, square.data() + static_cast<std::ptrdiff_t>(around) * (wide + 1), wide);
+        most = std::max(most, t.likeness);
+    }
+    best.likeness = -1.0;
+    for (const Turned& t : patches)
+        if (most < kAtHome || t.likeness > most - kFarBehind)
+            if (const PatchMatch m = refine(picture, guess, t, reach); m.likeness > best.likeness)
+                best = m;
+    return best;
+}
+
+PatchMatch Patch::refine(const cv::Mat& picture, const Eigen::Vector2d& guess, const Turned& now, double reach) const {
     PatchMatch out;
     out.at = guess;
-    if (m_places.empty())
-        return out;
-    const Turned now = turned(turn);
     const int around = m_radius + 1, wide = 2 * around + 1;
     std::vector<float> square;
     const float* middle = nullptr;
@@ -133,7 +210,7 @@ PatchMatch Patch::find(const cv::Mat& picture, const Eigen::Vector2d& guess, dou
         return likenessOf(now, middle, wide);
     };
     Eigen::Vector2d at = guess;
-    double like = likenessAt(at);
+    double like = now.likeness;
     // A coarse look round only where the flow may be off by more than Gauss-Newton reaches: whole pixels from the
     // guess, so that one look at the picture serves them all.
     if (reach > 3.5 || (reach > 2.5 && like < 0.9)) {
@@ -156,25 +233,23 @@ PatchMatch Patch::find(const cv::Mat& picture, const Eigen::Vector2d& guess, dou
     double a = 1.0, b = 0.0;
     for (int iteration = 0; iteration < 6; ++iteration) {
         look(at);
-        Eigen::Matrix4f hf = Eigen::Matrix4f::Zero();
-        Eigen::Vector4f g = Eigen::Vector4f::Zero();
-        float squares = 0.0f;
-        const auto fa = static_cast<float>(a), fb = static_cast<float>(b);
+        // J = (dI/dx, dI/dy, -T, -1), r = I - a T - b; the turned patch has no mean.
+        Sums sums;
         const float* t = now.values.data();
         for (const Row& row : m_rows) {
             const float* v = middle + static_cast<std::ptrdiff_t>(row.y) * wide + row.from;
-            for (int i = 0; i < row.length; ++i, ++v, ++t) {
-                const Eigen::Vector4f j((v[1] - v[-1]) / 2.0f, (v[wide] - v[-wide]) / 2.0f, -*t, -1.0f);
-                const float r = *v - fa * *t - fb;
-                hf.noalias() += j * j.transpose();
-                g.noalias() += j * r;
-                squares += r * r;
-            }
+            sums.add(v, t, row.length, wide, static_cast<float>(a), static_cast<float>(b));
+            t += row.length;
         }
-        noise = squares;
-        h = hf.cast<double>();
+        const Eigen::Array<double, Sums::kCount, 1> of = sums.all();
+        noise = of[Sums::rr];
+        h << of[Sums::xx], of[Sums::xy], -of[Sums::xt], -of[Sums::x], //
+            of[Sums::xy], of[Sums::yy], -of[Sums::yt], -of[Sums::y],  //
+            -of[Sums::xt], -of[Sums::yt], now.squares, 0.0,           //
+            -of[Sums::x], -of[Sums::y], 0.0, static_cast<double>(m_places.size());
+        const Eigen::Vector4d g(of[Sums::xr], of[Sums::yr], -of[Sums::tr], -of[Sums::r]);
         h.diagonal().array() += 1e-6;
-        const Eigen::Vector4d d = h.ldlt().solve(-g.cast<double>());
+        const Eigen::Vector4d d = h.ldlt().solve(-g);
         if (!d.allFinite())
             break;
         at += d.head<2>().cwiseMax(-2.0).cwiseMin(2.0);

@@ -7,6 +7,7 @@
 
 #include <opencv2/core.hpp>
 
+#include <span>
 #include <vector>
 
 namespace riflesso {
@@ -24,19 +25,22 @@ public:
     /// Of \p radius px round \p at. Beyond the picture's border the border's pixels count.
     Patch(const cv::Mat& picture, const Eigen::Vector2d& at, int radius);
 
-    /// The place within about \p reach px of \p guess where the picture is most like the patch turned by \p turn
-    /// radians (clockwise on the screen, as angles are in pixels with y down). A search on a coarse grid, then
-    /// Gauss-Newton on shift, brightness and contrast (Lucas & Kanade 1981, as in Baker & Matthews 2004, forwards
+    /// The place within about \p reach px of \p guess where the picture is most like the patch turned by one of
+    /// \p turns, radians (clockwise on the screen, as angles are in pixels with y down). A search on a coarse grid,
+    /// then Gauss-Newton on shift, brightness and contrast (Lucas & Kanade 1981, as in Baker & Matthews 2004, forwards
     /// additive).
-    [[nodiscard]] PatchMatch find(const cv::Mat& picture, const Eigen::Vector2d& guess, double turn,
+    [[nodiscard]] PatchMatch find(const cv::Mat& picture, const Eigen::Vector2d& guess, std::span<const double> turns,
                                   double reach) const;
 
 private:
     struct Turned {
         std::vector<float> values; // in order of m_places, less their mean
         float squares = 0.0f;      // their sum of squares
+        double likeness = 0.0;     // at the place that was guessed
     };
     [[nodiscard]] Turned turned(double turn) const;
+    [[nodiscard]] PatchMatch refine(const cv::Mat& picture, const Eigen::Vector2d& guess, const Turned& turned,
+                                    double reach) const;
     [[nodiscard]] double likenessOf(const Turned& turned, const float* middle, int stride) const;
     struct Row {
         int y = 0, from = 0, length = 0; // from the middle; `from` is the leftmost pixel

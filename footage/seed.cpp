@@ -89,9 +89,10 @@ Result<TrackSet> seedMarks(const std::filesystem::path& path, const TrackSet& ma
             continue;
         const cv::Mat picture = lumaOf(**now, w, h);
         for (const auto& [name, mark] : places) {
+            constexpr double kUpright[] = {0.0};
             const Patch patch(then, mark.at.vector(), 12);
             const Eigen::Vector2d guess = mark.at.vector() + Eigen::Vector2d(best->shift.x, best->shift.y);
-            const PatchMatch m = patch.find(picture, guess, 0.0, 12.0);
+            const PatchMatch m = patch.find(picture, guess, kUpright, 12.0);
             if (m.likeness < options.likeEnough || m.at.x() < 0 || m.at.y() < 0 || m.at.x() > w || m.at.y() > h)
                 continue;
             // The moment is the same to a frame or so: what lies between is part of the error.

@@ -181,6 +181,16 @@ private slots:
             QVERIFY((pixel & 0xff) == (pixel >> 8 & 0xff) && (pixel & 0xff) == (pixel >> 16 & 0xff));
         }
     }
+    void walkedThroughEachPacketIsDecodedOnce() {
+        Film::Options small;
+        small.cacheBytes = 4 * 192 * 320 * 2; // so that nothing comes from memory
+        const auto film = Film::open(make("once.mp4", 90).toStdString(), small);
+        QVERIFY(film.ok());
+        for (int f = 0; f < 90; ++f)
+            QCOMPARE(decodeNumber(*(*film)->frame(FrameIndex(f))), f);
+        const long there = (*film)->packetsDecoded();
+        QVERIFY2(there >= 90 && there <= 98, qPrintable(QString::number(there))); // the first one was a jump
+    }
     void framesOutsideAreRefused() {
         const auto film = Film::open(make("short.mp4", 5).toStdString());
         QVERIFY(!(*film)->frame(FrameIndex(-1)));
