@@ -129,14 +129,15 @@ void drafts(const std::string& technique, bool front, const std::filesystem::pat
 
 } // namespace
 
-void draftFigures(const char* pointsFile) {
+void draftFigures(const char* pointsFile, const std::string& only) {
     std::printf("first drafts without a hand mark, two reps, 1280x720, 120 Hz\n");
     std::FILE* const points = pointsFile ? std::fopen(pointsFile, "w") : nullptr;
     const auto folder = std::filesystem::path(QDir::tempPath().toStdString()) / "riflesso-bench-drafts";
     for (const char* t :
          {"fencing-lunge", "race-walking", "archery-shot", "volleyball-spike", "rowing-ergometer", "handball-marking"})
         for (const bool front : {false, true})
-            drafts(t, front, folder, points);
+            if (only.empty() || only == t)
+                drafts(t, front, folder, points);
     if (points)
         std::fclose(points);
     std::filesystem::remove_all(folder);

@@ -622,8 +622,8 @@ int main(int argc, char** argv) {
         typing(argv[1]);
         return 0;
     }
-    if (argc > 2 && std::string(argv[2]) == "drafts") { // riflesso-bench LIBRARY drafts: only these
-        draftFigures(argc > 3 ? argv[3] : nullptr);
+    if (argc > 2 && std::string(argv[2]) == "drafts") { // riflesso-bench LIBRARY drafts [FILE [TECHNIQUE]]: only these
+        draftFigures(argc > 3 ? argv[3] : nullptr, argc > 4 ? argv[4] : "");
         return 0;
     }
     if (argc > 2 && std::string(argv[2]) == "seek") { // riflesso-bench LIBRARY seek: only these

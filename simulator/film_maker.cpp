@@ -212,7 +212,17 @@ SimulatedCamera cameraFor(const std::string& technique, bool front) {
         return c;
     if (front) {
         c.position = {technique == "race-walking" ? 14.0 : 8.0, 1.3, 0.0};
-        c.target = {0.0, technique == "volleyball-spike" ? 1.25 : 0.95, 0.0};
+        c.target = {0.0, 0.95, 0.0};
+        if (technique == "volleyball-spike") { // who runs up comes nearer, and jumps
+            c.position.x() = 11.0;
+            c.target.y() = 1.3;
+        } else if (technique == "rowing-ergometer") { // from above the wheel
+            c.position = {7.0, 2.1, 0.0};
+            c.target = {-0.4, 0.65, 0.0};
+        } else if (technique == "handball-marking") { // past the opponent, who would hide the athlete
+            c.position = {7.2, 2.3, -5.0};
+            c.target = {0.9, 0.95, 0.0};
+        }
         return c;
     }
     const double middle = technique == "race-walking"       ? 2.6

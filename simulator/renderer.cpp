@@ -5,6 +5,7 @@
 #include <algorithm>
 #include <array>
 #include <cmath>
+#include <numbers>
 #include <random>
 
 namespace riflesso {
@@ -326,7 +327,17 @@ struct Renderer::Impl {
         }
         if (j.at.contains("scene_wheel")) { // the ergometer: wheel, rail, foot plate, seat, handle and chain
             const Eigen::Vector3d wheel = at("scene_wheel"), z = Eigen::Vector3d::UnitZ();
-            add(wheel - z * 0.10, wheel + z * 0.10, 0.25, 0.25, Cloth::guard, up);
+            // A narrow housing: who films from the front sees the legs on both sides of it.
+            constexpr int kParts = 12;
+            const auto rim = [&](int i) {
+                const double a = i * 2.0 * std::numbers::pi / kParts;
+                return Eigen::Vector3d(wheel + Eigen::Vector3d(0.19 * std::cos(a), 0.19 * std::sin(a), 0));
+            };
+            for (int i = 0; i < kParts; ++i) {
+                add(rim(i), rim(i + 1), 0.055, 0.055, Cloth::guard, up);
+                if (i % 3 == 0)
+                    add(rim(i), wheel, 0.045, 0.06, Cloth::guard, up);
+            }
             add({0.5, 0.24, 0}, {-1.35, 0.20, 0}, 0.032, 0.032, Cloth::steel, up);
             add({-1.30, 0.20, 0}, {-1.30, 0.0, 0}, 0.03, 0.03, Cloth::guard, up);
             add({0.10, 0.12, -0.16}, {0.10, 0.12, 0.16}, 0.05, 0.05, Cloth::guard, up);
