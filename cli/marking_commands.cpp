@@ -340,9 +340,9 @@ Status find(const FindArguments& a) {
     if (!found->nobody.empty())
         std::printf("nobody was found on %zu frames, the first is %d\n", found->nobody.size(),
                     std::min_element(found->nobody.begin(), found->nobody.end())->value);
-    for (const auto& other : found->somebodyElse)
-        if (other)
-            std::printf("at frame %d it seems to be somebody else: nothing was drafted beyond\n", other->value);
+    for (const Taken& t : found->somebodyElse)
+        std::printf("on frames %d to %d it seems to be somebody else: nothing was drafted there\n", t.first.value,
+                    t.last.value);
     std::printf("Drafts, not measurements: joints are often 2 to 4 %% of the body's height off.\n");
     return Done{};
 }

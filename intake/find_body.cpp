@@ -1,5 +1,6 @@
 #include "intake/find_body.h"
 
+#include "core/statistics/summary.h"
 #include "footage/film.h"
 #include "intake/found_file.h"
 #include "library/library.h"
@@ -16,7 +17,10 @@ namespace riflesso {
 namespace {
 
 constexpr int kLookAgain = 60; // frames after a loss on which the body is looked for
-constexpr int kCheckEvery = 30;
+constexpr int kCheckEvery = 10;
+constexpr int kCheckBack = 60;  // frames, of those found, that a check goes back
+constexpr int kSearchEvery = 4; // frames between two looks for a body that another one hides
+constexpr double kOwn = 0.15;   // colours less alike than usual by this are not the body's own
 
 Result<cv::Mat> pixelsOf(Film& film, FrameIndex frame) {
     const auto decoded = film.decoded(frame);
@@ -82,10 +86,10 @@ Result<FoundFrame> findIn(BodyFinder& finder, PersonDetector* detector, const cv
     return best;
 }
 
-// After a loss: the person nearest to where the body was, of about its size.
-std::optional<FoundFrame> again(BodyFinder& finder, PersonDetector& detector, const cv::Mat& rgb,
-                                const FoundFrame& last) {
-    const double reach = 1.2 * last.nextSize;
+// The people near where the body was last, of about its size; the most prominent first.
+std::vector<FoundFrame> near(BodyFinder& finder, PersonDetector& detector, const cv::Mat& rgb, const FoundFrame& last,
+                             double reaches, std::size_t most) {
+    const double reach = reaches * last.nextSize;
     const cv::Rect around =
         cv::Rect(cvRound(last.next.x - reach), cvRound(last.next.y - reach), cvRound(2 * reach), cvRound(2 * reach)) &
         cv::Rect(0, 0, rgb.cols, rgb.rows);
@@ -94,15 +98,52 @@ std::optional<FoundFrame> again(BodyFinder& finder, PersonDetector& detector, co
     const auto people = detector.find(rgb(around).clone());
     if (!people)
         return {};
+    std::vector<FoundFrame> out;
     for (const Person& p : *people) {
         const double grown = p.box[3] / std::max(1.0, last.nextSize);
         if (grown < 0.5 || grown > 1.6)
             continue;
-        if (const auto body = finder.find(rgb, {p.box[0] + around.x, p.box[1] + around.y, p.box[2], p.box[3]}); body)
-            return *body;
+        if (auto body = finder.find(rgb, {p.box[0] + around.x, p.box[1] + around.y, p.box[2], p.box[3]}); body)
+            out.push_back(std::move(*body));
+        if (out.size() >= most)
+            break;
     }
-    return {};
+    return out;
 }
+
+// One way through the film, from the frame of the box.
+class Way {
+public:
+    Way(const FoundFrames& frames, FrameIndex start, int direction)
+        : m_frames(frames), m_from(start), m_direction(direction) {}
+
+    // Whether a body is the one of the box, by what it was like before another one took its place.
+    [[nodiscard]] bool own(const FoundFrame& body) const {
+        return body.likeness > m_likeness - kOwn && body.height < 1.35 * m_height && body.height > m_height / 1.35;
+    }
+    // The first frame from which on it is another body, among those found last.
+    [[nodiscard]] std::optional<FrameIndex> somebodyElse(FrameIndex now) const {
+        const FrameIndex back = now - kCheckBack * m_direction;
+        const bool beyond = m_direction > 0 ? back < m_from : m_from < back;
+        return somebodyElseFrom(m_frames, beyond ? m_from : back, m_direction);
+    }
+    void takenAt(FrameIndex since) { // learns what the body was like before
+        std::vector<double> likeness, height;
+        for (FrameIndex f = since - m_direction; m_frames.contains(f) && likeness.size() < 10; f = f - m_direction) {
+            likeness.push_back(m_frames.at(f).likeness);
+            height.push_back(m_frames.at(f).height);
+        }
+        m_likeness = median(likeness).value_or(1.0);
+        m_height = median(height).value_or(0.0);
+    }
+    void backAt(FrameIndex now) { m_from = now; }
+
+private:
+    const FoundFrames& m_frames;
+    FrameIndex m_from; // where the body was last known to be the one of the box
+    int m_direction;
+    double m_likeness = 1.0, m_height = 0.0;
+};
 
 } // namespace
 
@@ -236,9 +277,11 @@ Result<FoundBody> findBody(const std::filesystem::path& path, const FindBodyOpti
     else
         keep(options.frame, *begun);
     out.whole = tick();
-    for (const int way : {1, -1}) {
+    for (const int direction : {1, -1}) {
         FoundFrame before = out.frames.at(options.frame);
         cv::Mat rgbBefore = *start;
+        Way way(out.frames, options.frame, direction);
+        Taken* taken = nullptr; // while another body seems to be in its place
         int lost = 0;
         // The next frame is decoded while this one is looked at.
         const auto ask = [&](int f) {
@@ -246,51 +289,88 @@ Result<FoundBody> findBody(const std::filesystem::path& path, const FindBodyOpti
                        ? std::async(std::launch::async, [&film, f] { return pixelsOf(film, FrameIndex(f)); })
                        : std::future<Result<cv::Mat>>();
         };
-        auto coming = ask(at + way);
-        for (int f = at + way; out.whole && f >= first && f <= last; f += way) {
-            const FrameIndex frame(f);
-            if (const auto k = known.find(frame); k != known.end()) {
-                out.frames[frame] = before = k->second;
-                rgbBefore.release();
-                lost = 0;
-                coming = ask(f + way);
-                out.whole = tick();
-                continue;
-            }
-            const auto picture = coming.get();
-            coming = ask(f + way);
-            out.whole = tick();
+        const auto mind = [&](FrameIndex now) { // what was found since it is another body does not count
+            const auto since = way.somebodyElse(now);
+            if (!since)
+                return;
+            way.takenAt(*since);
+            before = out.frames.at(*since - direction);
+            std::erase_if(out.frames,
+                          [&](const auto& x) { return direction > 0 ? x.first >= *since : x.first <= *since; });
+            out.somebodyElse.push_back({*since, now});
+            taken = &out.somebodyElse.back();
+        };
+        FrameIndex reached = options.frame;
+        auto coming = ask(at + direction);
+        for (int f = at + direction; out.whole && f >= first && f <= last; f += direction) {
+            const FrameIndex frame = reached = FrameIndex(f);
+            const auto k = known.find(frame);
             std::optional<FoundFrame> body;
-            if (picture) {
-                if (lost == 0) {
-                    if (auto tracked = finder->track(*picture, nextCrop(before)))
-                        body = std::move(*tracked);
-                }
-                if (!body && detector)
-                    body = again(*finder, *detector, *picture, before);
+            cv::Mat rgb;
+            if (k != known.end()) {
+                body = k->second;
+            } else if (const auto picture = coming.get()) {
+                rgb = *picture;
             }
-            if (!body) {
+            coming = ask(f + direction);
+            out.whole = tick();
+            if (k == known.end() && !rgb.empty()) {
+                if (taken) {
+                    if (detector && f % kSearchEvery == 0)
+                        for (FoundFrame& b : near(*finder, *detector, rgb, before, 2.0, 4)) {
+                            b.likeness = alikeColours(colours, trunkColours(rgb, b));
+                            if (way.own(b) && (!body || b.likeness > body->likeness))
+                                body = std::move(b);
+                        }
+                } else {
+                    if (lost == 0)
+                        if (auto tracked = finder->track(rgb, nextCrop(before)))
+                            body = std::move(*tracked);
+                    if (!body && detector)
+                        if (auto again = near(*finder, *detector, rgb, before, 1.2, 1); !again.empty())
+                            body = std::move(again.front());
+                    if (body) {
+                        if (lost == 0 && !rgbBefore.empty())
+                            compareWithFlow(rgbBefore, before, rgb, *body);
+                        body->likeness = alikeColours(colours, trunkColours(rgb, *body));
+                    }
+                }
+            }
+            if (taken) {
+                if (!body || !way.own(*body)) {
+                    taken->last = frame;
+                    if (!detector)
+                        break;
+                    continue;
+                }
+                taken->back = true;
+                taken = nullptr;
+                way.backAt(frame);
+            } else if (!body) {
                 out.nobody.push_back(frame);
                 if (!detector || ++lost > kLookAgain)
                     break;
                 continue;
             }
-            if (lost == 0 && !rgbBefore.empty())
-                compareWithFlow(rgbBefore, before, *picture, *body);
-            body->likeness = alikeColours(colours, trunkColours(*picture, *body));
             lost = 0;
-            keep(frame, *body);
+            if (k != known.end())
+                out.frames[frame] = *body;
+            else
+                keep(frame, *body);
             before = std::move(*body);
-            rgbBefore = *picture;
-            if (f % kCheckEvery == 0 && somebodyElseFrom(out.frames, options.frame, way))
-                break;
+            rgbBefore = rgb;
+            if (f % kCheckEvery == 0)
+                mind(frame);
         }
         if (coming.valid())
             coming.wait();
-        auto& other = out.somebodyElse[way > 0 ? 0 : 1];
-        other = somebodyElseFrom(out.frames, options.frame, way);
-        if (other)
-            std::erase_if(out.frames, [&](const auto& x) { return way > 0 ? x.first >= *other : x.first <= *other; });
+        if (!taken && out.frames.contains(reached))
+            mind(reached);
+        if (taken)
+            taken->last = reached;
+        for (Taken& t : out.somebodyElse)
+            if (t.last < t.first)
+                std::swap(t.first, t.last);
     }
     if (!kept)
         return kept.error();

@@ -24,12 +24,18 @@ struct FindBodyOptions {
     std::filesystem::path keep;
 };
 
+/// Frames on which another body seems to stand where the one of the box stood.
+struct Taken {
+    FrameIndex first, last;
+    bool back = false; ///< the body of the box was found again after it (forwards) or before it (backwards)
+};
+
 struct FoundBody {
-    FoundFrames frames;                        ///< those asked for that show the body
-    std::vector<FrameIndex> nobody;            ///< frames on which nobody is found, though looked at
-    std::optional<FrameIndex> somebodyElse[2]; ///< first frame forwards, backwards on which it seems to be another body
-    int looked = 0;                            ///< frames looked at now; the others were known
-    bool whole = true;                         ///< false when stopped; what was found is kept
+    FoundFrames frames;              ///< those asked for that show the body
+    std::vector<FrameIndex> nobody;  ///< frames on which nobody is found, though looked at
+    std::vector<Taken> somebodyElse; ///< not among `frames`; in no order
+    int looked = 0;                  ///< frames looked at now; the others were known
+    bool whole = true;               ///< false when stopped; what was found is kept
 };
 
 /// \p goOn: share done; false stops. Errors: unreadable film; no model; nobody in the box; what is found cannot be

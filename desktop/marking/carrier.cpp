@@ -228,11 +228,16 @@ void Carrier::startDraft(const Job& job, const Take& take, const std::shared_ptr
                              .arg(counted(static_cast<qsizetype>(found.nobody.size()), tr("frame"), tr("frames")))
                              .arg(std::min_element(found.nobody.begin(), found.nobody.end())->value);
             emit said(words.join(' '));
-            for (const auto& other : found.somebodyElse)
-                if (other)
-                    emit failed(tr("At frame %1 the body in the box seems to become somebody else: nothing is drafted "
-                                   "beyond. Go there and draw a new box if it is the athlete after all.")
-                                    .arg(other->value));
+            QStringList taken;
+            for (const Taken& t : found.somebodyElse)
+                taken << (t.back ? tr("On frames %1 to %2 somebody else seems to stand in the athlete's place: nothing "
+                                      "is drafted there; mark those that matter by hand.")
+                                 : tr("On frames %1 to %2 the body in the box seems to be somebody else: nothing is "
+                                      "drafted there. Go there and draw a new box if it is the athlete after all."))
+                             .arg(t.first.value)
+                             .arg(t.last.value);
+            if (!taken.isEmpty())
+                emit failed(taken.join(' '));
         });
     });
 }
