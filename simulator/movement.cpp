@@ -137,6 +137,20 @@ private:
                      std::cos(rad(p.pelvisYaw)) * std::cos(rad(p.pelvisRoll)));
         return p.pelvis + side * hips * 0.191 * m_a.stature() * 0.26;
     }
+    // Where a foot came down last and where it will come down next. It lands at \p share of each cycle; \p u: cycles
+    // since it landed in cycle \p i.
+    struct Places {
+        double last, next;
+    };
+    [[nodiscard]] Places placeOf(int i, double share, double u) const {
+        const auto at = [&](int k) {
+            const int n = std::clamp(k, 0, static_cast<int>(m_cycles.size()) - 1);
+            const Cycle& c = m_cycles[static_cast<std::size_t>(n)];
+            return c.x + c.length * (k - n + share) + footAhead();
+        };
+        const int k = i + static_cast<int>(std::floor(u));
+        return {at(k), at(k + 1)};
+    }
     // Everything but the hips' height.
     [[nodiscard]] BodyPose hips(double u, const Cycle& c) const {
         BodyPose p;
@@ -145,8 +159,9 @@ private:
         p.pelvisRoll = (7.0 - of(m_f, "stiff_hips")) * std::sin(2.0 * M_PI * (u + 0.02));
         p.shoulderYaw = -16.0 * std::cos(2.0 * M_PI * u);
         p.trunkLean = 2.0 + of(m_f, "trunk_bent") + 0.7 * std::cos(4.0 * M_PI * u);
-        foot(u, c, p.pelvis, p.leadAnkle, p.leadFootPitch, 0.035);
-        foot(u + 0.5, c, p.pelvis, p.rearAnkle, p.rearFootPitch, -0.035);
+        const int i = static_cast<int>(&c - m_cycles.data());
+        foot(u, placeOf(i, 0.0, u), p.leadAnkle, p.leadFootPitch, 0.035);
+        foot(u + 0.5, placeOf(i - 1, 0.5, u + 0.5), p.rearAnkle, p.rearFootPitch, -0.035);
         return p;
     }
     // From the contact to upright the standing leg says how high the hips are; from there they sink to what the other
@@ -195,14 +210,13 @@ private:
         return p;
     }
     // \p u: shares of a cycle since this foot's last contact or before it.
-    void foot(double u, const Cycle& c, const V& pelvis, V& ankle, double& pitch, double z) const {
+    void foot(double u, const Places& places, V& ankle, double& pitch, double z) const {
         const double phase = u - std::floor(u);
         const double ground = m_a.ankleHeight(), length = 0.152 * m_a.stature();
-        const double landed = pelvis.x() - c.length * phase + footAhead(); // where it came down
         const double rise = 0.27;
         const auto standing = [&](double share, V& at, double& angle) {
             angle = 24.0 * (1.0 - step(share, 0.0, 0.09)) - 46.0 * step(share, rise, m_toeOff + 0.03);
-            at = V(landed, ground, z);
+            at = V(places.last, ground, z);
             if (angle > 0) // over the heel
                 at += V(-0.27 * length * (1 - std::cos(rad(angle))), 0.27 * length * std::sin(rad(angle)) * 0.6, 0);
             else // over the toes
@@ -216,10 +230,12 @@ private:
         double off = 0.0, on = 0.0;
         standing(m_toeOff, from, off);
         standing(0.0, to, on);
-        to.x() += c.length;
+        to.x() += places.next - places.last;
         const double s = (phase - m_toeOff) / (1.0 - m_toeOff);
         pitch = through(s, {{0.0, off}, {0.55, 4.0}, {1.0, on}});
-        ankle = V(mix(from.x(), to.x(), step(s, -0.06, 1.0)), mix(from.y(), to.y(), step(s, 0.0, 0.9)), z);
+        const double begun = step(0.0, -0.06, 1.0); // the foot has its speed when it leaves
+        ankle = V(mix(from.x(), to.x(), (step(s, -0.06, 1.0) - begun) / (1.0 - begun)),
+                  mix(from.y(), to.y(), step(s, 0.0, 0.9)), z);
         ankle.y() += 0.03 * m_h * std::sin(M_PI * s) * (1.0 - s);
     }
     SimulatedAthlete m_a;
@@ -317,7 +333,8 @@ public:
         const V knuckles = (j.at["left_wrist"] - j.at["left_elbow"]).normalized() * 0.108 * m_a.stature() * 0.55;
         j.at["left_hand"] = j.at["left_wrist"] + knuckles;
         // The head turns towards the target and moves when it looks after the arrow.
-        j.at["head"] += V(0.015, 0, 0) + V(of(m_f, "head_moves"), 0, 0) * step(u, s->release - 0.15, s->release + 0.1);
+        j.at["head"] += V(0.015, 0, 0) + V(of(m_f, "head_moves"), 0, 0) * step(u, s->release - 0.15, s->release + 0.1) *
+                                             (1.0 - step(u, s->follow + 0.15, s->end));
         if (shoulderUp > 0.0)
             j.at["right_shoulder"] += V(0, shoulderUp, 0) * raise;
         // The arrow lies between the string hand and the bow until it has gone.
@@ -437,30 +454,32 @@ public:
         // Feet. Lead: the long step; rear closes beside it.
         const double at = -0.05;
         const V leadDown(at - 0.06, ankle, 0.12), rearDown(at + 0.10, ankle, -0.12);
-        const auto footOf = [&](const V& down, double from, double lands, double liftsLater, double otherLands) -> V {
+        const auto footOf = [&](const V& down, double from, double lands, double otherLands) -> V {
             V a = down;
             if (u < lands) {
                 const double s = std::clamp((u - from) / (lands - from), 0.0, 1.0);
                 a = V(mix(down.x() - 1.15, down.x(), step(u, from, lands)), ankle + 0.16 * std::sin(M_PI * s),
                       down.z());
             }
-            if (u > k->off - liftsLater) {
-                const double hang =
-                    step(u, k->off - liftsLater, k->off + 0.12) * (1.0 - step(u, k->land - 0.15, k->land));
-                const V under = V(x - 0.05 - 0.16 * hang, y - 0.985 * L + 0.10 * hang, down.z());
+            // The heel rises until the toes leave, with the leg straight: as fast as the hips go up, nearly.
+            a.y() += 0.06 * std::pow(std::clamp((u - k->off) / 0.09 + 1.0, 0.0, 1.0), 3);
+            if (u > k->off) {
+                const double hang = step(u, k->off, k->off + 0.12) * (1.0 - step(u, k->land - 0.15, k->land));
+                const double leg = (1.0 - 0.015 * step(u, k->off, k->off + 0.12)) * L;
+                const V under = V(x - 0.05 - 0.16 * hang, y - leg + 0.10 * hang, down.z());
                 const V landed(mix(at, at + forward, 1.0) + (down.z() > 0 ? 0.0 : 0.06),
                                ankle + otherLands * (1.0 - step(u, k->land, k->land + 0.10)), down.z());
                 a = u < k->land ? V(under.x(), std::max(under.y(), ankle), under.z()) : landed;
-                if (u < k->off + 0.03)
-                    a = mix(down, a, step(u, k->off - liftsLater, k->off + 0.03));
+                if (u < k->off + 0.15)
+                    a.x() = mix(down.x(), a.x(), step(u, k->off, k->off + 0.15));
                 else if (u > k->land - 0.06 && u < k->land + 0.001)
                     a = mix(V(under.x(), std::max(under.y(), ankle), under.z()), landed,
                             step(u, k->land - 0.06, k->land));
             }
             return a;
         };
-        p.leadAnkle = footOf(leadDown, 0.10, k->step, 0.0, of(m_f, "one_foot"));
-        p.rearAnkle = footOf(rearDown, k->step - 0.20, k->plant, 0.0, 0.0);
+        p.leadAnkle = footOf(leadDown, 0.10, k->step, of(m_f, "one_foot"));
+        p.rearAnkle = footOf(rearDown, k->step - 0.20, k->plant, 0.0);
         const double tip = step(u, k->off - 0.09, k->off) * (1.0 - step(u, k->land - 0.2, k->land + 0.06));
         p.leadFootPitch = through(u, {{k->step - 0.2, 0.0}, {k->step, 22.0}, {k->step + 0.07, 0.0}}) - 38.0 * tip;
         p.rearFootPitch = through(u, {{k->plant - 0.15, 0.0}, {k->plant, 10.0}, {k->plant + 0.05, 0.0}}) - 38.0 * tip;
@@ -568,7 +587,9 @@ public:
         // The trunk opens after the legs have begun, and swings forward before the knees rise.
         const double opens = step(u, s->drive * (0.40 - early), s->drive * 0.97);
         const double over = step(u, s->drive + 0.03, std::min(0.97, kneesRise(*s) + 0.02 + of(m_f, "late_rock") * 0.3));
-        const double lean = mix(mix(s->reach, s->layback, opens), s->reach, over);
+        const auto& next =
+            m_strokes[std::min(m_strokes.size(), static_cast<std::size_t>(s - m_strokes.data()) + 2) - 1];
+        const double lean = mix(mix(s->reach, s->layback, opens), next.reach, over); // no jump from stroke to stroke
         p.trunkLean = lean;
         p.headLean = -lean * 0.4;
         // The handle on a level chain: arms straight until the trunk is nearly open.

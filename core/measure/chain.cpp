@@ -133,7 +133,8 @@ MeasureValue evaluateChain(const MeasureDefinition& d, const Motion& motion, con
             1.2; // noise of speeds swings to and fro where that of places drifts: found by draws (test_rhythm)
         if (const auto cutoff = slowestCutoff(motion, link, setup)) {
             // A peak that falls otherwise than it rises was moved by smoothing somewhat further than smoothing moves it
-            // again (twicing, Tukey 1977). Putting it back would double its noise, so that counts as error.
+            // again (twicing, Tukey 1977), the less so the more alike the links are. Putting it back would double its
+            // noise, so that counts as error.
             auto again = *samples;
             std::vector<double> values;
             for (const auto& s : *samples)
@@ -143,7 +144,7 @@ MeasureValue evaluateChain(const MeasureDefinition& d, const Motion& motion, con
             for (std::size_t i = 0; i < again.size(); ++i)
                 again[i].value = smoother[i];
             const double moved = std::abs(extremeOf(again, true, time, 0.0, 0.0).time - e.time);
-            e.uInstant = std::hypot(e.uInstant, 1.5 * std::min(moved, 0.25 / cutoff->value));
+            e.uInstant = std::hypot(e.uInstant, std::min(moved, 0.25 / cutoff->value));
         }
         if (!(e.value > 3.0 * e.u))
             return refuse(d, link.name + " does not move clearly more than its marks are unsure");

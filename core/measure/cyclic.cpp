@@ -103,7 +103,9 @@ MeasureValue evaluateCadence(const MeasureDefinition& d, const Motion& motion, c
                                  : way.norm() > 0.0 ? Eigen::Vector2d(way.normalized())
                                                     : Eigen::Vector2d(1, 0);
     const double length = way.dot(main) / d.cycles;
-    const double ends = std::hypot(a->sigma, b->sigma) / d.cycles;
+    // The ends are the same moment of two cycles: what both are off alike drops out.
+    const auto alike = [](const MovingPoint& p) { return std::sqrt(std::max(0.0, p.sigma * p.sigma - p.own * p.own)); };
+    const double ends = std::hypot(a->own, b->own, alike(*b) - alike(*a)) / d.cycles;
     const double scale = std::max(a->scale, b->scale) * std::abs(length);
     const double vA = a->velocity.dot(main), vB = b->velocity.dot(main);
     if (d.aspect == Aspect::length) {
@@ -212,7 +214,8 @@ MeasureValue evaluateContacts(const MeasureDefinition& d, const Motion& motion, 
         const double frame = after.time - before.time, rate = (a - b) / frame;
         if (a <= 0.0 || rate <= 0.0)
             return std::pair((before.time + after.time) / 2.0, frame / std::sqrt(12.0));
-        return std::pair(before.time + a / rate, std::hypot(std::max(before.speed, after.speed) / rate, frame / 8.0));
+        // What smoothing takes off a landing's speed delays both feet alike.
+        return std::pair(before.time + a / rate, std::hypot(std::max(before.noise, after.noise) / rate, frame / 8.0));
     };
     const auto count = [&](double factor) {
         Counted c;

@@ -283,6 +283,7 @@ MeasureValue evaluateMovement(const MeasureDefinition& d, const Motion& motion, 
         scale = std::max(scale, p.scale);
     }
     if (d.kind == MeasureKind::path) {
+        constexpr double kTaken = 0.3; // of what was taken off for noise: so much may have been movement
         const Way way = wayOf(points, d, setup);
         const Eigen::Vector2d chord = points.back().at - points.front().at;
         const double ends = std::hypot(points.front().sigma, points.back().sigma); // along the way, at both ends
@@ -290,8 +291,8 @@ MeasureValue evaluateMovement(const MeasureDefinition& d, const Motion& motion, 
         // each piece of 1/18 s.
         const double bent =
             own * way.turning / std::sqrt(std::max(1.0, 18.0 * (points.back().time - points.front().time)));
-        // Half of what was taken off for noise may have been movement.
-        const double uLength = std::hypot(std::hypot(ends, bent), 0.5 * way.tooLong, scale * way.length);
+        const double taken = kTaken * way.tooLong;
+        const double uLength = std::hypot(std::hypot(ends, bent), taken, scale * way.length);
         if (d.aspect == Aspect::length) {
             v.value = way.length;
             v.uMarks = uLength;
@@ -315,9 +316,9 @@ MeasureValue evaluateMovement(const MeasureDefinition& d, const Motion& motion, 
                                           : 0.0; // at rest the tangent is not known
                 return end.sigma * std::sqrt(std::max(0.0, 1.0 + v.value * v.value - 2.0 * v.value * across));
             };
-            v.uMarks = std::hypot(std::hypot(apart(points.front()), apart(points.back())), v.value * bent,
-                                  0.5 * v.value * way.tooLong) /
-                       way.length;
+            v.uMarks =
+                std::hypot(std::hypot(apart(points.front()), apart(points.back())), v.value * bent, v.value * taken) /
+                way.length;
         } else {
             // A turn back that the marks' errors could make is none: three standard errors of a difference.
             const double hysteresis = 3.0 * std::sqrt(2.0) * own;

@@ -30,7 +30,9 @@ Filmed filmOf(const FilmRecipe& recipe, double noise, unsigned seed, double phas
     const auto take = SimulatedTake::make(recipe);
     const double rate = recipe.camera.captureRate * finer;
     const auto& rep = take->reps().back(); // the first of several may begin with the film
-    const int first = std::max(0, static_cast<int>(rep.start * rate) - 3);
+    // The spike's athlete is set back between reps; the others go on.
+    const int before = recipe.technique == "volleyball-spike" ? -1 : 3;
+    const int first = std::max(0, static_cast<int>(rep.start * rate) - before);
     const int last = std::min(static_cast<int>(take->duration() * rate) - 1, static_cast<int>(rep.end * rate));
     std::mt19937 random(seed);
     std::normal_distribution<double> normal(0.0, 1.0);
@@ -133,6 +135,7 @@ private:
 class TestAthletes : public QObject {
     Q_OBJECT
     int m_undecided = 0, m_undecidedNear = 0; // of both techniques
+    std::map<MeasureKind, Tally> m_kinds;
 private slots:
     void decisions_data() {
         QTest::addColumn<QString>("technique");
@@ -186,8 +189,10 @@ private slots:
                 const auto value = evaluate(d, seen.motion, seen.positions, setup);
                 if (!truth || !model || value.refused)
                     continue;
-                for (const std::string& kind : {kindOf(d), std::string("all")})
-                    kinds[kind].add(distance(d, value.value, *truth), value.u);
+                kinds[kindOf(d)].add(distance(d, value.value, *truth), value.u);
+                if (d.aspect != Aspect::sequence) // a whole number: it is right or wrong
+                    for (Tally* tally : {&kinds["all"], &m_kinds[d.kind]})
+                        tally->add(distance(d, value.value, *truth), value.u);
                 const Target& target = m.targets.front();
                 const Band band = target.source == TargetSource::model
                                       ? Band{*model - target.floor, *model + target.floor, target.floor}
@@ -218,16 +223,25 @@ private slots:
         QVERIFY(percent(undecidedNear, undecided) >= (undecided < 200 ? 72.0 : 90.0));
         m_undecided += undecided;
         m_undecidedNear += undecidedNear;
-        // Never promising more than is kept; what is known to promise a little more is named.
-        static const std::map<std::string, double> kKnown = {{"path straightness", 84.0}, {"speed max", 86.0}};
-        for (const auto& [kind, t] : kinds) {
-            const auto known = kKnown.find(kind);
-            QVERIFY2(percent(t.within2, t.n) >= (known == kKnown.end() ? 89.0 : known->second), kind.c_str());
+        for (const auto& [kind, t] : kinds) { // never promising more than is kept
+            QVERIFY2(percent(t.within2, t.n) >= 89.0, kind.c_str());
             QVERIFY2(percent(t.within1, t.n) >= 57.0, kind.c_str());
         }
         const Tally& all = kinds.at("all");
         QVERIFY(std::abs(percent(all.within1, all.n) - 68.0) <= 4.0 &&
                 std::abs(percent(all.within2, all.n) - 95.0) <= 4.0);
+    }
+    // All that a kind is read for, over both techniques. The error of a time between two frames is spread in a
+    // triangle, of which 65 of 100 lie within its standard deviation. What is known to promise too little is named.
+    void kindsAreHonest() {
+        for (const auto& [kind, t] : m_kinds) {
+            const double one = percent(t.within1, t.n), two = percent(t.within2, t.n);
+            const auto said = QString("%1: %2 and %3").arg(enumName(kMeasureKindNames, kind).c_str()).arg(one).arg(two);
+            QVERIFY2(one >= 68.0 - 5.5 && two >= 95.0 - 4.0, qPrintable(said));
+            QVERIFY2(kind == MeasureKind::chain || one <= 68.0 + 5.5, qPrintable(said));
+            QVERIFY2(kind == MeasureKind::smoothness || two <= 95.0 + 4.0, qPrintable(said));
+        }
+        QVERIFY(m_kinds.size() >= 12);
     }
     void undecidedIsForWhatIsNear() { QVERIFY(percent(m_undecidedNear, m_undecided) >= 90.0); }
     // The kinds that the two do not have: a hundred ordinary athletes of each of the other four, from the side and from
