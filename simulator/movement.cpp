@@ -306,7 +306,9 @@ public:
         p.leadWrist = bow;
         // The string hand: on the string before the bow, drawn to the chin, released back over the shoulder.
         const V grip = bow + V(0.06, 0, 0);
-        const V before = bow + V(-0.20, 0.0, -0.02) * m_h; // on the string beside the bow: not drawn yet
+        // On the string as near to the bow as the arm reaches: not drawn yet.
+        const V over = bow - rearShoulder;
+        const V before = rearShoulder + over.normalized() * std::min(over.norm() - 0.20 * m_h, 0.98 * arm);
         const V chin = neck + V(-0.03, 0.045, -0.055) * m_h;
         const V after =
             rearShoulder + V(-0.10 + 0.20 * of(m_f, "plucked") * 2.0, 0.04 + of(m_f, "plucked"), -0.06) * m_h;

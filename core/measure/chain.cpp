@@ -330,7 +330,8 @@ MeasureValue evaluateSmoothness(const MeasureDefinition& d, const Motion& motion
     const double amplitude = std::min(0.045, 2.0 * std::sqrt(noiseSquare * alike / 2.0) / sum);
     const double low = spectralArcLength(speeds, rate, nullptr, kArcThreshold - amplitude),
                  high = spectralArcLength(speeds, rate, nullptr, kArcThreshold + amplitude);
-    const double jump = std::max(std::abs(low - v.value), std::abs(high - v.value)) / std::sqrt(3.0);
+    v.value = (v.value + high) / 2.0; // noise lifts lobes more often than it presses them down
+    const double jump = std::max(std::abs(low - v.value), std::abs(high - v.value)) / 2.3; // by draws
     v.uMarks = std::hypot(std::sqrt(variance * alike), jump);
     const double edge = std::hypot(slopes.front() * speeds.front(), slopes.back() * speeds.back());
     v.uTime = edge * rate * std::max(instantError(from, motion.time()), instantError(until, motion.time()));

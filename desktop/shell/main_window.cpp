@@ -27,6 +27,9 @@
 #include <QTextBrowser>
 #include <QtConcurrent/QtConcurrentRun>
 
+#include <algorithm>
+#include <map>
+
 namespace riflesso {
 MainWindow::MainWindow(Day today) : m_today(today) {
     setWindowTitle("Riflesso");
@@ -196,7 +199,14 @@ bool MainWindow::openLibrary(const QString& folder, Id caseId) {
             }
             caseId = *added;
         } else {
-            caseId = cases->front().id;
+            // The one that was open last, in this library.
+            const QSettings settings;
+            const Id last = settings.value("library").toString() == q(shared->folder().string())
+                                ? settings.value("case").toLongLong()
+                                : 0;
+            const bool there =
+                std::any_of(cases->begin(), cases->end(), [last](const auto& c) { return c.id == last; });
+            caseId = there ? last : cases->front().id;
         }
     }
     return openCase(std::move(shared), caseId);
@@ -262,6 +272,7 @@ bool MainWindow::openCase(std::shared_ptr<Library> library, Id caseId) {
         statusBar()->showMessage(news.trimmed(), 20000);
     connect(m_case, &CaseView::said, this, [this](const QString& m) { statusBar()->showMessage(m, 8000); });
     QSettings().setValue("library", q(m_library->folder().string()));
+    QSettings().setValue("case", static_cast<qlonglong>(caseId));
     fillCases();
     return true;
 }
@@ -271,10 +282,16 @@ void MainWindow::fillCases() {
     const auto cases = m_library->cases();
     if (!cases)
         return;
-    for (const auto& c : *cases)
-        m_cases->addAction(
-            QString("%1, %2").arg(c.athlete.empty() ? tr("New athlete") : q(c.athlete), q(c.blueprintId)), this,
-            [this, id = c.id] { openCase(m_library, id); });
+    std::map<std::string, QString> techniques; // by blueprint
+    for (const auto& c : *cases) {
+        QString& technique = techniques[c.blueprintId];
+        if (technique.isEmpty()) {
+            const auto b = blueprintFor(m_library->folder(), c.blueprintId);
+            technique = b ? q(b->name) : q(c.blueprintId);
+        }
+        m_cases->addAction(QString("%1, %2").arg(c.athlete.empty() ? tr("New athlete") : q(c.athlete), technique), this,
+                           [this, id = c.id] { openCase(m_library, id); });
+    }
 }
 
 void MainWindow::newCase() {

@@ -9,15 +9,20 @@
 #include "tests/support/demo_copy.h"
 #include "tests/support/drop.h"
 
+#include <QAction>
 #include <QApplication>
 #include <QComboBox>
 #include <QDoubleSpinBox>
 #include <QLabel>
+#include <QLineEdit>
 #include <QSettings>
 #include <QSignalSpy>
 #include <QStandardPaths>
 #include <QTemporaryDir>
 #include <QTest>
+#include <QTimer>
+
+#include <algorithm>
 
 using namespace riflesso;
 
@@ -343,6 +348,34 @@ private slots:
                      qPrintable(workspaceName(static_cast<Workspace>(w)))); // nothing forces it wider
         }
         m_window->setDark(false);
+    }
+    void aNewCaseIsTheOneToComeBackTo() {
+        const QString before = view()->bench().data().brief.athlete.name.c_str();
+        QTimer::singleShot(200, m_window.get(), [] {
+            QWidget* dialog = QApplication::activeModalWidget();
+            QVERIFY(dialog);
+            QTest::keyClicks(dialog->findChild<QLineEdit*>("newAthlete"), "Second Athlete");
+            QTest::keyClicks(dialog->findChild<QComboBox*>("newTechnique"), "race");
+            QTest::keyClick(dialog, Qt::Key_Return);
+        });
+        key(Qt::Key_N, Qt::ControlModifier);
+        QVERIFY(settle(*m_window));
+        QCOMPARE(view()->bench().data().brief.athlete.name, std::string("Second Athlete"));
+        QCOMPARE(view()->bench().blueprint().id, std::string("race-walking"));
+        QVERIFY(view()->current() == Workspace::brief);
+        m_window.reset();
+        openWindow();
+        QCOMPARE(view()->bench().data().brief.athlete.name, std::string("Second Athlete"));
+        const auto actions = m_window->findChildren<QAction*>();
+        const auto is = [&](const QString& text) {
+            return std::find_if(actions.begin(), actions.end(), [&](QAction* a) { return a->text() == text; });
+        };
+        QVERIFY(is("Second Athlete, Race walking") != actions.end());
+        const auto first = is(before + ", Fencing lunge");
+        QVERIFY(first != actions.end());
+        (*first)->trigger();
+        QVERIFY(settle(*m_window));
+        QCOMPARE(view()->bench().data().brief.athlete.name, before.toStdString());
     }
     void librariesThatCannotBeOpened() {
         QVERIFY(!m_window->openLibrary(m_dir.path() + "/nowhere"));

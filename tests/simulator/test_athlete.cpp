@@ -1,7 +1,6 @@
 #include "simulator/athlete.h"
 #include "simulator/camera.h"
 #include "simulator/lunge.h"
-#include "simulator/movement.h"
 
 #include <QTest>
 
@@ -57,47 +56,6 @@ private slots:
             for (const char* p : {"right_hand", "right_knee", "neck", "left_hip"}) {
                 QVERIFY((b.at.at(p) - a.at.at(p)).norm() / dt < 9.0); // m/s: nobody is quicker
                 QVERIFY((a.at.at(p) - 2 * b.at.at(p) + c.at.at(p)).norm() / dt / dt < 400);
-            }
-        }
-    }
-    // From instant to instant, from rep to rep and with any fault nothing leaves its place at once: what no athlete can
-    // do no check of an error may be based on.
-    void nothingJumps_data() {
-        QTest::addColumn<QString>("technique");
-        for (const char* t :
-             {"race-walking", "archery-shot", "volleyball-spike", "rowing-ergometer", "handball-marking"})
-            QTest::newRow(t) << t;
-    }
-    void nothingJumps() {
-        QFETCH(QString, technique);
-        const double dt = 1.0 / 1000;
-        const bool again = technique == "volleyball-spike"; // begins anew each time: nobody sees the way back
-        std::vector<Faults> all{{}};
-        for (const auto& [fault, words] : faultsOf(technique.toStdString()))
-            all.push_back({{fault, 0.03}});
-        for (const Faults& faults : all) {
-            const auto m = makeMovement(technique.toStdString(), m_athlete, faults, 1.0, again ? 1 : 2, 4);
-            QVERIFY(m);
-            Joints a = m->at(0.0), b = m->at(dt);
-            std::map<std::string, double> before;
-            for (double t = 2 * dt; t < m->duration(); t += dt) {
-                const Joints c = m->at(t);
-                for (const auto& [name, at] : c.at) {
-                    if (name == "ball" || name.starts_with("arrow") || !b.at.contains(name) || !a.at.contains(name))
-                        continue;
-                    const double now = (at - b.at.at(name)).norm(), last = (b.at.at(name) - a.at.at(name)).norm();
-                    double& earlier = before[name]; // a jump is a long way between two short ones
-                    QVERIFY2(last < 0.001 + 2.0 * std::max(now, earlier),
-                             qPrintable(QString("%1 at %2 s%3: %4 mm")
-                                            .arg(name.c_str())
-                                            .arg(t - dt)
-                                            .arg(faults.empty() ? QString()
-                                                                : QString(" with ") + faults.begin()->first.c_str())
-                                            .arg(1000 * last)));
-                    earlier = last;
-                }
-                a = std::move(b);
-                b = c;
             }
         }
     }

@@ -37,7 +37,7 @@ Measured measured(const char* technique, const Faults& faults = {}, int reps = 3
         for (const auto& [name, p] : take->at(f / rate).at)
             tracks[name][FrameIndex(f)] = {view == View::side ? Pixel{300 + 200 * p.x(), 600 - 200 * p.y()}
                                                               : Pixel{600 - 200 * p.z(), 600 - 200 * p.y()},
-                                           0.3, How::hand};
+                                           0.1, How::hand};
     MotionOptions raw;
     raw.cutoff = CutoffNone{};
     const Motion motion = toMotion(tracks, Timebase::constant(frames, Hertz(rate)), raw);
@@ -96,6 +96,43 @@ private slots:
                 const auto v = gather(measure.definition, front.reps);
                 QVERIFY2(v.reps == 1, (measure.definition.id + ": " + v.refused).c_str());
             }
+    }
+    // From instant to instant, from rep to rep and with any fault nothing leaves its place at once: what no athlete can
+    // do no check of an error may be based on.
+    void nothingJumps_data() { perfectReps_data(); }
+    void nothingJumps() {
+        QFETCH(QString, technique);
+        const double dt = 1.0 / 1000;
+        const bool again = technique == "volleyball-spike"; // begins anew each time: nobody sees the way back
+        const SimulatedAthlete athlete(1.80);
+        std::vector<Faults> all{{}};
+        for (const auto& [fault, words] : faultsOf(technique.toStdString()))
+            all.push_back({{fault, 0.03}});
+        for (const Faults& faults : all) {
+            const auto m = makeMovement(technique.toStdString(), athlete, faults, 1.0, again ? 1 : 2, 4);
+            QVERIFY(m);
+            Joints a = m->at(0.0), b = m->at(dt);
+            std::map<std::string, double> before;
+            for (double t = 2 * dt; t < m->duration(); t += dt) {
+                const Joints c = m->at(t);
+                for (const auto& [name, at] : c.at) {
+                    if (name == "ball" || name.starts_with("arrow") || !b.at.contains(name) || !a.at.contains(name))
+                        continue;
+                    const double now = (at - b.at.at(name)).norm(), last = (b.at.at(name) - a.at.at(name)).norm();
+                    double& earlier = before[name]; // a jump is a long way between two short ones
+                    QVERIFY2(last < 0.001 + 2.0 * std::max(now, earlier),
+                             qPrintable(QString("%1 at %2 s%3: %4 mm")
+                                            .arg(name.c_str())
+                                            .arg(t - dt)
+                                            .arg(faults.empty() ? QString()
+                                                                : QString(" with ") + faults.begin()->first.c_str())
+                                            .arg(1000 * last)));
+                    earlier = last;
+                }
+                a = std::move(b);
+                b = c;
+            }
+        }
     }
     void faults_data() {
         QTest::addColumn<QString>("technique");

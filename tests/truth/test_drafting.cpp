@@ -209,7 +209,7 @@ private slots:
         o.box = {l - 20, t - 40, r - l + 40, b - t + 60};
         const auto found = findBody(film->film, o);
         QVERIFY2(found.ok(), found ? "" : found.error().text().c_str());
-        QVERIFY(found->frames.size() > 60);
+        QVERIFY(found->frames.size() > 200 && found->frames.rbegin()->first.value == truth.frames - 1);
         int other = 0;
         for (const auto& [frame, f] : found->frames) {
             std::vector<double> off;
