@@ -133,8 +133,7 @@ MeasureValue evaluateChain(const MeasureDefinition& d, const Motion& motion, con
             1.2; // noise of speeds swings to and fro where that of places drifts: found by draws (test_rhythm)
         if (const auto cutoff = slowestCutoff(motion, link, setup)) {
             // A peak that falls otherwise than it rises was moved by smoothing somewhat further than smoothing moves it
-            // again (twicing, Tukey 1977), the less so the more alike the links are. Putting it back would double its
-            // noise, so that counts as error.
+            // again (twicing, Tukey 1977). Putting it back would double its noise, so that counts as error.
             auto again = *samples;
             std::vector<double> values;
             for (const auto& s : *samples)
