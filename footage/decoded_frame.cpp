@@ -1,5 +1,7 @@
 #include "footage/decoded_frame_impl.h"
 
+#include <libyuv/convert_argb.h>
+
 #include <algorithm>
 #include <cmath>
 
@@ -72,6 +74,41 @@ SwsContext* scaler(int w, int h, AVPixelFormat from, int ow, int oh, AVPixelForm
     return kept.get();
 }
 
+bool isHd(const AVFrame& f) {
+    return f.colorspace == AVCOL_SPC_BT709 || (f.colorspace == AVCOL_SPC_UNSPECIFIED && f.height >= 720);
+}
+
+// Turns into pixels only the lines that a smaller picture shows, and picks from each. False where brightness and
+// colours do not lie as most films have them, in three planes of 8 bits.
+bool pickNearest(const AVFrame& f, const Lines& lines, Picture& out) {
+    const bool all = f.color_range == AVCOL_RANGE_JPEG || f.format == AV_PIX_FMT_YUVJ420P;
+    if ((f.format != AV_PIX_FMT_YUV420P && f.format != AV_PIX_FMT_YUVJ420P) || lines.height < 1)
+        return false;
+    const auto& matrix = isHd(f) ? (all ? libyuv::kYuvF709Constants : libyuv::kYuvH709Constants)
+                                 : (all ? libyuv::kYuvJPEGConstants : libyuv::kYuvI601Constants);
+    std::vector<std::uint32_t> line(static_cast<std::size_t>(f.width));
+    std::vector<int> from(static_cast<std::size_t>(out.width));
+    for (int x = 0; x < out.width; ++x)
+        from[static_cast<std::size_t>(x)] = static_cast<int>((2LL * x + 1) * f.width / (2LL * out.width));
+    for (int y = 0; y < out.height; ++y) {
+        const auto row = static_cast<std::ptrdiff_t>((2LL * y + 1) * lines.height / (2LL * out.height));
+        libyuv::I420ToARGBMatrix(lines.data[0] + row * lines.stride[0], lines.stride[0],
+                                 lines.data[1] + row / 2 * lines.stride[1], lines.stride[1],
+                                 lines.data[2] + row / 2 * lines.stride[2], lines.stride[2],
+                                 reinterpret_cast<std::uint8_t*>(line.data()), 4 * f.width, &matrix, f.width, 1);
+        std::uint32_t* const target =
+            out.pixels.data() + static_cast<std::size_t>(y) * static_cast<std::size_t>(out.width);
+        for (std::size_t x = 0; x < from.size(); ++x)
+            target[x] = line[static_cast<std::size_t>(from[x])];
+    }
+    return true;
+}
+
+// Square pixels: the width is stretched, as players do.
+int wide(const DecodedFrame::Impl& f) {
+    return std::max(1, static_cast<int>(std::lround(f.frame->width * f.pixelAspect)));
+}
+
 } // namespace
 
 DecodedFrame::DecodedFrame(std::unique_ptr<Impl> impl) : m_impl(std::move(impl)) {}
@@ -85,6 +122,14 @@ std::size_t DecodedFrame::bytes() const {
     return m_impl->field == Field::both ? n : n / 2; // both fields share one picture
 }
 
+int DecodedFrame::width() const {
+    return m_impl->rotation % 180 == 0 ? wide(*m_impl) : m_impl->frame->height;
+}
+
+int DecodedFrame::height() const {
+    return m_impl->rotation % 180 == 0 ? m_impl->frame->height : wide(*m_impl);
+}
+
 bool DecodedFrame::damaged() const {
     return m_impl->frame->decode_error_flags != 0 || (m_impl->frame->flags & AV_FRAME_FLAG_CORRUPT) != 0;
 }
@@ -92,8 +137,7 @@ bool DecodedFrame::damaged() const {
 Result<Picture> DecodedFrame::toPicture(const ShowOptions& options) const {
     const AVFrame& f = *m_impl->frame;
     const Lines lines = linesOf(*m_impl);
-    // Square pixels: the width is stretched, as players do.
-    int w = std::max(1, static_cast<int>(std::lround(f.width * m_impl->pixelAspect)));
+    int w = wide(*m_impl);
     int h = f.height;
     if (const int longest = std::max(w, h); options.longestSide > 0 && longest > options.longestSide) {
         w = std::max(1, static_cast<int>(std::lround(static_cast<double>(w) * options.longestSide / longest)));
@@ -101,20 +145,21 @@ Result<Picture> DecodedFrame::toPicture(const ShowOptions& options) const {
     }
     const bool scaled = w != f.width || h != lines.height;
     const auto format = static_cast<AVPixelFormat>(f.format);
-    SwsContext* sws = lines.height > 0 ? scaler(f.width, lines.height, format, w, h, AV_PIX_FMT_BGRA,
-                                                scaled ? SWS_FAST_BILINEAR : SWS_POINT)
-                                       : nullptr;
-    if (!sws)
-        return Error{"its pixel format cannot be shown", {}, {}, {}};
-    const bool hd = f.colorspace == AVCOL_SPC_BT709 || (f.colorspace == AVCOL_SPC_UNSPECIFIED && f.height >= 720);
-    const int* table = sws_getCoefficients(hd ? SWS_CS_ITU709 : SWS_CS_ITU601);
-    sws_setColorspaceDetails(sws, table, f.color_range == AVCOL_RANGE_JPEG, sws_getCoefficients(SWS_CS_DEFAULT), 1, 0,
-                             1 << 16, 1 << 16);
     auto p = Picture::unset(w, h);
-    auto* data = reinterpret_cast<std::uint8_t*>(p.pixels.data());
-    std::uint8_t* planes[4] = {data, nullptr, nullptr, nullptr};
-    const int strides[4] = {w * 4, 0, 0, 0};
-    sws_scale(sws, lines.data, lines.stride, 0, lines.height, planes, strides);
+    if (!(options.rough && scaled && pickNearest(f, lines, p))) {
+        SwsContext* sws = lines.height > 0 ? scaler(f.width, lines.height, format, w, h, AV_PIX_FMT_BGRA,
+                                                    scaled ? SWS_FAST_BILINEAR : SWS_POINT)
+                                           : nullptr;
+        if (!sws)
+            return Error{"its pixel format cannot be shown", {}, {}, {}};
+        const int* table = sws_getCoefficients(isHd(f) ? SWS_CS_ITU709 : SWS_CS_ITU601);
+        sws_setColorspaceDetails(sws, table, f.color_range == AVCOL_RANGE_JPEG, sws_getCoefficients(SWS_CS_DEFAULT), 1,
+                                 0, 1 << 16, 1 << 16);
+        auto* data = reinterpret_cast<std::uint8_t*>(p.pixels.data());
+        std::uint8_t* planes[4] = {data, nullptr, nullptr, nullptr};
+        const int strides[4] = {w * 4, 0, 0, 0};
+        sws_scale(sws, lines.data, lines.stride, 0, lines.height, planes, strides);
+    }
     if (options.brightness != 0.0 || options.contrast != 1.0)
         adjust(p, options.brightness, options.contrast);
     return turned(std::move(p), m_impl->rotation, options.mirrored);
@@ -124,7 +169,9 @@ std::vector<std::uint8_t> DecodedFrame::toGrey(int width, int height) const {
     const bool swap = m_impl->rotation % 180 != 0;
     const int w = swap ? height : width, h = swap ? width : height;
     const Lines lines = linesOf(*m_impl);
-    std::vector<std::uint8_t> flat(static_cast<std::size_t>(w) * static_cast<std::size_t>(h));
+    std::vector<std::uint8_t> flat;
+    flat.reserve(static_cast<std::size_t>(w) * static_cast<std::size_t>(h) + 64); // as Picture::unset
+    flat.resize(static_cast<std::size_t>(w) * static_cast<std::size_t>(h));
     SwsContext* sws = scaler(m_impl->frame->width, lines.height, static_cast<AVPixelFormat>(m_impl->frame->format), w,
                              h, AV_PIX_FMT_GRAY8, SWS_FAST_BILINEAR);
     if (!sws)

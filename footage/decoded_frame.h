@@ -15,8 +15,11 @@ enum class Field { both, top, bottom };
 
 /// How a decoded picture is to be shown.
 struct ShowOptions {
-    /// The longest side of the result, px; 0 = as large as the film. Smaller pictures are made faster.
+    /// The longest side of the result, px; 0 = as large as the film.
     int longestSide = 0;
+    /// Each pixel of a smaller picture is the nearest one of the film, which takes less than half the time: for
+    /// pictures in motion.
+    bool rough = false;
     /// Added to the lightness and multiplied about the middle grey, for dark halls: 0 and 1 change nothing.
     double brightness = 0.0; ///< −1..1
     double contrast = 1.0;   ///< 0.1..4
@@ -35,6 +38,9 @@ public:
     DecodedFrame& operator=(const DecodedFrame&) = delete;
 
     [[nodiscard]] std::size_t bytes() const;
+    /// Of the whole picture, upright and with square pixels, px.
+    [[nodiscard]] int width() const;
+    [[nodiscard]] int height() const;
     /// True when the decoder had to make up parts of it.
     [[nodiscard]] bool damaged() const;
     /// Pixels, upright, with square pixels. Error: a pixel format that cannot be shown.

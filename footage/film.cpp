@@ -2,6 +2,7 @@
 
 #include "footage/decoded_frame_impl.h"
 #include "footage/film_index.h"
+#include "footage/frame_memory.h"
 #include "footage/packet_source.h"
 
 extern "C" {
@@ -115,7 +116,8 @@ struct Film::Impl {
     int cacheId = 0;
     std::size_t frameBytes = 0;
 
-    Place here; // of the decoder in use
+    FrameMemory memory; // of all decoders below
+    Place here;         // of the decoder in use
     // For single frames far away, on one thread (a second costs a fifth more for little). They stay where they stood,
     // so that the next jump into the same group may go on from there.
     std::vector<Place> parked;
@@ -142,6 +144,7 @@ struct Film::Impl {
         }
         // The table knows better than the first packets how far pictures are reordered; a decoder that learns it on
         // the way throws pictures away.
+        memory.serve(*c);
         c->has_b_frames = std::max(c->has_b_frames, std::min(16, index.reorder));
         if (const int r = avcodec_open2(c.get(), c->codec, nullptr); r < 0) {
             if (why)
@@ -270,9 +273,9 @@ struct Film::Impl {
     struct Wanted {
         int from = -1;
         int to = std::numeric_limits<int>::max();
-        // No packet goes in after that of `to`: the decoder is emptied instead, which saves the packets that it would
+        // No packet goes in after this one: the decoder is emptied instead, which saves the packets that it would
         // otherwise hold back, and must be restarted afterwards.
-        bool toTheEnd = false;
+        int lastPacket = std::numeric_limits<int>::max();
     };
 
     // The next picture out of the decoder and its coded frame; null at the end.
@@ -300,8 +303,7 @@ struct Film::Impl {
             }
             if (r != AVERROR(EAGAIN) || here.drained || cancelled())
                 return nullptr;
-            const bool enough = w.toTheEnd && here.lastSent >= index.lastPacketOf(w.to);
-            const int number = enough ? -1 : source->next(packet.get());
+            const int number = here.lastSent >= w.lastPacket ? -1 : source->next(packet.get());
             if (number < 0) {
                 here.drained = true;
                 avcodec_send_packet(here.codec.get(), nullptr);
@@ -349,6 +351,7 @@ struct Film::Impl {
     int wanted = -1;
     DecodedPtr got;
 
+    enum class Then { after, before, elsewhere }; // where what is asked for next will lie
     enum class Ran { gotThere, missed, stopped };
     Ran run(int from, int to, const Wanted& w, const std::function<bool()>& goOn) {
         bool last = false;
@@ -366,20 +369,30 @@ struct Film::Impl {
         return last ? Ran::gotThere : cancelled() ? Ran::stopped : Ran::missed;
     }
 
-    // Decodes coded frames from..to into the cache. False when frame `to` was not given. \p jump: what follows is not
-    // expected to be asked for next.
-    bool decode(int from, int to, bool jump, const std::function<bool()>& goOn) {
+    [[nodiscard]] int lastPacketOf(int from, int to) const {
+        int last = index.lastPacketOf(to); // frames shown before it may come after it
+        for (int f = from; f < to; ++f)
+            last = std::max(last, index.lastPacketOf(f));
+        return last;
+    }
+
+    // Decodes coded frames from..to into the cache. False when frame `to` was not given.
+    bool decode(int from, int to, Then then, const std::function<bool()>& goOn) {
         int key = index.keyPacketFor(from);
-        Place* const other = jump && !here.onTheWay(from, index) ? placeFor(from) : nullptr;
+        Place* const other = then == Then::elsewhere && !here.onTheWay(from, index) ? placeFor(from) : nullptr;
         const Borrowed borrowed(*this, other);
         Wanted w{from};
-        if (jump) {
+        if (then == Then::before) {
+            w.to = to;
+            w.lastPacket = lastPacketOf(from, to);
+        } else if (then == Then::elsewhere) {
             // A place is worth keeping where the next jump may both come after it and be far from the key frame.
             const int start = index.keyFrameFor(from), beyond = to + kWorthParking;
             const bool middle =
                 from - start >= kWorthParking && beyond < index.frames() && index.keyFrameFor(beyond) == start;
             w.to = to;
-            w.toTheEnd = !other || !middle;
+            if (!other || !middle)
+                w.lastPacket = lastPacketOf(from, to);
         }
         if (here.onTheWay(from, index))
             if (const Ran r = run(from, to, w, goOn); r != Ran::missed)
@@ -398,7 +411,7 @@ struct Film::Impl {
         return false;
     }
 
-    Result<DecodedPtr> get(int shown) {
+    Result<DecodedPtr> get(int shown, bool back) {
         if (shown < 0 || shown >= info.frames)
             return Error{"there is no frame " + std::to_string(shown) + ": the film has frames 0 to " +
                              std::to_string(info.frames - 1),
@@ -412,14 +425,18 @@ struct Film::Impl {
             return there;
         const int coded = shown / perCoded();
         int from = coded;
-        if (step < 0 && step >= -4) {
+        back = back || (step < 0 && step >= -4);
+        if (back) {
             // Walking backwards: the frames before it will be asked for next, so they are kept on the way.
             const auto room = static_cast<int>(cache->share() / std::max<std::size_t>(1, frameBytes)) / perCoded();
             from = std::max(index.keyFrameFor(coded), coded - std::max(0, room - 2));
+            // Reading ahead may have come part of the way.
+            while (from < coded && cache->contains(cacheId, from * perCoded()))
+                ++from;
         }
         wanted = shown;
         got.reset();
-        decode(from, coded, std::abs(step) > 8 * perCoded(), {});
+        decode(from, coded, back ? Then::before : std::abs(step) > 8 * perCoded() ? Then::elsewhere : Then::after, {});
         wanted = -1;
         if (auto picture = std::move(got))
             return picture;
@@ -510,12 +527,12 @@ Result<Picture> Film::firstPicture(const std::filesystem::path& path, const Show
     return Error{"not one frame in it can be decoded", path.filename().string(), "nothing was changed", {}};
 }
 
-Result<DecodedPtr> Film::decoded(FrameIndex index) {
-    return m_impl->get(index.value);
+Result<DecodedPtr> Film::decoded(FrameIndex index, bool backwards) {
+    return m_impl->get(index.value, backwards);
 }
 
 Result<Picture> Film::frame(FrameIndex index) {
-    const auto f = m_impl->get(index.value);
+    const auto f = m_impl->get(index.value, false);
     if (!f)
         return f.error();
     auto picture = (*f)->toPicture();
@@ -524,7 +541,7 @@ Result<Picture> Film::frame(FrameIndex index) {
     return picture;
 }
 
-bool Film::fill(FrameIndex from, FrameIndex to, const std::function<bool()>& goOn) {
+bool Film::fill(FrameIndex from, FrameIndex to, bool backwards, const std::function<bool()>& goOn) {
     auto& m = *m_impl;
     int a = std::clamp(from.value, 0, m.info.frames - 1), b = std::clamp(to.value, 0, m.info.frames - 1);
     while (a <= b && m.cache->contains(m.cacheId, a))
@@ -533,7 +550,7 @@ bool Film::fill(FrameIndex from, FrameIndex to, const std::function<bool()>& goO
         --b;
     if (a > b)
         return true;
-    return m.decode(a / m.perCoded(), b / m.perCoded(), false, goOn);
+    return m.decode(a / m.perCoded(), b / m.perCoded(), backwards ? Impl::Then::before : Impl::Then::after, goOn);
 }
 
 bool Film::quickly(const std::function<bool(int, const DecodedFrame&)>& each) {

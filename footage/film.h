@@ -78,12 +78,14 @@ public:
 
     /// Exactly frame N. Errors: outside the film; the frame is damaged.
     Result<Picture> frame(FrameIndex index);
-    /// The same before conversion to pixels.
-    Result<DecodedPtr> decoded(FrameIndex index);
+    /// The same before conversion to pixels. \p backwards: the frames before it will be asked for next and are kept
+    /// on the way, as they are by themselves after a step back.
+    Result<DecodedPtr> decoded(FrameIndex index, bool backwards = false);
 
     /// Puts as many of the frames \p from to \p to (inclusive) into the cache as are good, decoding each once, and
-    /// hurrying over those before \p from. Stops early when \p goOn says no; true when it got to the end.
-    bool fill(FrameIndex from, FrameIndex to, const std::function<bool()>& goOn);
+    /// hurrying over those before \p from. \p backwards: what is asked for next lies before, so nothing after \p to is
+    /// decoded. Stops early when \p goOn says no; true when it got to the end.
+    bool fill(FrameIndex from, FrameIndex to, bool backwards, const std::function<bool()>& goOn);
 
     /// Goes through the whole film once as fast as it can: pictures that no other refers to are passed over, edges of
     /// blocks are left rough, and nothing is kept. For looking at movement, never at a frame. False when \p each or

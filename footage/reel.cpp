@@ -144,12 +144,13 @@ void Reel::work() {
     while (!m_stop) {
         if (!m_wishes.empty()) {
             const Wish wish = m_wishes.front();
+            const bool backwards = m_direction < 0 && m_at == wish.frame;
             m_wishes.pop_front();
             m_busy = true;
             lock.unlock();
             Told told{wish.frame, nullptr, m_error};
             if (m_film) {
-                auto got = m_film->decoded(FrameIndex(wish.frame));
+                auto got = m_film->decoded(FrameIndex(wish.frame), backwards);
                 if (got)
                     told.picture = *got;
                 else
@@ -167,10 +168,11 @@ void Reel::work() {
             const unsigned long move = m_moves;
             const Plan p = plan();
             if (p.to >= p.from) {
+                const bool backwards = m_direction < 0;
                 m_busy = true;
                 lock.unlock();
                 const bool whole =
-                    m_film->fill(FrameIndex(p.from), FrameIndex(p.to), [this] { return !interrupted(); });
+                    m_film->fill(FrameIndex(p.from), FrameIndex(p.to), backwards, [this] { return !interrupted(); });
                 lock.lock();
                 m_busy = false;
                 // Damaged or squeezed-out frames are not tried again until the hand moves on.

@@ -29,6 +29,7 @@ struct AngleOf {
     [[nodiscard]] double round() const { return definition.kind == MeasureKind::clock ? 12.0 : 720.0; }
 };
 
+constexpr double kMoved = 0.4;           // of how far smoothing again moves a peak: so far it was moved, by draws
 constexpr std::size_t kFewestSpeeds = 5; // a peak needs something beside it
 
 struct Peak {
@@ -128,10 +129,14 @@ MeasureValue evaluateChain(const MeasureDefinition& d, const Motion& motion, con
         auto samples = speedsOf(d, link.points, motion, from.frame, until.frame, setup);
         if (!samples)
             return refuse(d, link.name + ": " + samples.error().text());
+        const auto cutoff = slowestCutoff(motion, link, setup);
+        if (cutoff) // counted below instead
+            for (auto& s : *samples)
+                s.bias = 0.0;
         Extreme e = extremeOf(*samples, true, time, instantError(from, time), instantError(until, time));
         e.uInstant *=
-            1.2; // noise of speeds swings to and fro where that of places drifts: found by draws (test_rhythm)
-        if (const auto cutoff = slowestCutoff(motion, link, setup)) {
+            1.1; // noise of speeds swings to and fro where that of places drifts: found by draws (test_rhythm)
+        if (cutoff) {
             // A peak that falls otherwise than it rises was moved by smoothing somewhat further than smoothing moves it
             // again (twicing, Tukey 1977). Putting it back would double its noise, so that counts as error.
             auto again = *samples;
@@ -143,7 +148,7 @@ MeasureValue evaluateChain(const MeasureDefinition& d, const Motion& motion, con
             for (std::size_t i = 0; i < again.size(); ++i)
                 again[i].value = smoother[i];
             const double moved = std::abs(extremeOf(again, true, time, 0.0, 0.0).time - e.time);
-            e.uInstant = std::hypot(e.uInstant, std::min(moved, 0.25 / cutoff->value));
+            e.uInstant = std::hypot(e.uInstant, kMoved * std::min(moved, 0.25 / cutoff->value));
         }
         if (!(e.value > 3.0 * e.u))
             return refuse(d, link.name + " does not move clearly more than its marks are unsure");

@@ -215,7 +215,7 @@ MeasureValue evaluateContacts(const MeasureDefinition& d, const Motion& motion, 
         if (a <= 0.0 || rate <= 0.0)
             return std::pair((before.time + after.time) / 2.0, frame / std::sqrt(12.0));
         // What smoothing takes off a landing's speed delays both feet alike.
-        return std::pair(before.time + a / rate, std::hypot(std::max(before.noise, after.noise) / rate, frame / 8.0));
+        return std::pair(before.time + a / rate, std::hypot(std::max(before.noise, after.noise) / rate, frame / 10.0));
     };
     const auto count = [&](double factor) {
         Counted c;

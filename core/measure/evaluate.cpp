@@ -199,6 +199,28 @@ Motion asMarked(const Motion& motion, const std::vector<LandmarkName>& names, Fr
     return {std::move(out), motion.time()};
 }
 
+// The square of what smoothing took off a figure with these slopes by landmark, from the frame and those beside it, as
+// for a single landmark (smoothRun).
+double lostAlong(const Points& slopes, const std::vector<LandmarkName>& names, const Motion& motion, FrameIndex frame) {
+    double squares = 0.0, noise = 0.0;
+    int frames = 0;
+    for (int k = -1; k <= 1; ++k) {
+        double lost = 0.0;
+        bool all = true;
+        for (std::size_t i = 0; i < names.size() && all; ++i) {
+            const auto s = motion.at(names[i], frame + k);
+            all = s.has_value();
+            if (s)
+                lost += slopes[i].x() * s->lost.x + slopes[i].y() * s->lost.y;
+            if (s && k == 0)
+                noise += slopes[i].squaredNorm() * s->lostNoise;
+        }
+        squares += all ? lost * lost : 0.0;
+        frames += all;
+    }
+    return frames > 0 ? 2.0 * std::max(0.0, squares / frames - noise) + 0.5 * noise : 0.0;
+}
+
 // One value out of all frames of a phase.
 MeasureValue evaluateOver(const MeasureDefinition& d, const Motion& motion, const PlacedPosition& from,
                           const PlacedPosition& until, const ViewSetup& setup) {
@@ -459,7 +481,7 @@ Result<Reading> readAt(const MeasureDefinition& d, const Motion& motion, FrameIn
     if (d.metres && !(setup.calibration && setup.calibration->metric()))
         return Error{"metres need a known length on a frame of this take", {}, {}, "draw one in Footage"};
     Points base;
-    std::vector<double> sigma, own;
+    std::vector<double> sigma, own, biases;
     Reading r;
     for (const auto& landmark : names) {
         const auto sample = motion.at(landmark, frame);
@@ -468,21 +490,31 @@ Result<Reading> readAt(const MeasureDefinition& d, const Motion& motion, FrameIn
         base.push_back(sample->at.vector());
         sigma.push_back(sample->sigma);
         own.push_back(std::min(sample->own, sample->sigma));
+        biases.push_back(sample->bias);
         r.filled = r.filled || !sample->seen;
         r.draft = r.draft || sample->draft;
     }
     r.value = f(base, setup);
-    double variance = 0.0, ownVariance = 0.0;
+    double variance = 0.0, ownVariance = 0.0, bias = 0.0;
+    Points slopes(base.size());
     for (std::size_t i = 0; i < base.size(); ++i)
         for (int axis : {0, 1}) {
             Points high = base, low = base;
             high[i][axis] += kStep;
             low[i][axis] -= kStep;
             const double slope = difference(d, f(high, setup), f(low, setup)) / (2.0 * kStep);
+            slopes[i][axis] = slope;
             variance += slope * slope * sigma[i] * sigma[i];
             ownVariance += slope * slope * own[i] * own[i];
+            bias += slope * slope * biases[i];
             r.parts[names[i]] += slope * slope * sigma[i] * sigma[i];
         }
+    if (bias > 0.0) {
+        // What smoothing took off has a direction, and landmarks that move together lose it together.
+        const double along = std::min(bias, lostAlong(slopes, names, motion, frame));
+        variance = std::max(0.0, variance - bias) + along;
+        ownVariance = std::max(0.0, ownVariance - bias) + along;
+    }
     if (d.kind == MeasureKind::stack) {
         // Distances have no sign, so that noise only adds to small ones, and to the largest of several more so. The
         // mean of the largest of k squared normal deviates is about 1 + 1.1 ln k (for k up to 6; 1.64 for two, from

@@ -311,9 +311,16 @@ MeasureValue evaluateMovement(const MeasureDefinition& d, const Motion& motion, 
             // An end's error moves the chord along itself and the way along its tangent: on a straight way alike, so
             // that they cancel.
             const auto apart = [&](const MovingPoint& end) {
-                const double across = chord.norm() > 0.0 && end.velocity.norm() > 3.0 * end.noise
-                                          ? chord.normalized().dot(end.velocity.normalized())
-                                          : 0.0; // at rest the tangent is not known
+                // At rest the tangent is not known: it is that of the nearest clear movement.
+                const MovingPoint* nearest = nullptr;
+                for (const auto& p : points)
+                    if (p.velocity.norm() > 3.0 * p.noise &&
+                        (!nearest || std::abs(p.time - end.time) < std::abs(nearest->time - end.time)))
+                        nearest = &p;
+                const double share = nearest == &end ? 1.0 : 0.5;
+                const double across = chord.norm() > 0.0 && nearest
+                                          ? share * chord.normalized().dot(nearest->velocity.normalized())
+                                          : 0.0;
                 return end.sigma * std::sqrt(std::max(0.0, 1.0 + v.value * v.value - 2.0 * v.value * across));
             };
             v.uMarks =

@@ -166,7 +166,10 @@ void smoothRun(const Run& run, const Timebase& time, const MotionOptions& option
                               speedNoise,
                               seen ? run.marks[mark].at : Pixel{},
                               seen ? sigma : 0.0,
-                              seen ? ownNoise(run.marks[mark]) : 0.0};
+                              seen ? ownNoise(run.marks[mark]) : 0.0,
+                              bias,
+                              Pixel{lostX[static_cast<std::size_t>(i)], lostY[static_cast<std::size_t>(i)]},
+                              white * white * gain.twice};
     }
 }
 

@@ -45,6 +45,9 @@ struct MotionSample {
     Pixel mark{};            ///< the mark itself, before smoothing
     double markSigma = 0.0;  ///< its standard error, px; 0 where no mark is
     double jitter = 0.0;     ///< the part of that which the marks beside it do not share, px
+    double bias = 0.0;       ///< the part of sigma² that is movement which smoothing took off, px², mean of both axes
+    Pixel lost{};            ///< an estimate of what smoothing took off here, px, as noisy as
+    double lostNoise = 0.0;  ///< this variance of each axis, px²
 };
 
 /// One landmark over time: samples by frame; missing frames are gaps.

@@ -60,6 +60,7 @@ FootagePage::FootagePage(Workbench& bench) : m_bench(bench) {
         showFrame();
     });
     connect(&bench, &Workbench::frameChanged, this, &FootagePage::showFrame);
+    connect(m_stage, &PictureView::rested, this, &FootagePage::showFrame);
     connect(&bench.book(), &Casebook::changed, this, [this](const ChangeSet& c) {
         if (!c.takes.empty() || c.links)
             m_clocks = std::make_unique<ViewClocks>(m_bench.data());
@@ -644,12 +645,18 @@ void FootagePage::showFrame() {
                "side first, camera level with the hips, the whole lunge in the picture."));
         return;
     }
-    const QImage picture = m_bench.frames().show(m_bench.filmPath(*take), m_bench.frame());
+    if (!isVisible()) // it is looked at elsewhere
+        return;
+    const QImage picture = m_bench.frames().show(m_bench.filmPath(*take), m_bench.frame(), m_stage->sideInMotion());
     if (!picture.isNull())
         m_stage->setPicture(picture);
     else if (m_stage->picture().isNull())
         m_stage->setMessage(tr("Decoding the frame …"));
     showBeside();
+}
+
+void FootagePage::showEvent(QShowEvent*) {
+    showFrame();
 }
 
 void FootagePage::keyPressEvent(QKeyEvent* e) {

@@ -38,6 +38,7 @@ signals:
     void failed(const QString& message); ///< for the error bar
 
 protected:
+    void showEvent(QShowEvent*) override;
     void keyPressEvent(QKeyEvent* e) override;
 
 private:

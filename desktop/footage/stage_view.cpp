@@ -219,7 +219,10 @@ void StageView::pointerReleased(QPointF at) {
         m_dragged.reset();
         if (std::hypot(line.a.x - line.b.x, line.a.y - line.b.y) >= 5.0) {
             if (m_tool == StageTool::crop)
-                emit cropDrawn(QRectF(q(line.a), q(line.b)).normalized().toAlignedRect().intersected(picture().rect()));
+                emit cropDrawn(QRectF(q(line.a), q(line.b))
+                                   .normalized()
+                                   .toAlignedRect()
+                                   .intersected(QRect(QPoint(), pictureSize())));
             else
                 emit lineDrawn(m_tool, line);
         }

@@ -97,7 +97,7 @@ void DraftPanel::look() {
             return;
         m_looking = false;
         std::vector<QRectF> boxes;
-        const QRectF whole(m_canvas.picture().rect());
+        const QRectF whole(QPointF(), m_canvas.pictureSize());
         for (const Person& p : watcher->result())
             boxes.push_back(QRectF(p.box[0], p.box[1], p.box[2], p.box[3]) & whole);
         m_canvas.setPeople(boxes);

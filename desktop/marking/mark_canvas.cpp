@@ -114,7 +114,8 @@ LandmarkName MarkCanvas::markUnder(QPointF at) const {
 }
 
 QPointF MarkCanvas::inside(QPointF at) const {
-    return {std::clamp(at.x(), 0.0, double(picture().width())), std::clamp(at.y(), 0.0, double(picture().height()))};
+    return {std::clamp(at.x(), 0.0, double(pictureSize().width())),
+            std::clamp(at.y(), 0.0, double(pictureSize().height()))};
 }
 
 bool MarkCanvas::put(const LandmarkName& name, QPointF at, int gesture) {
@@ -269,12 +270,12 @@ void MarkCanvas::paintOver(QPainter& painter) {
     if (m_otherView) {
         // Through the point of the line nearest to the picture's middle, far beyond its edges on both sides.
         const Eigen::Vector3d& l = *m_otherView;
-        const QPointF middle(picture().width() / 2.0, picture().height() / 2.0);
+        const QPointF middle(pictureSize().width() / 2.0, pictureSize().height() / 2.0);
         const double off = l[0] * middle.x() + l[1] * middle.y() + l[2];
         const QPointF foot = middle - off * QPointF(l[0], l[1]);
-        const QPointF way = QPointF(-l[1], l[0]) * 2.0 * std::hypot(picture().width(), picture().height());
+        const QPointF way = QPointF(-l[1], l[0]) * 2.0 * std::hypot(pictureSize().width(), pictureSize().height());
         painter.save();
-        painter.setClipRect(toView().mapRect(QRectF(picture().rect())));
+        painter.setClipRect(toView().mapRect(QRectF(QPointF(), pictureSize())));
         for (const auto& pen : {QPen(QColor(0, 0, 0, 120), 3), QPen(QColor(255, 255, 255, m_disagrees ? 255 : 170), 1.2,
                                                                     m_disagrees ? Qt::SolidLine : Qt::DashLine)}) {
             painter.setPen(pen);
@@ -340,7 +341,7 @@ void MarkCanvas::paintBoxes(QPainter& painter) const {
         return;
     // Everything else steps back.
     QPainterPath around;
-    around.addRect(toView().mapRect(QRectF(picture().rect())));
+    around.addRect(toView().mapRect(QRectF(QPointF(), pictureSize())));
     QPainterPath inside;
     inside.addRect(toView().mapRect(m_box));
     painter.fillPath(around.subtracted(inside), QColor(10, 14, 18, 110));

@@ -329,7 +329,9 @@ void MarkingPage::showFrame() {
     m_canvas->setMirrored(take->picture.swapped);
     const auto& crop = take->picture.crop;
     m_canvas->setCrop(QRect(crop[0], crop[1], crop[2], crop[3]));
-    const QImage picture = m_bench.frames().show(m_bench.filmPath(*take), m_bench.frame());
+    // While it is looked at elsewhere the picture need not be made here.
+    const QImage picture =
+        isVisible() ? m_bench.frames().show(m_bench.filmPath(*take), m_bench.frame()) : m_canvas->picture();
     if (!picture.isNull()) {
         m_canvas->setPicture(picture);
         m_loupe->setPicture(picture);
@@ -360,6 +362,10 @@ void MarkingPage::showFrame() {
                 mark != tracks.at(m_canvas->landmark()).end())
                 m_loupe->setCentre({mark->second.at.x, mark->second.at.y});
     refresh();
+}
+
+void MarkingPage::showEvent(QShowEvent*) {
+    showFrame();
 }
 
 void MarkingPage::refresh() {

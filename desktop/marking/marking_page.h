@@ -59,6 +59,7 @@ signals:
     void said(const QString& message);
 
 protected:
+    void showEvent(QShowEvent*) override;
     void keyPressEvent(QKeyEvent* e) override;
 
 private:

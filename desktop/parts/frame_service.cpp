@@ -38,10 +38,17 @@ void FrameService::setShow(const QString& film, const ShowOptions& options) {
             m_stills.remove(k);
 }
 
-QImage FrameService::painted(const QString& film, const DecodedFrame& picture) const {
-    const auto options = m_show.find(film);
-    const auto pixels = picture.toPicture(options == m_show.end() ? ShowOptions() : options->second);
-    return pixels ? imageOf(*pixels) : QImage();
+QImage FrameService::painted(const QString& film, const DecodedFrame& picture, int side) const {
+    const auto found = m_show.find(film);
+    ShowOptions options = found == m_show.end() ? ShowOptions() : found->second;
+    options.longestSide = side;
+    options.rough = side > 0;
+    auto pixels = picture.toPicture(options);
+    if (!pixels)
+        return {};
+    QImage image = imageOf(std::move(*pixels));
+    image.setDevicePixelRatio(double(image.width()) / picture.width());
+    return image;
 }
 
 Reel& FrameService::reelOf(const QString& film) {
@@ -68,8 +75,7 @@ Reel& FrameService::reelOf(const QString& film) {
         QMetaObject::invokeMethod(
             this,
             [this, film, told] {
-                answer(film, told.frame, told.picture ? painted(film, *told.picture) : QImage(),
-                       QString::fromStdString(told.error));
+                answer(film, told.frame, told.picture, QString::fromStdString(told.error));
                 --m_underway;
             },
             Qt::QueuedConnection);
@@ -78,11 +84,13 @@ Reel& FrameService::reelOf(const QString& film) {
     return *open.reel;
 }
 
-QImage FrameService::show(const QString& film, int frame) {
+QImage FrameService::show(const QString& film, int frame, int side) {
     if (const QImage* there = m_stills.object(keyOf(film, frame)))
         return *there;
-    const DecodedPtr there = reelOf(film).want(FrameIndex(frame), true);
-    return there ? painted(film, *there) : QImage();
+    Reel& reel = reelOf(film);
+    m_open[film].side = side;
+    const DecodedPtr there = reel.want(FrameIndex(frame), true);
+    return there ? painted(film, *there, side) : QImage();
 }
 
 QImage FrameService::still(const QString& film, int frame) {
@@ -111,14 +119,18 @@ void FrameService::forget(const QString& film) {
     m_open.erase(film);
 }
 
-void FrameService::answer(const QString& film, int frame, const QImage& picture, const QString& error) {
+void FrameService::answer(const QString& film, int frame, const DecodedPtr& decoded, const QString& error) {
+    const auto it = m_open.find(film);
+    const int side = it == m_open.end() ? 0 : it->second.side;
+    const QImage picture = decoded ? painted(film, *decoded, side) : QImage();
     if (picture.isNull()) {
-        if (const auto it = m_open.find(film); it != m_open.end() && error.contains("no such file"))
+        if (it != m_open.end() && error.contains("no such file"))
             it->second.failed = true;
         emit frameFailed(film, frame, error);
         return;
     }
-    m_stills.insert(keyOf(film, frame), new QImage(picture), static_cast<int>(picture.sizeInBytes() / 1024));
+    if (side == 0)
+        m_stills.insert(keyOf(film, frame), new QImage(picture), static_cast<int>(picture.sizeInBytes() / 1024));
     emit frameReady(film, frame, picture);
 }
 

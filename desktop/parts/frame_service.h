@@ -15,10 +15,16 @@
 
 namespace riflesso {
 
-/// A copy that Qt can paint.
-inline QImage imageOf(const Picture& p) {
-    return QImage(reinterpret_cast<const uchar*>(p.pixels.data()), p.width, p.height, p.width * 4, QImage::Format_RGB32)
-        .copy();
+/// The same as Qt paints it; the pixels stay where they are.
+inline QImage imageOf(Picture p) {
+    auto* const kept = new Picture(std::move(p));
+    return {reinterpret_cast<uchar*>(kept->pixels.data()),
+            kept->width,
+            kept->height,
+            kept->width * 4,
+            QImage::Format_RGB32,
+            [](void* picture) { delete static_cast<Picture*>(picture); },
+            kept};
 }
 
 /// Asks from and answers to the interface thread. Each open film has a thread of its own that decodes and reads ahead;
@@ -40,8 +46,9 @@ public:
     void setShow(const QString& film, const ShowOptions& options);
 
     /// The picture if it is at hand, else a null image and frameReady() later. While scrubbing only the newest frame
-    /// counts: it is dropped for a newer one.
-    QImage show(const QString& film, int frame);
+    /// counts: it is dropped for a newer one. \p side: of a film in motion, roughly made pictures whose longest side is
+    /// so many pixels will do (their device pixel ratio says how much smaller they are); 0 = all there is to see.
+    QImage show(const QString& film, int frame, int side = 0);
     /// Like show(), but never dropped for a newer one.
     QImage still(const QString& film, int frame);
     /// Where the hand is in a film and where it goes: what is read ahead follows it.
@@ -59,10 +66,11 @@ private:
         std::unique_ptr<Reel> reel;
         bool failed = false;
         unsigned long asked = 0;
+        int side = 0; // that does for the frame that is shown next
     };
     Reel& reelOf(const QString& film);
-    QImage painted(const QString& film, const DecodedFrame& picture) const;
-    void answer(const QString& film, int frame, const QImage& picture, const QString& error);
+    QImage painted(const QString& film, const DecodedFrame& picture, int side = 0) const;
+    void answer(const QString& film, int frame, const DecodedPtr& picture, const QString& error);
 
     QString m_indexFolder;
     std::shared_ptr<FrameCache> m_cache;

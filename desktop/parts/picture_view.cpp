@@ -10,18 +10,40 @@
 #include <algorithm>
 
 namespace riflesso {
+namespace {
+constexpr int kRest = 150; // ms after a picture before it is made whole and smooth
+}
 
 PictureView::PictureView(QWidget* parent) : QWidget(parent) {
     setMouseTracking(true);
     setAttribute(Qt::WA_OpaquePaintEvent);
+    m_rest.setSingleShot(true);
+    m_rest.setInterval(kRest + 20); // a picture that comes when it fires must find the view at rest
+    connect(&m_rest, &QTimer::timeout, this, [this] {
+        update();
+        emit rested();
+    });
 }
 
 void PictureView::setPicture(const QImage& picture) {
-    const bool sizeChanged = picture.size() != m_picture.size() || m_picture.isNull();
+    const QSize size = picture.deviceIndependentSize().toSize();
+    const bool sizeChanged = size != m_size || m_picture.isNull();
+    if (m_since.isValid() && m_since.elapsed() < kRest && picture.cacheKey() != m_picture.cacheKey())
+        m_rest.start();
+    m_since.start();
     m_picture = picture;
+    m_size = size;
     if (sizeChanged)
         fit();
     update();
+}
+
+int PictureView::sideInMotion() const {
+    if (!m_rest.isActive() || m_zoom > 1.0 || !m_crop.isEmpty() || m_mirrored)
+        return 0;
+    const QSizeF shown = toView().mapRect(QRectF(QPointF(), m_size)).size() * devicePixelRatioF();
+    const int side = static_cast<int>(std::lround(std::max(shown.width(), shown.height())));
+    return side < std::max(m_size.width(), m_size.height()) ? side : 0;
 }
 
 void PictureView::setMessage(const QString& message) {
@@ -32,7 +54,7 @@ void PictureView::setMessage(const QString& message) {
 
 void PictureView::fit() {
     m_zoom = 1.0;
-    m_centre = m_crop.isEmpty() ? QPointF(m_picture.width() / 2.0, m_picture.height() / 2.0) : QRectF(m_crop).center();
+    m_centre = m_crop.isEmpty() ? QRectF(QPointF(), m_size).center() : QRectF(m_crop).center();
     update();
 }
 
@@ -51,7 +73,7 @@ void PictureView::setCrop(const QRect& crop) {
 QTransform PictureView::toView() const {
     if (m_picture.isNull())
         return {};
-    const QSize shown = m_crop.isEmpty() ? m_picture.size() : m_crop.size();
+    const QSize shown = m_crop.isEmpty() ? m_size : m_crop.size();
     const double base = std::min(width() / double(shown.width()), height() / double(shown.height()));
     const double scale = base * m_zoom;
     QTransform t;
@@ -87,17 +109,27 @@ void PictureView::centreOn(QPointF at) {
 
 void PictureView::paintEvent(QPaintEvent*) {
     QPainter painter(this);
-    painter.fillRect(rect(), theme().stage);
+    const QRectF whole(QPointF(), m_size), there = m_picture.isNull() ? QRectF() : toView().mapRect(whole);
+    for (const QRect& beside : QRegion(rect()) - QRegion(there.toAlignedRect().adjusted(1, 1, -1, -1)))
+        painter.fillRect(beside, theme().stage);
     if (m_picture.isNull()) {
         painter.setPen(theme().quiet);
         painter.setFont(typeface(Type::strong));
         painter.drawText(rect().adjusted(40, 20, -40, -20), Qt::AlignCenter | Qt::TextWordWrap, m_message);
         return;
     }
-    painter.setRenderHint(QPainter::SmoothPixmapTransform, m_zoom < 4.0); // far in, the pixels themselves are wanted
-    painter.setTransform(toView());
-    painter.drawImage(0, 0, m_picture);
-    painter.resetTransform();
+    const QSizeF off = there.size() * devicePixelRatioF() - QSizeF(m_picture.size());
+    if (m_picture.size() != m_size && std::abs(off.width()) < 1.5 && std::abs(off.height()) < 1.5) {
+        // Made for this place: pixel by pixel.
+        painter.drawImage(QRectF(there.topLeft().toPoint(), QSizeF(m_picture.size()) / devicePixelRatioF()), m_picture,
+                          QRectF(m_picture.rect()));
+    } else {
+        // Far in, the pixels themselves are wanted.
+        painter.setRenderHint(QPainter::SmoothPixmapTransform, m_zoom < 4.0 && !m_rest.isActive());
+        painter.setTransform(toView());
+        painter.drawImage(whole, m_picture, QRectF(m_picture.rect()));
+        painter.resetTransform();
+    }
     paintOver(painter);
 }
 

@@ -2,8 +2,10 @@
 /// \file
 /// A picture that zooms under the pointer and pans; the base of all frame views.
 
+#include <QElapsedTimer>
 #include <QImage>
 #include <QPixmap>
+#include <QTimer>
 #include <QTransform>
 #include <QWidget>
 
@@ -16,9 +18,14 @@ class PictureView : public QWidget {
 public:
     explicit PictureView(QWidget* parent = nullptr);
 
+    /// One that was made smaller says so by its device pixel ratio; points are in the film's own pixels.
     void setPicture(const QImage& picture);
     void setMessage(const QString& message); ///< shown when there is no picture
     [[nodiscard]] const QImage& picture() const { return m_picture; }
+    [[nodiscard]] QSize pictureSize() const { return m_size; } ///< in the film's own pixels
+    /// How many pixels of the screen the longest side takes up while pictures follow one another and all of one is
+    /// shown; 0 when a picture is looked at more closely or stands still, and so must be whole.
+    [[nodiscard]] int sideInMotion() const;
     [[nodiscard]] QString message() const { return m_picture.isNull() ? m_message : QString(); }
 
     [[nodiscard]] QTransform toView() const; ///< picture pixels to widget
@@ -36,6 +43,10 @@ public:
     [[nodiscard]] QSize sizeHint() const override { return {800, 450}; }
     [[nodiscard]] QSize minimumSizeHint() const override { return {320, 180}; }
 
+signals:
+    /// Some time after the last of pictures that followed one another: now is the time for a whole one.
+    void rested();
+
 protected:
     virtual void paintOver(QPainter&) {}
     virtual void pointerPressed(QPointF, Qt::KeyboardModifiers) {}
@@ -51,6 +62,9 @@ protected:
 
 private:
     QImage m_picture;
+    QSize m_size;
+    QElapsedTimer m_since; // the last picture came
+    QTimer m_rest;         // running while they follow one another
     QString m_message;
     double m_zoom = 1.0; // 1 = fits
     QPointF m_centre;    // in the picture, what stands in the middle of the view

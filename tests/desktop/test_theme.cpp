@@ -114,6 +114,36 @@ private slots:
         view.setMessage("gone");
         QVERIFY(view.picture().isNull());
     }
+    void picturesInMotionAreMadeForTheirPlace() {
+        PictureView view;
+        view.resize(640, 360);
+        view.show();
+        QSignalSpy rested(&view, &PictureView::rested);
+        const auto whole = [] {
+            QImage image(1920, 1080, QImage::Format_RGB32);
+            image.fill(Qt::darkGreen);
+            return image;
+        };
+        view.setPicture(whole());
+        QCOMPARE(view.sideInMotion(), 0); // one alone stands still
+        view.setPicture(whole());
+        QCOMPARE(view.sideInMotion(), 640);
+        QImage small(640, 360, QImage::Format_RGB32);
+        small.fill(Qt::darkBlue);
+        small.setDevicePixelRatio(1.0 / 3.0);
+        view.setPicture(small);
+        QCOMPARE(view.pictureSize(), QSize(1920, 1080)); // points stay in the film's own pixels
+        QCOMPARE(view.toPicture({320, 180}), QPointF(960, 540));
+        const QImage glass = view.grab().toImage();
+        for (const QPoint at : {QPoint(0, 0), QPoint(639, 359), QPoint(320, 180)})
+            QCOMPARE(glass.pixelColor(at), QColor(Qt::darkBlue));
+        view.zoomBy(2.0, {320, 180});
+        QCOMPARE(view.sideInMotion(), 0); // looked at more closely it must be whole
+        view.fit();
+        QVERIFY(rested.isEmpty());
+        QTRY_COMPARE(rested.size(), 1);
+        QCOMPARE(view.sideInMotion(), 0);
+    }
 };
 QTEST_MAIN(TestTheme)
 #include "test_theme.moc"

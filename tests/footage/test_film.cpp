@@ -181,6 +181,31 @@ private slots:
             QVERIFY((pixel & 0xff) == (pixel >> 8 & 0xff) && (pixel & 0xff) == (pixel >> 16 & 0xff));
         }
     }
+    void roughPicturesShowTheNearestPixels() {
+        FilmWriterOptions o;
+        o.width = 960;
+        o.height = 540;
+        auto film = Film::open(make("large.mp4", 8, {}, o).toStdString());
+        const auto frame = (*film)->decoded(FrameIndex(5));
+        QVERIFY(frame.ok());
+        film->reset(); // pictures outlive their film
+        QCOMPARE((*frame)->width(), 960);
+        QCOMPARE((*frame)->height(), 540);
+        const auto whole = (*frame)->toPicture();
+        ShowOptions motion;
+        motion.longestSide = 641;
+        motion.rough = true;
+        const auto rough = (*frame)->toPicture(motion);
+        QCOMPARE(decodeNumber(*whole), 5);
+        QCOMPARE(rough->width, 641);
+        QCOMPARE(rough->height, 361);
+        for (int y = 0; y < rough->height; ++y)
+            for (int x = 0; x < rough->width; ++x) {
+                const auto a = rough->at(x, y), b = whole->at((2 * x + 1) * 960 / 1282, (2 * y + 1) * 540 / 722);
+                for (int shift : {0, 8, 16})
+                    QVERIFY(std::abs(int(a >> shift & 0xff) - int(b >> shift & 0xff)) <= 3);
+            }
+    }
     void walkedThroughEachPacketIsDecodedOnce() {
         Film::Options small;
         small.cacheBytes = 4 * 192 * 320 * 2; // so that nothing comes from memory
@@ -190,6 +215,18 @@ private slots:
             QCOMPARE(decodeNumber(*(*film)->frame(FrameIndex(f))), f);
         const long there = (*film)->packetsDecoded();
         QVERIFY2(there >= 90 && there <= 98, qPrintable(QString::number(there))); // the first one was a jump
+    }
+    void walkedThroughBackwardsToo() {
+        Film::Options group;
+        group.cacheBytes = 64 * 192 * 320 * 2; // a group of thirty, and half another
+        const auto film = Film::open(make("back.mp4", 90).toStdString(), group);
+        QVERIFY(film.ok());
+        for (int f = 89; f >= 0; --f) {
+            const auto picture = (*film)->decoded(FrameIndex(f), true);
+            QVERIFY(picture.ok());
+            QCOMPARE(decodeNumber(*(*picture)->toPicture()), f);
+        }
+        QCOMPARE((*film)->packetsDecoded(), 90L);
     }
     void framesOutsideAreRefused() {
         const auto film = Film::open(make("short.mp4", 5).toStdString());

@@ -107,6 +107,15 @@ double percent(int part, int of) {
     return of > 0 ? 100.0 * part / of : 0.0;
 }
 
+// For a closer look: RIFLESSO_DUMP names a file that gets a line a value.
+void dump(const std::string& technique, const MeasureDefinition& d, const MeasureValue& v, double truth) {
+    static std::FILE* const out =
+        qEnvironmentVariableIsSet("RIFLESSO_DUMP") ? std::fopen(qgetenv("RIFLESSO_DUMP").constData(), "w") : nullptr;
+    if (out)
+        std::fprintf(out, "%s,%s,%s,%.9g,%.9g,%.9g,%.9g,%.9g\n", technique.c_str(), d.id.c_str(), kindOf(d).c_str(),
+                     v.value, truth, v.u, v.uMarks, v.uTime);
+}
+
 void say(const std::map<std::string, Tally>& kinds) {
     for (const auto& [kind, t] : kinds)
         qInfo("  %-24s %5d: %.0f %% within u, %.0f %% within 1.96 u", kind.c_str(), t.n, percent(t.within1, t.n),
@@ -189,6 +198,7 @@ private slots:
                 const auto value = evaluate(d, seen.motion, seen.positions, setup);
                 if (!truth || !model || value.refused)
                     continue;
+                dump(technique.toStdString(), d, value, *truth);
                 kinds[kindOf(d)].add(distance(d, value.value, *truth), value.u);
                 if (d.aspect != Aspect::sequence) // a whole number: it is right or wrong
                     for (Tally* tally : {&kinds["all"], &m_kinds[d.kind]})
@@ -232,13 +242,13 @@ private slots:
                 std::abs(percent(all.within2, all.n) - 95.0) <= 4.0);
     }
     // All that a kind is read for, over both techniques. The error of a time between two frames is spread in a
-    // triangle, of which 65 of 100 lie within its standard deviation. What is known to promise too little is named.
+    // triangle, of which 65 of 100 lie within its standard deviation; 500 draws may miss by another 2.
     void kindsAreHonest() {
         for (const auto& [kind, t] : m_kinds) {
             const double one = percent(t.within1, t.n), two = percent(t.within2, t.n);
             const auto said = QString("%1: %2 and %3").arg(enumName(kMeasureKindNames, kind).c_str()).arg(one).arg(two);
             QVERIFY2(one >= 68.0 - 5.5 && two >= 95.0 - 4.0, qPrintable(said));
-            QVERIFY2(kind == MeasureKind::chain || one <= 68.0 + 5.5, qPrintable(said));
+            QVERIFY2(one <= 68.0 + 5.5, qPrintable(said));
             QVERIFY2(kind == MeasureKind::smoothness || two <= 95.0 + 4.0, qPrintable(said));
         }
         QVERIFY(m_kinds.size() >= 12);
@@ -277,10 +287,8 @@ private slots:
                     const auto value = evaluate(d, seen.motion, seen.positions, setup);
                     // Where nothing had to come back there is nothing to be wrong about.
                     if (truth && !value.refused && (d.kind != MeasureKind::recovery || *truth > 0.0)) {
+                        dump(technique, d, value, *truth);
                         kinds[kindOf(d)].add(distance(d, value.value, *truth), value.u);
-                        if (qEnvironmentVariableIsSet("IDS"))
-                            kinds["# " + kindOf(d) + " " + technique + " " + d.id].add(distance(d, value.value, *truth),
-                                                                                       value.u);
                     }
                 }
             }
