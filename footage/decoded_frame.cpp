@@ -78,24 +78,31 @@ bool isHd(const AVFrame& f) {
     return f.colorspace == AVCOL_SPC_BT709 || (f.colorspace == AVCOL_SPC_UNSPECIFIED && f.height >= 720);
 }
 
-// Turns into pixels only the lines that a smaller picture shows, and picks from each. False where brightness and
-// colours do not lie as most films have them, in three planes of 8 bits.
-bool pickNearest(const AVFrame& f, const Lines& lines, Picture& out) {
+// The pixels of a picture as large as the film, or the nearest ones of a smaller: then only the lines that it shows are
+// turned into pixels, and picked from. False where brightness and colours do not lie as most films have them, in three
+// planes of 8 bits.
+bool nearestPixels(const AVFrame& f, const Lines& lines, Picture& out) {
     const bool all = f.color_range == AVCOL_RANGE_JPEG || f.format == AV_PIX_FMT_YUVJ420P;
     if ((f.format != AV_PIX_FMT_YUV420P && f.format != AV_PIX_FMT_YUVJ420P) || lines.height < 1)
         return false;
     const auto& matrix = isHd(f) ? (all ? libyuv::kYuvF709Constants : libyuv::kYuvH709Constants)
                                  : (all ? libyuv::kYuvJPEGConstants : libyuv::kYuvI601Constants);
+    const auto convert = [&](std::ptrdiff_t row, int rows, std::uint32_t* to) {
+        libyuv::I420ToARGBMatrix(lines.data[0] + row * lines.stride[0], lines.stride[0],
+                                 lines.data[1] + row / 2 * lines.stride[1], lines.stride[1],
+                                 lines.data[2] + row / 2 * lines.stride[2], lines.stride[2],
+                                 reinterpret_cast<std::uint8_t*>(to), 4 * f.width, &matrix, f.width, rows);
+    };
+    if (out.width == f.width && out.height == lines.height) {
+        convert(0, out.height, out.pixels.data());
+        return true;
+    }
     std::vector<std::uint32_t> line(static_cast<std::size_t>(f.width));
     std::vector<int> from(static_cast<std::size_t>(out.width));
     for (int x = 0; x < out.width; ++x)
         from[static_cast<std::size_t>(x)] = static_cast<int>((2LL * x + 1) * f.width / (2LL * out.width));
     for (int y = 0; y < out.height; ++y) {
-        const auto row = static_cast<std::ptrdiff_t>((2LL * y + 1) * lines.height / (2LL * out.height));
-        libyuv::I420ToARGBMatrix(lines.data[0] + row * lines.stride[0], lines.stride[0],
-                                 lines.data[1] + row / 2 * lines.stride[1], lines.stride[1],
-                                 lines.data[2] + row / 2 * lines.stride[2], lines.stride[2],
-                                 reinterpret_cast<std::uint8_t*>(line.data()), 4 * f.width, &matrix, f.width, 1);
+        convert(static_cast<std::ptrdiff_t>((2LL * y + 1) * lines.height / (2LL * out.height)), 1, line.data());
         std::uint32_t* const target =
             out.pixels.data() + static_cast<std::size_t>(y) * static_cast<std::size_t>(out.width);
         for (std::size_t x = 0; x < from.size(); ++x)
@@ -146,7 +153,7 @@ Result<Picture> DecodedFrame::toPicture(const ShowOptions& options) const {
     const bool scaled = w != f.width || h != lines.height;
     const auto format = static_cast<AVPixelFormat>(f.format);
     auto p = Picture::unset(w, h);
-    if (!(options.rough && scaled && pickNearest(f, lines, p))) {
+    if (!((options.rough || !scaled) && nearestPixels(f, lines, p))) {
         SwsContext* sws = lines.height > 0 ? scaler(f.width, lines.height, format, w, h, AV_PIX_FMT_BGRA,
                                                     scaled ? SWS_FAST_BILINEAR : SWS_POINT)
                                            : nullptr;

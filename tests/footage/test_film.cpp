@@ -201,9 +201,8 @@ private slots:
         QCOMPARE(rough->height, 361);
         for (int y = 0; y < rough->height; ++y)
             for (int x = 0; x < rough->width; ++x) {
-                const auto a = rough->at(x, y), b = whole->at((2 * x + 1) * 960 / 1282, (2 * y + 1) * 540 / 722);
-                for (int shift : {0, 8, 16})
-                    QVERIFY(std::abs(int(a >> shift & 0xff) - int(b >> shift & 0xff)) <= 3);
+                const auto there = whole->at((2 * x + 1) * 960 / 1282, (2 * y + 1) * 540 / 722);
+                QCOMPARE(rough->at(x, y), there);
             }
     }
     void walkedThroughEachPacketIsDecodedOnce() {
