@@ -88,6 +88,7 @@ QImage FrameService::show(const QString& film, int frame, int side) {
     if (const QImage* there = m_stills.object(keyOf(film, frame)))
         return *there;
     Reel& reel = reelOf(film);
+    m_open[film].shown = frame;
     m_open[film].side = side;
     const DecodedPtr there = reel.want(FrameIndex(frame), true);
     return there ? painted(film, *there, side) : QImage();
@@ -121,7 +122,7 @@ void FrameService::forget(const QString& film) {
 
 void FrameService::answer(const QString& film, int frame, const DecodedPtr& decoded, const QString& error) {
     const auto it = m_open.find(film);
-    const int side = it == m_open.end() ? 0 : it->second.side;
+    const int side = it == m_open.end() || it->second.shown != frame ? 0 : it->second.side;
     const QImage picture = decoded ? painted(film, *decoded, side) : QImage();
     if (picture.isNull()) {
         if (it != m_open.end() && error.contains("no such file"))

@@ -66,7 +66,8 @@ private:
         std::unique_ptr<Reel> reel;
         bool failed = false;
         unsigned long asked = 0;
-        int side = 0; // that does for the frame that is shown next
+        int shown = -1; // the frame asked for last to be shown, and how large it need be
+        int side = 0;
     };
     Reel& reelOf(const QString& film);
     QImage painted(const QString& film, const DecodedFrame& picture, int side = 0) const;
