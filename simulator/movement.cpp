@@ -492,16 +492,18 @@ public:
         // The hitting arm by its two angles: drawn back with the elbow high, the upper arm comes first, the forearm is
         // left behind and whips. 0 hangs, 90 points forward, 180 up, 270 back.
         const double back = -68.0 + of(m_f, "no_arm_swing");
+        // A low jump leaves little time: the arm is up earlier.
+        const double up = std::min(k->off + 0.10, k->back - 0.05);
         const double upper = through(u, {{0.05, 15.0},
                                          {k->deepest - 0.02, back},
-                                         {k->off + 0.10, 150.0},
+                                         {up, 150.0},
                                          {k->back, 250.0 + lowElbow * 48.0},
                                          {k->contact + 0.03, 168.0},
                                          {k->contact + 0.46, 40.0},
                                          {k->end, 12.0}});
         const double fore = through(u, {{0.05, 40.0},
                                         {k->deepest - 0.02, back + 8.0},
-                                        {k->off + 0.10, 156.0},
+                                        {up, 156.0},
                                         {k->back, 200.0},
                                         {k->contact - 0.070, 226.0 + of(m_f, "bent_arm") * 100.0},
                                         {k->contact + 0.085, 118.0 + of(m_f, "bent_arm") * 100.0},
@@ -509,7 +511,7 @@ public:
                                         {k->end, 30.0}});
         const double other = through(u, {{0.05, 10.0},
                                          {k->deepest - 0.02, -62.0},
-                                         {k->off + 0.12, 150.0},
+                                         {up + 0.02, 150.0},
                                          {k->back + 0.03, 135.0},
                                          {k->contact + 0.05, 50.0},
                                          {k->end, 15.0}});
@@ -584,7 +586,7 @@ public:
         // The seat: far forward at the catch, legs nearly straight when they are down. x points to the flywheel.
         const double front = -(0.33 + of(m_f, "short_slide")) * m_h, backmost = -0.985 * L;
         const double early = of(m_f, "opens_early"),
-                     seat = step(u, 0.0, s->drive * 0.74) * (1.0 - step(u, kneesRise(*s), 1.0));
+                     seat = step(u, 0.0, s->drive * 0.74) * (1.0 - step(halted(*s, u), kneesRise(*s), 1.0));
         p.pelvis = V(mix(front - 0.02, backmost, seat), 0.42 * m_h, 0);
         // The trunk opens after the legs have begun, and swings forward before the knees rise.
         const double opens = step(u, s->drive * (0.40 - early), s->drive * 0.97);
@@ -623,6 +625,11 @@ private:
         double start, period, drive, layback, reach;
     };
     [[nodiscard]] double handsAway(const Stroke& s) const { return s.drive + 0.13; }
+    // On the way forward the seat nearly stands still three times.
+    [[nodiscard]] double halted(const Stroke& s, double u) const {
+        const double first = kneesRise(s), way = std::clamp((u - first) / (1.0 - first), 0.0, 1.0);
+        return u - (1.0 - first) * of(m_f, "halting") / (6.0 * M_PI) * std::sin(6.0 * M_PI * way);
+    }
     [[nodiscard]] double kneesRise(const Stroke& s) const { return s.drive + 0.22 - of(m_f, "knees_early"); }
     SimulatedAthlete m_a;
     Faults m_f;
@@ -856,6 +863,7 @@ std::map<std::string, std::string> faultsOf(const std::string& technique) {
           {"early_arms", "share of the drive"},
           {"late_rock", "0 to 1"},
           {"knees_early", "share of the stroke"},
+          {"halting", "share by which the seat slows down three times on its way forward"},
           {"handle_hill", "m"}}},
         {"handball-marking",
          {{"late_start", "s"},

@@ -7,8 +7,6 @@
 
 #include <algorithm>
 #include <cmath>
-#include <complex>
-#include <numbers>
 
 namespace riflesso {
 namespace {
@@ -37,32 +35,6 @@ struct Peak {
     std::vector<Sample> samples;
     Extreme peak;
 };
-
-// The slowest cut-off that smoothed a landmark of a link; none when its marks are as they were made.
-std::optional<Hertz> slowestCutoff(const Motion& motion, const ChainLink& link, const ViewSetup& setup) {
-    std::optional<Hertz> out;
-    for (const auto& point : link.points)
-        for (const auto& role : point.landmarks)
-            if (const auto track = motion.tracks().find(resolveRole(role, setup.handedness));
-                track != motion.tracks().end())
-                for (const Hertz hz : track->second.cutoffs)
-                    if (!out || hz.value < out->value)
-                        out = hz;
-    return out;
-}
-
-// The speed of a link at an instant, and its error.
-std::pair<double, double> speedAt(const std::vector<Sample>& samples, double time) {
-    const auto after =
-        std::lower_bound(samples.begin(), samples.end(), time, [](const Sample& s, double t) { return s.time < t; });
-    if (after == samples.begin())
-        return {samples.front().value, samples.front().u};
-    if (after == samples.end())
-        return {samples.back().value, samples.back().u};
-    const auto before = after - 1;
-    const double share = (time - before->time) / (after->time - before->time);
-    return {before->value + share * (after->value - before->value), std::max(before->u, after->u)};
-}
 
 } // namespace
 
@@ -121,6 +93,30 @@ Result<std::vector<Sample>> speedsOf(const MeasureDefinition& d, const std::vect
     return out;
 }
 
+std::optional<Hertz> slowestCutoff(const Motion& motion, const std::vector<PointSpec>& points, const ViewSetup& setup) {
+    std::optional<Hertz> out;
+    for (const auto& point : points)
+        for (const auto& role : point.landmarks)
+            if (const auto track = motion.tracks().find(resolveRole(role, setup.handedness));
+                track != motion.tracks().end())
+                for (const Hertz hz : track->second.cutoffs)
+                    if (!out || hz.value < out->value)
+                        out = hz;
+    return out;
+}
+
+std::pair<double, double> speedAt(const std::vector<Sample>& samples, double time) {
+    const auto after =
+        std::lower_bound(samples.begin(), samples.end(), time, [](const Sample& s, double t) { return s.time < t; });
+    if (after == samples.begin())
+        return {samples.front().value, samples.front().u};
+    if (after == samples.end())
+        return {samples.back().value, samples.back().u};
+    const auto before = after - 1;
+    const double share = (time - before->time) / (after->time - before->time);
+    return {before->value + share * (after->value - before->value), std::max(before->u, after->u)};
+}
+
 MeasureValue evaluateChain(const MeasureDefinition& d, const Motion& motion, const PlacedPosition& from,
                            const PlacedPosition& until, const ViewSetup& setup) {
     const auto& time = motion.time();
@@ -129,7 +125,7 @@ MeasureValue evaluateChain(const MeasureDefinition& d, const Motion& motion, con
         auto samples = speedsOf(d, link.points, motion, from.frame, until.frame, setup);
         if (!samples)
             return refuse(d, link.name + ": " + samples.error().text());
-        const auto cutoff = slowestCutoff(motion, link, setup);
+        const auto cutoff = slowestCutoff(motion, link.points, setup);
         if (cutoff) // counted below instead
             for (auto& s : *samples)
                 s.bias = 0.0;
@@ -223,124 +219,6 @@ MeasureValue evaluateChain(const MeasureDefinition& d, const Motion& motion, con
     }
     }
     v.u = std::hypot(v.uMarks, v.uTime);
-    return v;
-}
-
-double spectralArcLength(std::span<const double> speeds, double rate, std::vector<double>* slopes, double threshold) {
-    constexpr double kHighest = 10.0; // Hz
-    constexpr int kPad = 4;           // powers of two
-    using Complex = std::complex<double>;
-    std::size_t size = 1;
-    while (size < speeds.size())
-        size *= 2;
-    size <<= kPad;
-    const double step = rate / static_cast<double>(size);
-    const auto bins = std::min(size / 2, static_cast<std::size_t>(kHighest / step)) + 1;
-    // Only the bins up to the highest frequency are wanted, so each is summed by itself.
-    std::vector<Complex> spectrum(bins);
-    for (std::size_t k = 0; k < bins; ++k) {
-        const Complex turn =
-            std::polar(1.0, -2.0 * std::numbers::pi * static_cast<double>(k) / static_cast<double>(size));
-        Complex at(1.0, 0.0);
-        for (const double s : speeds) {
-            spectrum[k] += s * at;
-            at *= turn;
-        }
-    }
-    double top = 0.0;
-    std::size_t topAt = 0;
-    for (std::size_t k = 0; k < bins; ++k)
-        if (std::abs(spectrum[k]) > top) {
-            top = std::abs(spectrum[k]);
-            topAt = k;
-        }
-    std::size_t first = bins, last = 0;
-    for (std::size_t k = 0; k < bins; ++k)
-        if (std::abs(spectrum[k]) >= threshold * top) {
-            first = std::min(first, k);
-            last = k;
-        }
-    if (!(top > 0.0) || last <= first)
-        return 0.0;
-    const double width = 1.0 / static_cast<double>(last - first);
-    double length = 0.0;
-    std::vector<double> byAmplitude(bins, 0.0); // d length / d normalised amplitude
-    for (std::size_t k = first; k < last; ++k) {
-        const double rise = (std::abs(spectrum[k + 1]) - std::abs(spectrum[k])) / top, part = std::hypot(width, rise);
-        length += part;
-        byAmplitude[k + 1] += rise / part;
-        byAmplitude[k] -= rise / part;
-    }
-    if (slopes) {
-        slopes->assign(speeds.size(), 0.0);
-        double byTop = 0.0; // through the amplitude that all are divided by
-        for (std::size_t k = first; k <= last; ++k)
-            byTop -= byAmplitude[k] * std::abs(spectrum[k]) / (top * top);
-        const auto add = [&](std::size_t k, double weight) { // d |V_k| / d speed_i = Re(conj(V_k) e^(-iωk)) / |V_k|
-            if (std::abs(spectrum[k]) == 0.0 || weight == 0.0)
-                return;
-            const Complex turn =
-                std::polar(1.0, -2.0 * std::numbers::pi * static_cast<double>(k) / static_cast<double>(size));
-            Complex at = std::conj(spectrum[k]) / std::abs(spectrum[k]);
-            for (double& slope : *slopes) {
-                slope -= weight * at.real();
-                at *= turn;
-            }
-        };
-        for (std::size_t k = first; k <= last; ++k)
-            add(k, byAmplitude[k] / top);
-        add(topAt, byTop);
-    }
-    return -length;
-}
-
-MeasureValue evaluateSmoothness(const MeasureDefinition& d, const Motion& motion, const PlacedPosition& from,
-                                const PlacedPosition& until, const ViewSetup& setup) {
-    const auto samples = speedsOf(d, d.points, motion, from.frame, until.frame, setup);
-    if (!samples)
-        return refuse(d, samples.error().text());
-    double top = 0.0, noise = 0.0;
-    for (const auto& s : *samples) {
-        top = std::max(top, s.value);
-        noise = std::max(noise, s.u);
-    }
-    if (!(top > 6.0 * noise))
-        return refuse(d, "it does not move clearly more than its marks are unsure");
-    const double start = samples->front().time, span = samples->back().time - start;
-    // At even steps: the film's own need not be.
-    const std::size_t n = samples->size();
-    const double rate = static_cast<double>(n - 1) / span;
-    if (rate < 20.0)
-        return refuse(d, "this film is too slow: smoothness is read from what happens up to 10 times a second");
-    std::vector<double> speeds, errors;
-    for (std::size_t i = 0; i < n; ++i) {
-        const auto [speed, u] = speedAt(*samples, start + static_cast<double>(i) / rate);
-        speeds.push_back(speed);
-        errors.push_back(u);
-    }
-    MeasureValue v;
-    v.measure = d.id;
-    std::vector<double> slopes;
-    v.value = spectralArcLength(speeds, rate, &slopes);
-    double variance = 0.0, noiseSquare = 0.0, sum = 0.0;
-    for (std::size_t i = 0; i < n; ++i) {
-        variance += std::pow(slopes[i] * errors[i], 2);
-        noiseSquare += errors[i] * errors[i];
-        sum += speeds[i];
-    }
-    // Smoothed neighbours err alike for 1/18 s at the slowest cut-off that smoothing chooses by itself, 9 Hz.
-    const double alike = 1.0 + rate / 18.0;
-    // A lobe that noise can lift over the threshold, or press below it, comes in or falls out as a whole.
-    const double amplitude = std::min(0.045, 2.0 * std::sqrt(noiseSquare * alike / 2.0) / sum);
-    const double low = spectralArcLength(speeds, rate, nullptr, kArcThreshold - amplitude),
-                 high = spectralArcLength(speeds, rate, nullptr, kArcThreshold + amplitude);
-    v.value = (v.value + high) / 2.0; // noise lifts lobes more often than it presses them down
-    const double jump = std::max(std::abs(low - v.value), std::abs(high - v.value)) / 2.3; // by draws
-    v.uMarks = std::hypot(std::sqrt(variance * alike), jump);
-    const double edge = std::hypot(slopes.front() * speeds.front(), slopes.back() * speeds.back());
-    v.uTime = edge * rate * std::max(instantError(from, motion.time()), instantError(until, motion.time()));
-    v.u = std::hypot(v.uMarks, v.uTime);
-    v.frames = {samples->front().frame, samples->back().frame};
     return v;
 }
 

@@ -5,6 +5,7 @@
 #include "core/measure/derived.h"
 #include "core/measure/extreme.h"
 #include "core/measure/movement.h"
+#include "core/measure/smoothness.h"
 #include "core/measure/times.h"
 
 #include <Eigen/LU>

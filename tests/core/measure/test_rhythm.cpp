@@ -2,6 +2,7 @@
 // by hand and against NumPy and SciPy, and how honest u is over drawn films.
 
 #include "core/measure/chain.h"
+#include "core/measure/smoothness.h"
 #include "core/measure/cyclic.h"
 #include "core/measure/derived.h"
 #include "core/statistics/correlation.h"
@@ -120,16 +121,8 @@ private slots:
         in["y"] = ys;
         const auto out = runReference("rhythm.py", QJsonDocument(in).toJson());
         QVERIFY(!out.isEmpty());
-        std::vector<double> slopes;
-        const double arc = spectralArcLength(v, 100.0, &slopes);
+        const double arc = spectralArcLength(v, 100.0);
         QVERIFY2(std::abs(arc - out["arc"].toDouble()) < 1e-9, qPrintable(QString::number(arc, 'g', 12)));
-        for (std::size_t i : {0u, 40u, 70u, 110u}) { // the slopes, by small differences
-            auto high = v, low = v;
-            high[i] += 1e-4;
-            low[i] -= 1e-4;
-            const double slope = (spectralArcLength(high, 100) - spectralArcLength(low, 100)) / 2e-4;
-            QVERIFY2(std::abs(slope - slopes[i]) < 1e-6, qPrintable(QString("%1 %2").arg(slope).arg(slopes[i])));
-        }
         QVERIFY(std::abs(kendallTau(x, y) - out["tau"].toDouble()) < 1e-12);
         const auto line = fitLine(x, y);
         QVERIFY(line && std::abs(line->slope - out["slope"].toDouble()) < 1e-12);
