@@ -164,7 +164,7 @@ std::optional<Rate> rateAt(const MeasureDefinition& d, const Motion& motion, Fra
     };
     for (int reach : {2, 1})
         if (const auto s = slope(frame - reach, frame + reach)) {
-            const auto before = slope(frame - reach, frame), after = slope(frame, frame + reach);
+            const auto before = slope(frame - 1, frame), after = slope(frame, frame + 1);
             return Rate{*s, before && after ? std::hypot(*s, (*after - *before) / 2.0) : std::abs(*s)};
         }
     std::optional<double> steepest;

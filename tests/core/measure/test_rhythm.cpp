@@ -294,7 +294,10 @@ private slots:
         for (int f = 20; f <= 180; ++f)
             speeds.push_back(
                 (reach.at("right_wrist")((f + 0.5) / kRate) - reach.at("right_wrist")((f - 0.5) / kRate)).norm());
-        const auto c = coverage(d, reach, kPhase, kSide, spectralArcLength(speeds, kRate), 100);
+        double truth = 0.0;
+        for (int i = 0; i < 10; ++i)
+            truth += spectralArcLength(speeds, kRate, 0.03 * std::pow(4.0, i / 9.0)) / 10.0;
+        const auto c = coverage(d, reach, kPhase, kSide, truth, 100);
         QVERIFY2(c.honest(), c.text().c_str());
         d.points = points({"right_wrist", "right_elbow"});
         QVERIFY(evaluate(d, drawn(reach), kPhase, kSide).refused);
