@@ -117,7 +117,7 @@ public:
         const double u = (t - c->start) / c->period;
         BodyPose p = hips(u, *c);
         p.pelvis.y() = height(u, *c);
-        swingLeg(p);
+        swingLeg(p, u);
         Joints j = jointsOf(m_a, arms(p, u));
         if (of(m_f, "on_belt") > 0.0) { // the ground runs back under the walker at the mean speed of the cycle
             const V back(c->x + c->length * u, 0, 0);
@@ -180,18 +180,20 @@ private:
         const double phase = lead ? share : share - 0.5;
         const V hip = hipOf(p, lead ? 1.0 : -1.0), ankle = lead ? p.leadAnkle : p.rearAnkle;
         const double bent = of(m_f, "bent_contact") * (1.0 - step(phase, 0.02, m_upright)) +
-                            c.gives * std::sin(M_PI * std::clamp(phase / m_upright, 0.0, 1.0));
+                            c.gives * std::pow(std::sin(M_PI * std::clamp(phase / m_upright, 0.0, 1.0)), 2);
         const double reach = (0.9988 - bent) * m_a.legLength();
         const double dx = hip.x() - ankle.x(), dz = hip.z() - ankle.z();
         return ankle.y() + std::sqrt(std::max(0.01, reach * reach - dx * dx - dz * dz)) -
                hip.y(); // hip is at height 0 here
     }
-    // A leg that swings keeps clear of being longer than it is.
-    void swingLeg(BodyPose& p) const {
+    // A leg that swings keeps clear of being longer than it is, and comes down as bent as it will be.
+    void swingLeg(BodyPose& p, double u) const {
         for (const double side : {1.0, -1.0}) {
             V& ankle = side > 0 ? p.leadAnkle : p.rearAnkle;
             const V hip = hipOf(p, side);
-            const double most = 0.9988 * m_a.legLength();
+            const double phase = (side > 0 ? u : u + 0.5) - std::floor(side > 0 ? u : u + 0.5);
+            const double bent = phase > m_toeOff ? of(m_f, "bent_contact") * step(phase, 0.78, 1.0) : 0.0;
+            const double most = (0.9988 - bent) * m_a.legLength();
             if ((ankle - hip).norm() > most)
                 ankle = hip + (ankle - hip).normalized() * most;
         }

@@ -4,11 +4,13 @@
 
 #include "core/motion/smoothing.h"
 
+#include <Eigen/Core>
 #include <unsupported/Eigen/FFT>
 
 #include <algorithm>
 #include <cmath>
 #include <complex>
+#include <numbers>
 #include <random>
 
 namespace riflesso {
@@ -24,27 +26,49 @@ constexpr double kLoudestNoise = 0.04; // of the greatest amplitude
 using Spectrum = std::vector<std::complex<double>>;
 using Amplitudes = std::vector<double>;
 
-// From 0 Hz up to the highest frequency.
-class Transform {
-public:
-    Spectrum of(std::span<const double> speeds, double rate, int padding) {
-        std::size_t size = 1;
-        while (size < speeds.size())
+// How long a series is after padding with zeros, and how many of its frequencies lie from 0 Hz to the highest.
+struct Bins {
+    std::size_t size = 1, count = 0;
+    Bins(std::size_t samples, double rate, int padding) {
+        while (size < samples)
             size *= 2;
         size <<= padding;
-        m_padded.assign(size, 0.0);
-        std::copy(speeds.begin(), speeds.end(), m_padded.begin());
-        Spectrum out;
-        m_fft.fwd(out, m_padded);
-        const auto highest = static_cast<std::size_t>(kHighest / (rate / static_cast<double>(size)));
-        out.resize(std::min(size / 2, highest) + 1);
-        return out;
+        count = std::min(size / 2, static_cast<std::size_t>(kHighest / (rate / static_cast<double>(size)))) + 1;
     }
-
-private:
-    Eigen::FFT<double> m_fft;
-    std::vector<double> m_padded;
 };
+
+Spectrum spectrumOf(std::span<const double> speeds, double rate) {
+    const Bins bins(speeds.size(), rate, kFine);
+    std::vector<double> padded(bins.size, 0.0);
+    std::copy(speeds.begin(), speeds.end(), padded.begin());
+    Spectrum out;
+    Eigen::FFT<double>().fwd(out, padded);
+    out.resize(bins.count);
+    return out;
+}
+
+// The coarse spectra of many short series, one a column: so few bins are wanted that a product of matrices is faster
+// than so many transforms.
+Eigen::MatrixXcd spectraOf(const Eigen::MatrixXd& series, double rate) {
+    const Bins bins(static_cast<std::size_t>(series.rows()), rate, kCoarse);
+    std::vector<double> cosines(bins.size), sines(bins.size);
+    for (std::size_t i = 0; i < bins.size; ++i) {
+        const double at = -2.0 * std::numbers::pi * static_cast<double>(i) / static_cast<double>(bins.size);
+        cosines[i] = std::cos(at);
+        sines[i] = std::sin(at);
+    }
+    Eigen::MatrixXd real(bins.count, series.rows()), imaginary(bins.count, series.rows());
+    for (Eigen::Index i = 0; i < series.rows(); ++i)
+        for (Eigen::Index k = 0; k < real.rows(); ++k) {
+            const std::size_t at = static_cast<std::size_t>(k * i) % bins.size;
+            real(k, i) = cosines[at];
+            imaginary(k, i) = sines[at];
+        }
+    Eigen::MatrixXcd out(real.rows(), series.cols());
+    out.real() = real * series;
+    out.imag() = imaginary * series;
+    return out;
+}
 
 // The amplitudes without what noise of these powers adds. \p coarser: how many bins have a power in common.
 Amplitudes amplitudesOf(const Spectrum& spectrum, const std::vector<double>& noise = {}, std::size_t coarser = 1) {
@@ -65,8 +89,10 @@ double arcLength(const Amplitudes& amplitudes, double threshold) {
     const auto last = std::find_if(amplitudes.rbegin(), amplitudes.rend(), counts).base() - 1;
     const double width = 1.0 / static_cast<double>(last - first);
     double length = 0.0;
-    for (auto a = first; a < last; ++a)
-        length += std::hypot(width, (a[1] - a[0]) / top);
+    for (auto a = first; a < last; ++a) { // far from where squares overflow: hypot() would take its time
+        const double rise = (a[1] - a[0]) / top;
+        length += std::sqrt(width * width + rise * rise);
+    }
     return -length;
 }
 
@@ -80,35 +106,26 @@ double meanArcLength(const Amplitudes& amplitudes) {
 }
 
 // Noise as a smoothed track's speed has it, of unit variance; always the same one, so that a value stays what it is.
-class SpeedNoise {
-public:
-    SpeedNoise(std::size_t length, std::optional<Hertz> cutoff, double rate)
-        : m_length(length), m_cutoff(cutoff.value_or(Hertz(rate))), m_rate(rate),
-          m_scale(0.5 / std::sqrt(noiseGain(m_cutoff, Hertz(rate)).rate)) {}
-    std::vector<double> next() {
-        constexpr std::size_t kBeside = 20; // the filter settles
-        std::vector<double> white(m_length + 2 * kBeside);
-        for (double& w : white)
-            w = m_normal(m_random);
-        const auto smooth = zeroLag(white, m_cutoff, Hertz(m_rate));
-        std::vector<double> out(m_length);
-        for (std::size_t i = 0; i < m_length; ++i)
-            out[i] = m_scale * (smooth[i + kBeside + 1] - smooth[i + kBeside - 1]);
-        return out;
-    }
-
-private:
-    std::size_t m_length;
-    Hertz m_cutoff;
-    double m_rate, m_scale;
-    std::minstd_rand m_random{1};
-    std::normal_distribution<double> m_normal{0.0, 1.0};
-};
+std::vector<double> speedNoise(std::size_t length, std::optional<Hertz> cutoff, double rate) {
+    constexpr std::size_t kBeside = 20; // the filter settles
+    const Hertz hz = cutoff.value_or(Hertz(rate));
+    std::minstd_rand random{1};
+    std::normal_distribution<double> normal{0.0, 1.0};
+    std::vector<double> white(length + 2 * kBeside);
+    for (double& w : white)
+        w = normal(random);
+    const auto smooth = zeroLag(white, hz, Hertz(rate));
+    const double scale = 0.5 / std::sqrt(noiseGain(hz, Hertz(rate)).rate);
+    std::vector<double> out(length);
+    for (std::size_t i = 0; i < length; ++i)
+        out[i] = scale * (smooth[i + kBeside + 1] - smooth[i + kBeside - 1]);
+    return out;
+}
 
 } // namespace
 
 double spectralArcLength(std::span<const double> speeds, double rate, double threshold) {
-    return arcLength(amplitudesOf(Transform().of(speeds, rate, kFine)), threshold);
+    return arcLength(amplitudesOf(spectrumOf(speeds, rate)), threshold);
 }
 
 MeasureValue evaluateSmoothness(const MeasureDefinition& d, const Motion& motion, const PlacedPosition& from,
@@ -131,24 +148,25 @@ MeasureValue evaluateSmoothness(const MeasureDefinition& d, const Motion& motion
         const double noise = (point ? 2.0 : 1.0) * u * u;
         without.push_back(speed * speed > noise ? speed - noise / speed : 0.0);
     }
-    Transform transform;
     // The noise is drawn: what it does to a speed that has no sign, and to where the spectrum ends, has no formula.
-    const Spectrum calm = transform.of(without, rate, kCoarse);
-    SpeedNoise noise(n, slowestCutoff(motion, d.points, setup), rate);
-    std::vector<Spectrum> draws;
-    std::vector<double> power(calm.size(), 0.0);
-    for (int draw = 0; draw < kDraws; ++draw) {
-        const auto along = noise.next(), across = point ? noise.next() : std::vector<double>(n, 0.0);
-        std::vector<double> noisy(n);
-        for (std::size_t i = 0; i < n; ++i)
-            noisy[i] = std::hypot(without[i] + errors[i] * along[i], errors[i] * across[i]);
-        draws.push_back(transform.of(noisy, rate, kCoarse));
-        for (std::size_t k = 0; k < calm.size(); ++k) {
-            draws.back()[k] -= calm[k];
-            power[k] += std::norm(draws.back()[k]) / kDraws;
+    const auto noise = speedNoise(2 * kDraws * n, slowestCutoff(motion, d.points, setup), rate);
+    const auto rows = static_cast<Eigen::Index>(n);
+    Eigen::MatrixXd series(rows, kDraws + 2);
+    for (Eigen::Index i = 0; i < rows; ++i) {
+        const auto at = static_cast<std::size_t>(i);
+        series(i, 0) = speeds[at];
+        series(i, 1) = without[at];
+        for (std::size_t draw = 0; draw < kDraws; ++draw) {
+            const double along = without[at] + errors[at] * noise[2 * draw * n + at],
+                         across = point ? errors[at] * noise[(2 * draw + 1) * n + at] : 0.0;
+            series(i, static_cast<Eigen::Index>(draw) + 2) = std::sqrt(along * along + across * across);
         }
     }
-    const Spectrum seen = transform.of(speeds, rate, kCoarse);
+    const Eigen::MatrixXcd spectra = spectraOf(series, rate);
+    const Spectrum seen(spectra.col(0).begin(), spectra.col(0).end());
+    const Eigen::MatrixXcd draws = spectra.rightCols(kDraws).colwise() - spectra.col(1);
+    const Eigen::VectorXd powers = draws.cwiseAbs2().rowwise().mean();
+    const std::vector<double> power(powers.begin(), powers.end());
     double top = 0.0;
     for (const auto& s : seen)
         top = std::max(top, std::abs(s));
@@ -160,13 +178,14 @@ MeasureValue evaluateSmoothness(const MeasureDefinition& d, const Motion& motion
     MeasureValue v;
     v.measure = d.id;
     const auto value = [&](std::span<const double> s) {
-        return meanArcLength(amplitudesOf(transform.of(s, rate, kFine), power, 1 << (kFine - kCoarse)));
+        return meanArcLength(amplitudesOf(spectrumOf(s, rate), power, 1 << (kFine - kCoarse)));
     };
     v.value = value(speeds);
     // How far noise moves it: added to what of the spectrum stands out of the noise.
     const Amplitudes clear = amplitudesOf(seen, power);
     double sum = 0.0, squares = 0.0;
-    for (Spectrum& draw : draws) {
+    for (int i = 0; i < kDraws; ++i) {
+        Spectrum draw(draws.col(i).begin(), draws.col(i).end());
         for (std::size_t k = 0; k < seen.size(); ++k)
             draw[k] += clear[k] > 0.0 ? seen[k] * (clear[k] / std::abs(seen[k])) : 0.0;
         const double moved = meanArcLength(amplitudesOf(draw, power));
