@@ -174,7 +174,7 @@ MeasureValue evaluateSmoothness(const MeasureDefinition& d, const Motion& motion
     const double loudest =
         std::sqrt(*std::max_element(power.begin() + static_cast<std::ptrdiff_t>(power.size() / 2), power.end()));
     if (!(loudest < kLoudestNoise * top))
-        return refuse(d, "it does not move clearly more than its marks are unsure");
+        return refuse(d, "jerks cannot be told from errors of its marks: film it larger or mark it more closely");
     MeasureValue v;
     v.measure = d.id;
     const auto value = [&](std::span<const double> s) {

@@ -565,8 +565,10 @@ void MeasureEditor::buildTargets() {
     second->addWidget(new QLabel(tr("Situation")));
     second->addWidget(situation, 1);
     f.layoutForm()->addRow(second);
-    auto* note = new QLineEdit;
+    auto* note = new QPlainTextEdit; // often longer than a line
     note->setAccessibleName(tr("Note"));
+    note->setTabChangesFocus(true);
+    note->setFixedHeight(52);
     note->setPlaceholderText(tr("where this target comes from"));
     f.layoutForm()->addRow(note);
     f.onFill([=, this] {
@@ -588,9 +590,9 @@ void MeasureEditor::buildTargets() {
             situations.emplace_back(s.id, q(s.name));
         ItemForm::fillChoice(school, schools, t.school);
         ItemForm::fillChoice(situation, situations, t.situation);
-        if (note->text() != q(t.note)) {
-            note->setText(q(t.note));
-            note->setCursorPosition(0); // its beginning is what tells
+        if (note->toPlainText() != q(t.note)) {
+            const QSignalBlocker quiet(note);
+            note->setPlainText(q(t.note));
             note->setToolTip(q(t.note));
         }
     });
@@ -627,9 +629,9 @@ void MeasureEditor::buildTargets() {
     connect(situation, &QComboBox::activated, this, [=, this] {
         edit(tr("Situation"), [&](Target& t) { t.situation = situation->currentData().toString().toStdString(); });
     });
-    connect(note, &QLineEdit::textEdited, this, [=](const QString& text) {
+    connect(note, &QPlainTextEdit::textChanged, this, [=] {
         edit(
-            "note", [&](Target& t) { t.note = text.toStdString(); }, true);
+            "note", [&](Target& t) { t.note = note->toPlainText().toStdString(); }, true);
     });
 }
 

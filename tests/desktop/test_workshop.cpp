@@ -12,6 +12,9 @@
 #include "tests/support/demo_copy.h"
 
 #include <QApplication>
+#include <QDialogButtonBox>
+#include <QFileDialog>
+#include <QLineEdit>
 #include <QSettings>
 #include <QStandardPaths>
 #include <QTemporaryDir>
@@ -52,6 +55,27 @@ class TestWorkshop : public QObject {
             QTest::qWait(80);
             (of ? of : m_shop)->grab().save(dir + "/" + name + ".png");
         }
+    }
+    // Presses a button that opens a file dialog, and types a path there.
+    void inDialog(const char* button, const QString& path) {
+        bool done = false;
+        QTimer::singleShot(0, this, [&] {
+            auto* dialog = qobject_cast<QFileDialog*>(QApplication::activeModalWidget());
+            auto* name = dialog ? dialog->findChild<QLineEdit*>("fileNameEdit") : nullptr;
+            if (name && QTest::qWaitForWindowExposed(dialog)) {
+                name->selectAll();
+                QTest::keyClicks(name, path);
+                const auto* box = dialog->findChild<QDialogButtonBox*>();
+                for (const auto kind : {QDialogButtonBox::Save, QDialogButtonBox::Open})
+                    if (QPushButton* accept = box->button(kind))
+                        QTest::mouseClick(accept, Qt::LeftButton);
+            }
+            done = name && QTest::qWaitFor([&] { return !dialog->isVisible(); }, 3000);
+            if (dialog && !done)
+                dialog->reject(); // a test that fails must not wait for ever
+        });
+        press(button);
+        QVERIFY(done);
     }
 private slots:
     void initTestCase() {
@@ -335,6 +359,16 @@ private slots:
         QVERIFY(!m_shop->importFile(broken.fileName()));
         QVERIFY(find<QLabel>("message")->text().contains("broken.json"));
         QVERIFY(m_shop->importFile(file));
+        // The same by hand, through the dialogs.
+        const QString other = m_dir.filePath("by-hand.json");
+        inDialog("export", other);
+        QVERIFY2(QFile::exists(other), qPrintable(find<QLabel>("message")->text()));
+        QVERIFY(differences(*readBlueprint(other.toStdString()), value()).empty());
+        press("fresh");
+        QVERIFY(value().measures.size() < 2);
+        inDialog("import", other);
+        QVERIFY(differences(*readBlueprint(other.toStdString()), value()).empty());
+        QVERIFY(find<QLabel>("message")->text().contains("Imported"));
         QVERIFY(m_shop->close());
     }
 };

@@ -2,9 +2,9 @@
 // by hand and against NumPy and SciPy, and how honest u is over drawn films.
 
 #include "core/measure/chain.h"
-#include "core/measure/smoothness.h"
 #include "core/measure/cyclic.h"
 #include "core/measure/derived.h"
+#include "core/measure/smoothness.h"
 #include "core/statistics/correlation.h"
 #include "core/statistics/summary.h"
 #include "tests/support/drawn_film.h"
@@ -301,6 +301,61 @@ private slots:
         QVERIFY2(c.honest(), c.text().c_str());
         d.points = points({"right_wrist", "right_elbow"});
         QVERIFY(evaluate(d, drawn(reach), kPhase, kSide).refused);
+    }
+    // Drawn noise must not make a value anew each time, and not be promised away where there is too much of it.
+    void smoothnessAndItsNoise() {
+        const auto d = of(MeasureKind::smoothness, {"right_wrist"});
+        const auto reaching = [](double px) {
+            return Ways{
+                {"right_wrist", [px](double t) { return Eigen::Vector2d(300 + px * step(t, 0.35, 0.9), 300); }}};
+        };
+        const Motion film = drawn(reaching(400), {200, kRate, 1.5, 3});
+        const auto once = evaluate(d, film, kPhase, kSide), twice = evaluate(d, film, kPhase, kSide);
+        QVERIFY(!once.refused && once.value == twice.value && once.u == twice.u);
+        // Noisier marks: less sure, but on average no jerkier.
+        double clean = 0.0, noisy = 0.0, uClean = 0.0, uNoisy = 0.0;
+        for (unsigned seed = 1; seed <= 40; ++seed) {
+            const auto a = evaluate(d, drawn(reaching(400), {200, kRate, 0.3, seed}), kPhase, kSide),
+                       b = evaluate(d, drawn(reaching(400), {200, kRate, 2.0, seed}), kPhase, kSide);
+            QVERIFY2(!a.refused && !b.refused, (a.reason + b.reason).c_str());
+            clean += a.value / 40;
+            noisy += b.value / 40;
+            uClean += a.u / 40;
+            uNoisy += b.u / 40;
+        }
+        QVERIFY2(std::abs(noisy - clean) < 0.08, qPrintable(QString("%1 %2").arg(clean).arg(noisy)));
+        QVERIFY2(uNoisy > 2.0 * uClean, qPrintable(QString("%1 %2").arg(uClean).arg(uNoisy)));
+        const auto small = evaluate(d, drawn(reaching(30), {200, kRate, 1.5, 3}), kPhase, kSide);
+        QVERIFY2(small.refused && small.reason.find("cannot be told from errors") != std::string::npos,
+                 small.reason.c_str());
+        const Positions whole = {{"here", {FrameIndex(2), {}}}, {"there", {FrameIndex(28), {}}}};
+        const auto slow = evaluate(d, drawn(reaching(400), {30, 15.0, 0.0, 1}), whole, kSide);
+        QVERIFY2(slow.refused && slow.reason.find("too slow") != std::string::npos, slow.reason.c_str());
+    }
+    // A lobe of the spectrum that just reaches the threshold comes in as a whole; over ten thresholds bit by bit.
+    void smoothnessGoesUpBitByBit() {
+        const auto d = of(MeasureKind::smoothness, {"right_wrist"});
+        double largest = 0.0, atOne = 0.0, before = 0.0, beforeAtOne = 0.0;
+        for (int i = 0; i <= 60; ++i) { // a hesitation that grows
+            const double depth = i / 200.0;
+            const Ways way = {{"right_wrist", [depth](double t) {
+                                   const double u = std::clamp((t - 0.35) / 0.9, 0.0, 1.0);
+                                   return Eigen::Vector2d(
+                                       300 + 400 * step(u - depth / (6 * kPi) * std::sin(6 * kPi * u), 0.0, 1.0), 300);
+                               }}};
+            std::vector<double> speeds;
+            for (int f = 20; f <= 180; ++f)
+                speeds.push_back(
+                    (way.at("right_wrist")((f + 0.5) / kRate) - way.at("right_wrist")((f - 0.5) / kRate)).norm());
+            const double one = spectralArcLength(speeds, kRate), mean = evaluate(d, drawn(way), kPhase, kSide).value;
+            if (i > 0) {
+                largest = std::max(largest, std::abs(mean - before));
+                atOne = std::max(atOne, std::abs(one - beforeAtOne));
+            }
+            before = mean;
+            beforeAtOne = one;
+        }
+        QVERIFY2(largest < 0.5 * atOne, qPrintable(QString("%1 %2").arg(largest).arg(atOne)));
     }
     void recoveryAndSymmetry() {
         const Ways sway = {{"right_hip", still(300, 500)},
