@@ -572,7 +572,7 @@ QStringList pointDuties(const MeasureDefinition& d) {
     case MeasureKind::ratio:
         return {tr("a: from"), tr("a: to"), tr("b: from"), tr("b: to")};
     case MeasureKind::offset:
-        return {tr("of"), tr("against")};
+        return {tr("the point"), tr("against which point")};
     case MeasureKind::order:
         return {tr("should lead"), tr("should follow")};
     case MeasureKind::stack:
@@ -590,10 +590,15 @@ QStringList pointDuties(const MeasureDefinition& d) {
     case MeasureKind::path:
     case MeasureKind::stillness:
     case MeasureKind::dwell:
+        return {tr("the point that moves"), tr("against which point (may be left out)")};
     case MeasureKind::cadence:
-        return {tr("of"), tr("against (may be left out)")};
+        if (d.aspect == Aspect::rate) // its positions say it
+            return {};
+        return {tr("the point that moves"), tr("against which point (may be left out)")};
     case MeasureKind::overlap:
-        return {tr("one"), tr("other"), tr("in front of (may be left out)")};
+        if (d.aspect != Aspect::nearest)
+            return {};
+        return {tr("one"), tr("the other"), tr("in front of which point (may be left out)")};
     case MeasureKind::smoothness:
         return {tr("a point"), tr("or a segment"), tr("or a joint")};
     case MeasureKind::contacts:

@@ -104,9 +104,10 @@ void BandPlot::paintEvent(QPaintEvent*) {
     for (double v = std::ceil(m_from * m_scale / step) * step; v <= m_to * m_scale; v += step) {
         const double x = xOf(v / m_scale);
         p.drawLine(QPointF(x, bottom), QPointF(x, bottom + 3));
-        p.drawText(QRectF(x - 40, bottom + 3, 80, 16), Qt::AlignCenter,
-                   QString::number(std::abs(v) < step / 1e3 ? 0.0 : v, 'g', 5) +
-                       (v + step > m_to * m_scale ? " " + m_unit : ""));
+        const QString text = QString::number(std::abs(v) < step / 1e3 ? 0.0 : v, 'g', 5) +
+                             (v + step > m_to * m_scale ? " " + m_unit : "");
+        const double half = p.fontMetrics().horizontalAdvance(text) / 2.0 + 1.0, at = std::min(x, width() - half);
+        p.drawText(QRectF(at - half, bottom + 3, 2.0 * half, 16), Qt::AlignCenter, text);
     }
     if (m_dots.empty())
         p.drawText(QRectF(kSide, 4, width() - 2 * kSide, water - 8), Qt::AlignCenter,

@@ -470,21 +470,21 @@ void MeasureEditor::showRows() {
     };
     using K = MeasureKind;
     const bool feet = d.kind == K::contacts || (d.kind == K::recovery && d.aspect == Aspect::steps);
-    const bool lengths = is({K::offset, K::order, K::stack, K::speed, K::path, K::stillness, K::dwell, K::cadence,
-                             K::gap, K::turn, K::facing}) ||
-                         feet || (d.kind == K::overlap && d.aspect == Aspect::nearest);
+    const bool way = d.kind == K::cadence && d.aspect != Aspect::rate; // a rate is read from its positions alone
+    const bool lengths =
+        is({K::offset, K::order, K::stack, K::speed, K::path, K::stillness, K::dwell, K::gap, K::turn, K::facing}) ||
+        way || feet || (d.kind == K::overlap && d.aspect == Aspect::nearest);
     const std::map<QString, bool> shown = {
         {"aspect", !aspectsOf(d.kind).empty()},
         {"at", !is({K::symmetry, K::spread, K::drift})},
         {"until", needsUntil(d)},
         {"reduction", !isOfSpan(d.kind) && !isDerived(d.kind) && !isNoted(d.kind)},
-        {"points", !pointDuties(d).isEmpty() && !(d.kind == K::recovery && !feet) &&
-                       !(d.kind == K::overlap && d.aspect != Aspect::nearest)},
+        {"points", !pointDuties(d).isEmpty() && !(d.kind == K::recovery && !feet)},
         {"reading", is({K::angle, K::between})},
         {"view", !isDerived(d.kind) && !isNoted(d.kind)},
-        {"direction", is({K::lean, K::offset, K::order, K::speed, K::path, K::cadence, K::gap, K::turn, K::clock,
-                          K::angle, K::between}) ||
-                          (d.kind == K::overlap && d.aspect == Aspect::nearest)},
+        {"direction",
+         is({K::lean, K::offset, K::order, K::speed, K::path, K::gap, K::turn, K::clock, K::angle, K::between}) ||
+             way || (d.kind == K::overlap && d.aspect == Aspect::nearest)},
         {"per", lengths},
         {"perName", (lengths && !d.per.empty()) || (d.kind == K::effect && d.aspect == Aspect::score)},
         {"level", d.kind == K::dwell || feet},
