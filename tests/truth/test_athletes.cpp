@@ -245,7 +245,7 @@ private:
 class TestAthletes : public QObject {
     Q_OBJECT
     int m_undecided = 0, m_undecidedNear = 0; // of both techniques
-    std::map<MeasureKind, Tally> m_kinds;
+    std::map<MeasureKind, Tally> m_kinds, m_others;
 private slots:
     void decisions_data() {
         QTest::addColumn<QString>("technique");
@@ -315,49 +315,57 @@ private slots:
                 std::abs(percent(all.within2, all.n) - 95.0) <= 4.0);
     }
     void undecidedIsForWhatIsNear() { QVERIFY(percent(m_undecidedNear, m_undecided) >= 90.0); }
-    // The kinds that the two do not have: a hundred ordinary athletes of each of the other four, from the side and from
+    // The other four techniques, which have kinds that the two do not have, from the side and, one in four, from
     // the front. Counts and orders, which are whole numbers, are left out.
+    void otherKinds_data() {
+        QTest::addColumn<QString>("technique");
+        for (const char* technique : {"race-walking", "archery-shot", "volleyball-spike", "handball-marking"})
+            QTest::newRow(technique) << technique;
+    }
     void otherKinds() {
+        QFETCH(QString, technique);
         std::map<std::string, Tally> kinds;
-        std::map<MeasureKind, Tally> others;
         std::mt19937 random(7);
-        for (const char* technique : {"race-walking", "archery-shot", "volleyball-spike", "handball-marking"}) {
-            const Blueprint blueprint = *shippedBlueprint(technique);
-            for (int i = 0; i < kOthers; ++i) {
-                const Contestant athlete(technique, i, random);
-                const ViewSetup& setup = athlete.setup;
-                const Exact exact(athlete.recipe, athlete.phase);
-                const Filmed seen = filmOf(athlete.recipe, 1.5, athlete.recipe.seed, athlete.phase);
-                for (const auto& m : blueprint.measures) {
-                    const auto& d = m.definition;
-                    const bool whole = d.kind == MeasureKind::contacts && d.aspect != Aspect::first;
-                    if (d.view != setup.view || isAcrossReps(d.kind) || isNoted(d.kind) || whole ||
-                        d.aspect == Aspect::sequence || d.aspect == Aspect::detours)
-                        continue;
-                    const auto truth = exact.of(d, setup, athlete.width);
-                    const auto value = evaluate(d, seen.motion, seen.positions, setup);
-                    // Where nothing had to come back there is nothing to be wrong about.
-                    if (truth && !value.refused && (d.kind != MeasureKind::recovery || *truth > 0.0)) {
-                        dump(technique + std::string(":") +
-                                 (athlete.recipe.sizes.empty() ? "" : athlete.recipe.sizes.begin()->first),
-                             d, value, *truth);
-                        for (Tally* tally : {&kinds[kindOf(d)], &others[d.kind]})
-                            tally->add(distance(d, value.value, *truth), value.u);
-                    }
+        const std::string name = technique.toStdString();
+        const Blueprint blueprint = *shippedBlueprint(name);
+        for (int i = 0; i < kOthers; ++i) {
+            const Contestant athlete(name, i, random);
+            const ViewSetup& setup = athlete.setup;
+            const Exact exact(athlete.recipe, athlete.phase);
+            const Filmed seen = filmOf(athlete.recipe, 1.5, athlete.recipe.seed, athlete.phase);
+            for (const auto& m : blueprint.measures) {
+                const auto& d = m.definition;
+                const bool whole = d.kind == MeasureKind::contacts && d.aspect != Aspect::first;
+                if (d.view != setup.view || isAcrossReps(d.kind) || isNoted(d.kind) || whole ||
+                    d.aspect == Aspect::sequence || d.aspect == Aspect::detours)
+                    continue;
+                const auto truth = exact.of(d, setup, athlete.width);
+                const auto value = evaluate(d, seen.motion, seen.positions, setup);
+                // Where nothing had to come back there is nothing to be wrong about.
+                if (truth && !value.refused && (d.kind != MeasureKind::recovery || *truth > 0.0)) {
+                    dump(name + ":" + (athlete.recipe.sizes.empty() ? "" : athlete.recipe.sizes.begin()->first), d,
+                         value, *truth);
+                    for (Tally* tally : {&kinds[kindOf(d)], &m_others[d.kind]})
+                        tally->add(distance(d, value.value, *truth), value.u);
                 }
             }
         }
         say(kinds);
-        // In these films u may be too large for some kinds (a chain's peaks, a short path's noise), never too small.
-        for (const auto& [kind, t] : others)
-            QVERIFY2(t.n < 50 || (percent(t.within1, t.n) >= 62.0 && percent(t.within2, t.n) >= 91.0), said(kind, t));
     }
-    // All that a kind is read for, over the two techniques: as many within u and 1.96 u as should be, give or take 4.
+    // All that a kind is read for, over the two techniques: as many within u and 1.96 u as should be, give or take 4;
+    // and half a point, since another processor's rounding may move a value across u.
     void kindsAreHonest() {
+        constexpr double kOff = 4.5;
         for (const auto& [kind, t] : m_kinds)
-            QVERIFY2(std::abs(percent(t.within1, t.n) - 68.0) <= 4.0 && std::abs(percent(t.within2, t.n) - 95.0) <= 4.0,
+            QVERIFY2(std::abs(percent(t.within1, t.n) - 68.0) <= kOff &&
+                         std::abs(percent(t.within2, t.n) - 95.0) <= kOff,
                      said(kind, t));
         QVERIFY(m_kinds.size() >= 13);
+        // In the other films u may be too large for some kinds (a chain's peaks, a short path's noise), never too
+        // small.
+        for (const auto& [kind, t] : m_others)
+            QVERIFY2(t.n < 50 || (percent(t.within1, t.n) >= 62.0 && percent(t.within2, t.n) >= 91.0), said(kind, t));
+        QVERIFY(m_others.size() >= 20);
     }
 };
 QTEST_GUILESS_MAIN(TestAthletes)

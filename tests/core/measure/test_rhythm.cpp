@@ -332,6 +332,26 @@ private slots:
         const auto slow = evaluate(d, drawn(reaching(400), {30, 15.0, 0.0, 1}), whole, kSide);
         QVERIFY2(slow.refused && slow.reason.find("too slow") != std::string::npos, slow.reason.c_str());
     }
+    // Of a joint: its angle's speed, which has no plane to err in.
+    void smoothnessOfAJoint() {
+        const auto d = of(MeasureKind::smoothness, {"right_shoulder", "right_elbow", "right_wrist"});
+        const auto angle = [](double t) { return (40.0 + 90.0 * step(t, 0.35, 0.9)) * kPi / 180.0; };
+        const Ways bends = {{"right_shoulder", still(300, 200)},
+                            {"right_elbow", still(300, 400)},
+                            {"right_wrist", [angle](double t) {
+                                 return Eigen::Vector2d(300 + 200 * std::sin(angle(t)), 400 - 200 * std::cos(angle(t)));
+                             }}};
+        std::vector<double> speeds;
+        for (int f = 20; f <= 180; ++f)
+            speeds.push_back(angle((f + 0.5) / kRate) - angle((f - 0.5) / kRate));
+        double truth = 0.0;
+        for (int i = 0; i < 10; ++i)
+            truth += spectralArcLength(speeds, kRate, 0.03 * std::pow(4.0, i / 9.0)) / 10.0;
+        const auto exact = evaluate(d, drawn(bends), kPhase, kSide);
+        QVERIFY2(std::abs(exact.value - truth) < 0.01, qPrintable(QString("%1 %2").arg(exact.value).arg(truth)));
+        const auto c = coverage(d, bends, kPhase, kSide, truth, 100);
+        QVERIFY2(c.honest(0.88), c.text().c_str());
+    }
     // A lobe of the spectrum that just reaches the threshold comes in as a whole; over ten thresholds bit by bit.
     void smoothnessGoesUpBitByBit() {
         const auto d = of(MeasureKind::smoothness, {"right_wrist"});
