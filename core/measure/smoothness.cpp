@@ -37,8 +37,8 @@ struct Bins {
     }
 };
 
-Spectrum spectrumOf(std::span<const double> speeds, double rate) {
-    const Bins bins(speeds.size(), rate, kFine);
+Spectrum spectrumOf(std::span<const double> speeds, double rate, int padding = kFine) {
+    const Bins bins(speeds.size(), rate, padding);
     std::vector<double> padded(bins.size, 0.0);
     std::copy(speeds.begin(), speeds.end(), padded.begin());
     Spectrum out;
@@ -47,10 +47,20 @@ Spectrum spectrumOf(std::span<const double> speeds, double rate) {
     return out;
 }
 
-// The coarse spectra of many short series, one a column: so few bins are wanted that a product of matrices is faster
-// than so many transforms.
+// The coarse spectra of many series, one a column. Of short ones so few bins are wanted that a product of matrices is
+// faster than so many transforms; for long ones the matrices would grow with the square of their length.
 Eigen::MatrixXcd spectraOf(const Eigen::MatrixXd& series, double rate) {
+    constexpr Eigen::Index kLong = 512;
     const Bins bins(static_cast<std::size_t>(series.rows()), rate, kCoarse);
+    if (series.rows() > kLong) {
+        Eigen::MatrixXcd out(bins.count, series.cols());
+        for (Eigen::Index i = 0; i < series.cols(); ++i) {
+            const Spectrum one =
+                spectrumOf({series.col(i).data(), static_cast<std::size_t>(series.rows())}, rate, kCoarse);
+            std::copy(one.begin(), one.end(), out.col(i).begin());
+        }
+        return out;
+    }
     std::vector<double> cosines(bins.size), sines(bins.size);
     for (std::size_t i = 0; i < bins.size; ++i) {
         const double at = -2.0 * std::numbers::pi * static_cast<double>(i) / static_cast<double>(bins.size);

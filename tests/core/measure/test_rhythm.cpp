@@ -325,6 +325,17 @@ private slots:
         }
         QVERIFY2(std::abs(noisy - clean) < 0.08, qPrintable(QString("%1 %2").arg(clean).arg(noisy)));
         QVERIFY2(uNoisy > 2.0 * uClean, qPrintable(QString("%1 %2").arg(uClean).arg(uNoisy)));
+        // A phase of half a minute is read by other means than a short one, and in the same way.
+        const Ways slowly = {
+            {"right_wrist", [](double t) { return Eigen::Vector2d(300 + 200 * std::sin(kPi * t / 1.6), 300); }}};
+        const auto longOne = [&](int frames) {
+            const Positions phase = {{"here", {FrameIndex(5), {}}}, {"there", {FrameIndex(5 + frames), {}}}};
+            return evaluate(d, drawn(slowly, {4000, kRate, 0.5, 3}), phase, kSide);
+        };
+        const auto justShort = longOne(511), justLong = longOne(513), longest = longOne(3900);
+        QVERIFY(std::abs(justShort.value - justLong.value) < 0.15 && !longest.refused);
+        QVERIFY2(std::abs(justShort.u / justLong.u - 1.0) < 0.5,
+                 qPrintable(QString("%1 %2").arg(justShort.u).arg(justLong.u)));
         const auto small = evaluate(d, drawn(reaching(30), {200, kRate, 1.5, 3}), kPhase, kSide);
         QVERIFY2(small.refused && small.reason.find("cannot be told from errors") != std::string::npos,
                  small.reason.c_str());
