@@ -343,8 +343,7 @@ private slots:
                 const auto value = evaluate(d, seen.motion, seen.positions, setup);
                 // Where nothing had to come back there is nothing to be wrong about.
                 if (truth && !value.refused && (d.kind != MeasureKind::recovery || *truth > 0.0)) {
-                    dump(name + ":" + (athlete.recipe.sizes.empty() ? "" : athlete.recipe.sizes.begin()->first), d,
-                         value, *truth);
+                    dump(name, d, value, *truth);
                     for (Tally* tally : {&kinds[kindOf(d)], &m_others[d.kind]})
                         tally->add(distance(d, value.value, *truth), value.u);
                 }
