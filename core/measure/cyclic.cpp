@@ -256,10 +256,8 @@ MeasureValue evaluateContacts(const MeasureDefinition& d, const Motion& motion, 
                                  std::string(std::isnan(usual.firstLanding[0]) ? "the first" : "the second") +
                                  " foot is seen");
         v.value = between(usual);
-        const double range = std::isnan(between(strict)) || std::isnan(between(lenient))
-                                 ? 2.0 * step
-                                 : std::abs(between(strict) - between(lenient)) / 2.0;
-        v.uMarks = range;
+        // What the limits are is part of what is asked; a landing that only one of them sees is not sure of its frame.
+        v.uMarks = std::isnan(between(strict)) || std::isnan(between(lenient)) ? 2.0 * step : 0.0;
         v.uTime = usual.error;
         v.frames = usual.frames;
     }

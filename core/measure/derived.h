@@ -20,7 +20,7 @@ MeasureValue evaluateNoted(const MeasureDefinition& definition, const Positions&
 
 /// Spread from rep to rep: s² of the values is what the athlete varies plus what marking adds, √(mean u²).
 struct Spread {
-    double athlete = 0.0; ///< √(s² − mean u²), 0 when the marks explain all of it
+    double athlete = 0.0; ///< √(s² − mean u²) without its bias, 0 when the marks explain all of it
     double marking = 0.0; ///< √(mean u²)
     double u = 0.0;       ///< standard uncertainty of `athlete`
     double all = 0.0;     ///< s
@@ -31,7 +31,7 @@ std::optional<Spread> spreadOf(std::span<const double> values, std::span<const d
 /// Change from the first rep to the last by least squares over \p times.
 struct Drift {
     double change = 0.0;
-    double u = 0.0;
+    double u = 0.0;    ///< half the interval / 1.96
     Interval interval; ///< 95 % t interval of the change
 };
 /// Empty with fewer than three values or all at one time.

@@ -1,9 +1,15 @@
 #include "core/measure/movement.h"
 
+#include "core/measure/chain.h"
+#include "core/measure/extreme.h"
+#include "core/measure/smoothness.h"
+#include "core/statistics/summary.h"
+
 #include <Eigen/Eigenvalues>
 
 #include <algorithm>
 #include <cmath>
+#include <functional>
 
 namespace riflesso {
 namespace {
@@ -67,6 +73,53 @@ Way wayOf(const std::vector<MovingPoint>& points, const MeasureDefinition& d, co
         }
     }
     return out;
+}
+
+// How long its speed lies below a level, crossings between two frames in a straight line. \p speedOf: of a point, by
+// its number.
+template <typename SpeedOf>
+double timeBelow(double level, const std::vector<MovingPoint>& points, const SpeedOf& speedOf) {
+    double sum = 0.0;
+    for (std::size_t i = 1; i < points.size(); ++i) {
+        const double a = speedOf(i - 1) - level, b = speedOf(i) - level;
+        const double dt = points[i].time - points[i - 1].time;
+        if (a <= 0.0 && b <= 0.0)
+            sum += dt;
+        else if (a <= 0.0 || b <= 0.0)
+            sum += dt * (a <= 0.0 ? a / (a - b) : b / (b - a));
+    }
+    return sum;
+}
+
+// Noise across the way only adds to a speed: that is taken off.
+double speedWithoutNoise(double along, double across, double noise) {
+    return std::sqrt(std::max(0.0, along * along + across * across - noise * noise));
+}
+
+// Standard error of the time below a level, from the marks. Noise is drawn, since it decides how often a slow stretch
+// crosses the level at all. What smoothing took off is taken for alike at all crossings: it makes a standstill longer
+// or shorter at both its ends.
+double dwellError(double level, const std::vector<MovingPoint>& points, std::optional<Hertz> cutoff) {
+    constexpr int kDraws = 32;
+    constexpr double kLost = 1.25; // of what is seen to be taken off, by draws
+    const std::size_t n = points.size();
+    const double rate = static_cast<double>(n - 1) / (points.back().time - points.front().time);
+    const auto noise = speedNoise(2 * kDraws * n, cutoff, rate);
+    const auto speed = [&](std::size_t i) {
+        return speedWithoutNoise(points[i].velocity.norm(), 0.0, points[i].noise);
+    };
+    std::vector<double> drawn;
+    for (std::size_t draw = 0; draw < kDraws; ++draw)
+        drawn.push_back(timeBelow(level, points, [&](std::size_t i) {
+            const double along = noise[2 * draw * n + i], across = noise[(2 * draw + 1) * n + i];
+            return speedWithoutNoise(speed(i) + points[i].noise * along, points[i].noise * across, points[i].noise);
+        }));
+    const auto lost = [&](std::size_t i) {
+        return kLost * std::sqrt(std::max(0.0, std::pow(points[i].speed, 2) - std::pow(points[i].noise, 2)));
+    };
+    const double longer = timeBelow(level, points, [&](std::size_t i) { return speed(i) - lost(i); });
+    const double shorter = timeBelow(level, points, [&](std::size_t i) { return speed(i) + lost(i); });
+    return std::hypot(summarise(drawn)->sd, (longer - shorter) / 2.0);
 }
 
 } // namespace
@@ -333,49 +386,63 @@ MeasureValue evaluateMovement(const MeasureDefinition& d, const Motion& motion, 
             v.uMarks = 0.5 * std::abs(reversals(way.along, 0.7 * hysteresis) - reversals(way.along, 1.4 * hysteresis));
         }
     } else if (d.kind == MeasureKind::stillness) {
+        // Over time: the first and the last frame count for half a frame each.
+        const double span = points.back().time - points.front().time;
+        const auto share = [&](std::size_t i) {
+            return (points[std::min(i + 1, n - 1)].time - points[i > 0 ? i - 1 : 0].time) / (2.0 * span);
+        };
         Eigen::Vector2d mean(0, 0);
-        for (const auto& p : points)
-            mean += p.at / static_cast<double>(n);
+        for (std::size_t i = 0; i < n; ++i)
+            mean += share(i) * points[i].at;
         double square = 0.0, noise = 0.0;
         std::size_t far = 0;
+        const auto away = [&](std::size_t i) { return (points[i].at - mean).norm(); };
         for (std::size_t i = 0; i < n; ++i) {
-            square += (points[i].at - mean).squaredNorm() / static_cast<double>(n);
-            noise += 2.0 * points[i].own * points[i].own / static_cast<double>(n);
-            if ((points[i].at - mean).norm() > (points[far].at - mean).norm())
+            square += share(i) * away(i) * away(i);
+            noise += 2.0 * share(i) * points[i].own * points[i].own;
+            if (away(i) > away(far))
                 far = i;
         }
+        const double pieces = std::max(1.0, 18.0 * span); // smoothed places err alike for 1/18 s
+        // How fast it grows when the phase ends later: what the end adds, and how it draws the mean towards itself.
+        std::function<double(std::size_t)> growth;
         if (d.rms) { // what the marks' own jitter adds is taken off
             v.value = std::sqrt(std::max(0.0, square - noise));
-            // About as many places as the jitter has to itself: seven frames share it.
-            const double pieces = std::max(1.0, static_cast<double>(n) / 7.0);
-            v.uMarks = v.value > 0.0 ? std::hypot(noise / (2.0 * v.value) / std::sqrt(pieces), own / std::sqrt(pieces))
+            const double jitter = std::sqrt(noise / 2.0);
+            v.uMarks = v.value > 0.0 ? std::hypot(noise / (2.0 * v.value), jitter) / std::sqrt(pieces)
                                      : std::sqrt(noise / pieces);
+            growth = [&](std::size_t end) {
+                return v.value > 0.0 ? std::abs(away(end) * away(end) - square) / (2.0 * v.value * span) : 0.0;
+            };
         } else {
             // The furthest of many places that only jitter lies √(2 ln pieces) of the jitter away (of two axes, each of
-            // them can be it). As with a range, that is taken off, and half of it stays unsure.
-            const double seen = (points[far].at - mean).norm();
-            const double pieces = std::max(1.0, 18.0 * (points.back().time - points.front().time));
-            const double jitter = points[far].own * std::sqrt(2.0 * std::log(2.0 * pieces));
-            v.value = std::sqrt(std::max(0.0, seen * seen - jitter * jitter));
-            v.uMarks = std::hypot(points[far].own, (seen - v.value) / 2.0);
+            // them can be it). As with a range, that is taken off, and half of it stays unsure. Far from rest only what
+            // comes as near to being the furthest takes part, and only along the way out.
+            const double seen = away(far), mine = points[far].own;
+            const double jitter = mine * std::sqrt(2.0 * std::log(2.0 * pieces));
+            const double atRest = std::sqrt(std::max(0.0, seen * seen - jitter * jitter));
+            std::vector<Sample> distances;
+            for (std::size_t i = 0; i < n; ++i)
+                distances.push_back({points[i].frame, points[i].time, away(i), points[i].own});
+            const Extreme furthest = extremeOf(distances, true, time, 0.0, 0.0);
+            const double clear = std::clamp(seen / (4.0 * mine) - 1.0, 0.0, 1.0);
+            v.value = clear * furthest.value + (1.0 - clear) * atRest;
+            // The largest of a few that come near varies less than each (0.83 for two, 0.75 for three; textbook).
+            v.uMarks = 0.78 * (clear * furthest.u + (1.0 - clear) * std::hypot(mine, (seen - atRest) / 2.0));
             v.frames = {points[far].frame};
+            growth = [&](std::size_t end) {
+                const Eigen::Vector2d out = (points[far].at - mean).normalized();
+                const double drawn = out.dot(points[end].at - mean) / span;
+                return std::abs((far == end ? out.dot(points[end].velocity) : 0.0) - drawn);
+            };
         }
+        v.uTime = std::hypot(growth(0) * instantError(from, time), growth(n - 1) * instantError(until, time));
         v.uMarks = std::hypot(v.uMarks, scale * v.value);
-    } else { // dwell
-        double below = 0.0, unsure = 0.0;
-        for (std::size_t i = 1; i < n; ++i) {
-            const double a = points[i - 1].velocity.norm() - d.level, b = points[i].velocity.norm() - d.level;
-            const double dt = points[i].time - points[i - 1].time;
-            below += a <= 0.0 && b <= 0.0 ? dt
-                     : a > 0.0 && b > 0.0 ? 0.0
-                                          : dt * (a <= 0.0 ? a : b) / (a <= 0.0 ? a - b : b - a);
-            if ((a <= 0.0) != (b <= 0.0)) { // the crossing's own instant
-                const double rate = std::abs(b - a) / dt;
-                unsure += std::pow(std::min(points[i].speed / std::max(1e-12, rate), below + dt), 2);
-            }
-        }
-        v.value = below;
-        v.uMarks = std::sqrt(unsure);
+    } else {
+        v.value = timeBelow(d.level, points, [&](std::size_t i) {
+            return speedWithoutNoise(points[i].velocity.norm(), 0.0, points[i].noise);
+        });
+        v.uMarks = dwellError(d.level, points, slowestCutoff(motion, d.points, setup));
         const auto edge = [&](const MovingPoint& p, const PlacedPosition& at) {
             return p.velocity.norm() <= d.level ? instantError(at, time) : 0.0;
         };

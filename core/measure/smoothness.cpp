@@ -21,6 +21,7 @@ constexpr int kFine = 4;          // zero padding, powers of two, as published
 constexpr int kCoarse = 2;        // enough for how far noise moves it
 constexpr int kDraws = 32;
 constexpr double kNoisePower = 2.0;    // of the mean power of noise is taken off: it swings about its mean
+constexpr double kPutBack = 0.6;       // of what smoothing took off; found on simulated films
 constexpr double kLoudestNoise = 0.04; // of the greatest amplitude
 
 using Spectrum = std::vector<std::complex<double>>;
@@ -90,6 +91,16 @@ Amplitudes amplitudesOf(const Spectrum& spectrum, const std::vector<double>& noi
     return out;
 }
 
+// What smoothing took off these amplitudes put back, in part: below the noise there is nothing to put back, and all of
+// it would lift what is left of the noise too.
+Amplitudes putBack(Amplitudes amplitudes, std::optional<Hertz> cutoff, double rate, const Bins& bins) {
+    for (std::size_t k = 0; cutoff && k < amplitudes.size(); ++k) {
+        const double hz = static_cast<double>(k) * rate / static_cast<double>(bins.size);
+        amplitudes[k] *= 1.0 + kPutBack * (std::numbers::sqrt2 - 1.0) * std::pow(hz / cutoff->value, 4);
+    }
+    return amplitudes;
+}
+
 double arcLength(const Amplitudes& amplitudes, double threshold) {
     const double top = *std::max_element(amplitudes.begin(), amplitudes.end());
     const auto counts = [&](double a) { return a >= threshold * top; };
@@ -115,6 +126,8 @@ double meanArcLength(const Amplitudes& amplitudes) {
     return sum / kThresholds;
 }
 
+} // namespace
+
 // Noise as a smoothed track's speed has it, of unit variance; always the same one, so that a value stays what it is.
 std::vector<double> speedNoise(std::size_t length, std::optional<Hertz> cutoff, double rate) {
     constexpr std::size_t kBeside = 20; // the filter settles
@@ -131,8 +144,6 @@ std::vector<double> speedNoise(std::size_t length, std::optional<Hertz> cutoff, 
         out[i] = scale * (smooth[i + kBeside + 1] - smooth[i + kBeside - 1]);
     return out;
 }
-
-} // namespace
 
 double spectralArcLength(std::span<const double> speeds, double rate, double threshold) {
     return arcLength(amplitudesOf(spectrumOf(speeds, rate)), threshold);
@@ -159,7 +170,8 @@ MeasureValue evaluateSmoothness(const MeasureDefinition& d, const Motion& motion
         without.push_back(speed * speed > noise ? speed - noise / speed : 0.0);
     }
     // The noise is drawn: what it does to a speed that has no sign, and to where the spectrum ends, has no formula.
-    const auto noise = speedNoise(2 * kDraws * n, slowestCutoff(motion, d.points, setup), rate);
+    const auto cutoff = slowestCutoff(motion, d.points, setup);
+    const auto noise = speedNoise(2 * kDraws * n, cutoff, rate);
     const auto rows = static_cast<Eigen::Index>(n);
     Eigen::MatrixXd series(rows, kDraws + 2);
     for (Eigen::Index i = 0; i < rows; ++i) {
@@ -187,8 +199,9 @@ MeasureValue evaluateSmoothness(const MeasureDefinition& d, const Motion& motion
         return refuse(d, "jerks cannot be told from errors of its marks: film it larger or mark it more closely");
     MeasureValue v;
     v.measure = d.id;
-    const auto value = [&](std::span<const double> s) {
-        return meanArcLength(amplitudesOf(spectrumOf(s, rate), power, 1 << (kFine - kCoarse)));
+    const auto value = [&](std::span<const double> of) {
+        return meanArcLength(putBack(amplitudesOf(spectrumOf(of, rate), power, 1 << (kFine - kCoarse)), cutoff, rate,
+                                     Bins(of.size(), rate, kFine)));
     };
     v.value = value(speeds);
     // How far noise moves it: added to what of the spectrum stands out of the noise.
@@ -198,7 +211,7 @@ MeasureValue evaluateSmoothness(const MeasureDefinition& d, const Motion& motion
         Spectrum draw(draws.col(i).begin(), draws.col(i).end());
         for (std::size_t k = 0; k < seen.size(); ++k)
             draw[k] += clear[k] > 0.0 ? seen[k] * (clear[k] / std::abs(seen[k])) : 0.0;
-        const double moved = meanArcLength(amplitudesOf(draw, power));
+        const double moved = meanArcLength(putBack(amplitudesOf(draw, power), cutoff, rate, Bins(n, rate, kCoarse)));
         sum += moved / kDraws;
         squares += moved * moved / kDraws;
     }

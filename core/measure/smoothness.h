@@ -20,4 +20,7 @@ double spectralArcLength(std::span<const double> speeds, double rate, double thr
 MeasureValue evaluateSmoothness(const MeasureDefinition& definition, const Motion& motion, const PlacedPosition& from,
                                 const PlacedPosition& until, const ViewSetup& setup);
 
+/// Noise as a smoothed track's speed has it, of unit variance; always the same one, so that a value stays what it is.
+std::vector<double> speedNoise(std::size_t length, std::optional<Hertz> cutoff, double rate);
+
 } // namespace riflesso
