@@ -201,21 +201,33 @@ MeasureValue evaluateContacts(const MeasureDefinition& d, const Motion& motion, 
         noteSamples(v, *read);
         feet.push_back(std::move(*read));
     }
-    // The same again with limits a third narrower and wider: what depends on the limits is not sure.
     struct Counted {
         int landings = 0, standing = 0;
         std::vector<double> firstLanding; // real time by foot; NaN without one
         double error = 0.0;               // of the landings, from frames and marks
         std::vector<FrameIndex> frames;
     };
-    // The instant at which the speed falls below the limit; where the height decided, the middle of the two frames.
-    const auto landing = [](const MovingPoint& before, const MovingPoint& after, double level) {
-        const double a = before.velocity.norm() - level, b = after.velocity.norm() - level;
-        const double frame = after.time - before.time, rate = (a - b) / frame;
-        if (a <= 0.0 || rate <= 0.0)
-            return std::pair((before.time + after.time) / 2.0, frame / std::sqrt(12.0));
-        // What smoothing takes off a landing's speed delays both feet alike.
-        return std::pair(before.time + a / rate, std::hypot(std::max(before.noise, after.noise) / rate, frame / 10.0));
+    // The instant at which the last of both limits is passed: the speed falls below its own, the point sinks below the
+    // other. What smoothing takes off a landing's speed delays both feet alike.
+    const auto landing = [](const std::vector<MovingPoint>& foot, std::size_t first, double level, double height) {
+        const auto &before = foot[first - 1], &after = foot[first];
+        double lowest = foot.front().at.y(); // y is down
+        for (const auto& p : foot)
+            lowest = std::max(lowest, p.at.y());
+        const double frame = after.time - before.time;
+        struct Passed {
+            double time, u;
+        } out{before.time, 0.0};
+        const auto pass = [&](double a, double b, double noise) { // from above 0 to below it
+            if (a <= 0.0)
+                return;
+            const double rate = (a - b) / frame;
+            if (const double at = before.time + a / rate; at > out.time || out.u == 0.0)
+                out = {at, std::hypot(noise / rate, frame / 20.0)};
+        };
+        pass(before.velocity.norm() - level, after.velocity.norm() - level, std::max(before.noise, after.noise));
+        pass(lowest - before.at.y() - height, lowest - after.at.y() - height, std::max(before.own, after.own));
+        return out;
     };
     const auto count = [&](double factor) {
         Counted c;
@@ -226,7 +238,7 @@ MeasureValue evaluateContacts(const MeasureDefinition& d, const Motion& motion, 
                     ++c.landings;
                     c.frames.push_back(foot[contact.first].frame);
                     if (std::isnan(c.firstLanding.back())) {
-                        const auto [when, u] = landing(foot[contact.first - 1], foot[contact.first], d.level * factor);
+                        const auto [when, u] = landing(foot, contact.first, d.level * factor, d.height * factor);
                         c.firstLanding.back() = when;
                         c.error = std::hypot(c.error, u);
                     }
@@ -236,17 +248,19 @@ MeasureValue evaluateContacts(const MeasureDefinition& d, const Motion& motion, 
         }
         return c;
     };
-    const Counted usual = count(1.0), strict = count(1.0 / 1.35), lenient = count(1.35);
+    const Counted usual = count(1.0);
+    // The same again with limits a third narrower and wider: what depends on the limits is not sure.
+    const auto moved = [&](auto Counted::*of) { return std::abs(count(1.0 / 1.35).*of - count(1.35).*of) / 2.0; };
     const double step = time.realPeriod(from.frame) / std::sqrt(12.0);
     switch (d.aspect) {
     case Aspect::count:
         v.value = usual.landings;
-        v.uMarks = std::abs(strict.landings - lenient.landings) / 2.0;
+        v.uMarks = moved(&Counted::landings);
         v.frames = usual.frames;
         break;
     case Aspect::feet:
         v.value = usual.standing;
-        v.uMarks = std::abs(strict.standing - lenient.standing) / 2.0;
+        v.uMarks = moved(&Counted::standing);
         v.frames = {from.frame};
         break;
     default: {
@@ -256,8 +270,14 @@ MeasureValue evaluateContacts(const MeasureDefinition& d, const Motion& motion, 
                                  std::string(std::isnan(usual.firstLanding[0]) ? "the first" : "the second") +
                                  " foot is seen");
         v.value = between(usual);
-        // What the limits are is part of what is asked; a landing that only one of them sees is not sure of its frame.
-        v.uMarks = std::isnan(between(strict)) || std::isnan(between(lenient)) ? 2.0 * step : 0.0;
+        // The limits are part of what is asked; what marks' errors make of them is not.
+        double unsure = 0.02;
+        for (const auto& foot : feet)
+            for (const auto& p : foot)
+                unsure = std::max({unsure, p.noise / d.level, p.own / d.height});
+        unsure = 1.0 + std::min(unsure, 0.35);
+        const double early = between(count(1.0 / unsure)), late = between(count(unsure));
+        v.uMarks = std::isnan(early) || std::isnan(late) ? 2.0 * step : std::abs(early - late) / 2.0;
         v.uTime = usual.error;
         v.frames = usual.frames;
     }

@@ -222,6 +222,8 @@ double lostAlong(const Points& slopes, const std::vector<LandmarkName>& names, c
     return frames > 0 ? 2.0 * std::max(0.0, squares / frames - noise) + 0.5 * noise : 0.0;
 }
 
+constexpr double kFlattened = 0.5; // of what smoothing is seen to take off a peak's speed, by draws
+
 // One value out of all frames of a phase.
 MeasureValue evaluateOver(const MeasureDefinition& d, const Motion& motion, const PlacedPosition& from,
                           const PlacedPosition& until, const ViewSetup& setup) {
@@ -232,7 +234,7 @@ MeasureValue evaluateOver(const MeasureDefinition& d, const Motion& motion, cons
     if (isTime(d) && !time.captureKnown())
         return refuse(d, "the capture rate of this take is not set, so no time can be read");
     std::vector<Sample> samples;
-    std::vector<double> own;
+    std::vector<double> own, lost;
     std::string why;
     MeasureValue v;
     v.measure = d.id;
@@ -247,6 +249,7 @@ MeasureValue evaluateOver(const MeasureDefinition& d, const Motion& motion, cons
             samples.empty() ? r->value : samples.back().value + difference(d, r->value, samples.back().value);
         samples.push_back({FrameIndex(f), time.real(FrameIndex(f)).value, value, r->u});
         own.push_back(r->own);
+        lost.push_back(r->lost);
         v.draft = v.draft || r->draft;
         if (r->filled)
             v.reason = "read from a filled gap, in part";
@@ -264,6 +267,8 @@ MeasureValue evaluateOver(const MeasureDefinition& d, const Motion& motion, cons
     case Reduction::max: {
         const Extreme e = extreme(d.reduction == Reduction::max);
         v.value = e.value;
+        if (d.reduction == Reduction::max && d.kind == MeasureKind::speed)
+            v.value += kFlattened * lost[e.at]; // smoothing makes a peak lower, never higher
         v.uMarks = e.u;
         v.uTime = e.uTime;
         v.frames = {samples[e.at].frame};

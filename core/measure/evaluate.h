@@ -47,7 +47,8 @@ struct Reading {
     bool draft = false;  ///< true when a body model's draft took part
     /// What each landmark's own error contributes to u².
     std::map<LandmarkName, double> parts{};
-    double own = 0.0; ///< the part of u that neighbouring frames do not share
+    double own = 0.0;  ///< the part of u that neighbouring frames do not share
+    double lost = 0.0; ///< of a speed: the part of u that is movement which smoothing took off
 };
 
 /// A measure on one rep.

@@ -284,6 +284,7 @@ Result<Reading> readSpeed(const MeasureDefinition& d, const Motion& motion, Fram
     Reading r;
     r.value = along ? p->velocity.dot(*along) : p->velocity.norm();
     r.u = std::hypot(p->speed, p->scale * r.value);
+    r.lost = std::sqrt(std::max(0.0, p->speed * p->speed - p->noise * p->noise));
     r.filled = p->filled;
     r.draft = p->draft;
     r.parts = p->parts;
