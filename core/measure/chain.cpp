@@ -131,7 +131,7 @@ MeasureValue evaluateChain(const MeasureDefinition& d, const Motion& motion, con
                 s.bias = 0.0;
         Extreme e = extremeOf(*samples, true, time, instantError(from, time), instantError(until, time));
         e.uInstant *=
-            1.1; // noise of speeds swings to and fro where that of places drifts: found by draws (test_rhythm)
+            1.06; // noise of speeds swings to and fro where that of places drifts: found by draws (test_rhythm)
         if (cutoff) {
             // A peak that falls otherwise than it rises was moved by smoothing somewhat further than smoothing moves it
             // again (twicing, Tukey 1977). Putting it back would double its noise, so that counts as error.

@@ -21,7 +21,7 @@ constexpr int kFine = 4;          // zero padding, powers of two, as published
 constexpr int kCoarse = 2;        // enough for how far noise moves it
 constexpr int kDraws = 32;
 constexpr double kNoisePower = 2.0;    // of the mean power of noise is taken off: it swings about its mean
-constexpr double kPutBack = 0.6;       // of what smoothing took off; found on simulated films
+constexpr double kPutBack = 0.4;       // of what smoothing took off; found on simulated films
 constexpr double kLoudestNoise = 0.04; // of the greatest amplitude
 
 using Spectrum = std::vector<std::complex<double>>;
@@ -81,24 +81,29 @@ Eigen::MatrixXcd spectraOf(const Eigen::MatrixXd& series, double rate) {
     return out;
 }
 
-// The amplitudes without what noise of these powers adds. \p coarser: how many bins have a power in common.
-Amplitudes amplitudesOf(const Spectrum& spectrum, const std::vector<double>& noise = {}, std::size_t coarser = 1) {
+// What noise adds to a spectrum, and what smoothing takes off it.
+struct Spoiled {
+    std::vector<double> noise;   // powers, none: no noise
+    std::size_t coarser = 1;     // how many bins have a power in common
+    std::optional<Hertz> cutoff; // none: not smoothed
+    double step = 0.0;           // Hz from bin to bin
+};
+
+// The amplitudes without what noise adds. What smoothing took off is put back, the less of it the less an amplitude
+// stands out of the noise.
+Amplitudes amplitudesOf(const Spectrum& spectrum, const Spoiled& by = {}) {
     Amplitudes out;
     for (std::size_t k = 0; k < spectrum.size(); ++k) {
-        const double power = noise.empty() ? 0.0 : kNoisePower * noise[std::min(k / coarser, noise.size() - 1)];
-        out.push_back(std::sqrt(std::max(0.0, std::norm(spectrum[k]) - power)));
+        const double seen = std::norm(spectrum[k]);
+        const double power =
+            by.noise.empty() ? 0.0 : kNoisePower * by.noise[std::min(k / by.coarser, by.noise.size() - 1)];
+        const double clear = std::max(0.0, seen - power);
+        const double lost =
+            by.cutoff ? (std::numbers::sqrt2 - 1.0) * std::pow(static_cast<double>(k) * by.step / by.cutoff->value, 4)
+                      : 0.0;
+        out.push_back(std::sqrt(clear) * (1.0 + (seen > 0.0 ? kPutBack * lost * clear / seen : 0.0)));
     }
     return out;
-}
-
-// What smoothing took off these amplitudes put back, in part: below the noise there is nothing to put back, and all of
-// it would lift what is left of the noise too.
-Amplitudes putBack(Amplitudes amplitudes, std::optional<Hertz> cutoff, double rate, const Bins& bins) {
-    for (std::size_t k = 0; cutoff && k < amplitudes.size(); ++k) {
-        const double hz = static_cast<double>(k) * rate / static_cast<double>(bins.size);
-        amplitudes[k] *= 1.0 + kPutBack * (std::numbers::sqrt2 - 1.0) * std::pow(hz / cutoff->value, 4);
-    }
-    return amplitudes;
 }
 
 double arcLength(const Amplitudes& amplitudes, double threshold) {
@@ -200,18 +205,20 @@ MeasureValue evaluateSmoothness(const MeasureDefinition& d, const Motion& motion
     MeasureValue v;
     v.measure = d.id;
     const auto value = [&](std::span<const double> of) {
-        return meanArcLength(putBack(amplitudesOf(spectrumOf(of, rate), power, 1 << (kFine - kCoarse)), cutoff, rate,
-                                     Bins(of.size(), rate, kFine)));
+        const Bins bins(of.size(), rate, kFine);
+        return meanArcLength(amplitudesOf(
+            spectrumOf(of, rate), {power, 1 << (kFine - kCoarse), cutoff, rate / static_cast<double>(bins.size)}));
     };
     v.value = value(speeds);
     // How far noise moves it: added to what of the spectrum stands out of the noise.
-    const Amplitudes clear = amplitudesOf(seen, power);
+    const Amplitudes clear = amplitudesOf(seen, {power, 1, {}, 0.0});
+    const double step = rate / static_cast<double>(Bins(n, rate, kCoarse).size);
     double sum = 0.0, squares = 0.0;
     for (int i = 0; i < kDraws; ++i) {
         Spectrum draw(draws.col(i).begin(), draws.col(i).end());
         for (std::size_t k = 0; k < seen.size(); ++k)
             draw[k] += clear[k] > 0.0 ? seen[k] * (clear[k] / std::abs(seen[k])) : 0.0;
-        const double moved = meanArcLength(putBack(amplitudesOf(draw, power), cutoff, rate, Bins(n, rate, kCoarse)));
+        const double moved = meanArcLength(amplitudesOf(draw, {power, 1, cutoff, step}));
         sum += moved / kDraws;
         squares += moved * moved / kDraws;
     }
