@@ -158,13 +158,23 @@ MeasureValue evaluateOverlap(const MeasureDefinition& d, const Motion& motion, c
     return v;
 }
 
+double lowestOf(const std::vector<MovingPoint>& points) {
+    const auto lowest = std::max_element(points.begin(), points.end(), [](const MovingPoint& a, const MovingPoint& b) {
+        return a.at.y() < b.at.y(); // y is down
+    });
+    const auto near = std::count_if(points.begin(), points.end(), [&](const MovingPoint& p) {
+        return lowest->at.y() - p.at.y() < 3.0 * lowest->own;
+    });
+    const double frame = (points.back().time - points.front().time) / static_cast<double>(points.size());
+    const double pieces = std::max(1.0, 18.0 * frame * static_cast<double>(near)); // smoothed neighbours err alike
+    return lowest->at.y() - 0.85 * std::sqrt(2.0 * std::log(pieces)) * lowest->own;
+}
+
 std::vector<Contact> contactsOf(const std::vector<MovingPoint>& points, double level, double height) {
     std::vector<Contact> out;
     if (points.empty())
         return out;
-    double lowest = points.front().at.y(); // y is down
-    for (const auto& p : points)
-        lowest = std::max(lowest, p.at.y());
+    const double lowest = lowestOf(points);
     bool on = false;
     for (std::size_t i = 0; i < points.size(); ++i) {
         const double speed = points[i].velocity.norm(), above = lowest - points[i].at.y();
@@ -211,19 +221,19 @@ MeasureValue evaluateContacts(const MeasureDefinition& d, const Motion& motion, 
     // other. What smoothing takes off a landing's speed delays both feet alike.
     const auto landing = [](const std::vector<MovingPoint>& foot, std::size_t first, double level, double height) {
         const auto &before = foot[first - 1], &after = foot[first];
-        double lowest = foot.front().at.y(); // y is down
-        for (const auto& p : foot)
-            lowest = std::max(lowest, p.at.y());
+        const double lowest = lowestOf(foot);
         const double frame = after.time - before.time;
         struct Passed {
             double time, u;
-        } out{before.time, 0.0};
+        } out{before.time, frame / std::sqrt(12.0)};
+        bool any = false;
         const auto pass = [&](double a, double b, double noise) { // from above 0 to below it
             if (a <= 0.0)
                 return;
             const double rate = (a - b) / frame;
-            if (const double at = before.time + a / rate; at > out.time || out.u == 0.0)
-                out = {at, std::hypot(noise / rate, frame / 20.0)};
+            if (const double at = before.time + a / rate; at > out.time || !any)
+                out = {at, noise / rate};
+            any = true;
         };
         pass(before.velocity.norm() - level, after.velocity.norm() - level, std::max(before.noise, after.noise));
         pass(lowest - before.at.y() - height, lowest - after.at.y() - height, std::max(before.own, after.own));
@@ -277,8 +287,9 @@ MeasureValue evaluateContacts(const MeasureDefinition& d, const Motion& motion, 
                 unsure = std::max({unsure, p.noise / d.level, p.own / d.height});
         unsure = 1.0 + std::min(unsure, 0.35);
         const double early = between(count(1.0 / unsure)), late = between(count(unsure));
-        v.uMarks = std::isnan(early) || std::isnan(late) ? 2.0 * step : std::abs(early - late) / 2.0;
-        v.uTime = usual.error;
+        // It is the noise that is counted at the landings already, and what is seen of it there may be too little.
+        const double range = std::isnan(early) || std::isnan(late) ? 2.0 * step : std::abs(early - late) / 2.0;
+        v.uTime = std::max(usual.error, range);
         v.frames = usual.frames;
     }
     }

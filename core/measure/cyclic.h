@@ -23,6 +23,9 @@ struct Contact {
     std::size_t first = 0, last = 0; ///< indices into the points
     bool begins = false;             ///< the landing itself is among the points
 };
+/// The lowest place of a point, in its unit, y down, without what noise makes of the lowest of many. Not without
+/// points.
+double lowestOf(const std::vector<MovingPoint>& points);
 /// Where a foot stands: lower than \p height above the lowest place it has among \p points, slower than \p level (let
 /// go of at 1.5 times that). Lengths in the unit of the points. Gaps of one or two frames are closed, contacts of one
 /// frame left out.

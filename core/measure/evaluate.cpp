@@ -222,7 +222,7 @@ double lostAlong(const Points& slopes, const std::vector<LandmarkName>& names, c
     return frames > 0 ? 2.0 * std::max(0.0, squares / frames - noise) + 0.5 * noise : 0.0;
 }
 
-constexpr double kFlattened = 0.5; // of what smoothing is seen to take off a peak's speed, by draws
+constexpr double kFlattened = 0.8; // of what smoothing is seen to take off a peak's speed, by draws
 
 // One value out of all frames of a phase.
 MeasureValue evaluateOver(const MeasureDefinition& d, const Motion& motion, const PlacedPosition& from,

@@ -426,7 +426,7 @@ MeasureValue evaluateMovement(const MeasureDefinition& d, const Motion& motion, 
             for (std::size_t i = 0; i < n; ++i)
                 distances.push_back({points[i].frame, points[i].time, away(i), points[i].own});
             const Extreme furthest = extremeOf(distances, true, time, 0.0, 0.0);
-            const double clear = std::clamp(seen / (4.0 * mine) - 1.0, 0.0, 1.0);
+            const double clear = mine > 0.0 ? std::clamp(seen / (4.0 * mine) - 1.0, 0.0, 1.0) : 1.0;
             v.value = clear * furthest.value + (1.0 - clear) * atRest;
             // The largest of a few that come near varies less than each (0.83 for two, 0.75 for three; textbook).
             v.uMarks = 0.78 * (clear * furthest.u + (1.0 - clear) * std::hypot(mine, (seen - atRest) / 2.0));

@@ -158,6 +158,21 @@ private slots:
         QVERIFY2(std::abs(v.value - truth) < 0.003, qPrintable(QString("%1 %2").arg(v.value).arg(truth)));
         QVERIFY(v.u > 0.002 && v.u < 0.02);
     }
+    // A phase that ends later makes a moving point less still: what an end's instant is unsure of counts.
+    void stillnessDependsOnTheEnds() {
+        const Motion moving = film([](double t) { return Eigen::Vector2d(300 + 300 * t, 200); });
+        auto d = of(MeasureKind::stillness, {"left_wrist"});
+        for (const bool rms : {false, true}) {
+            d.rms = rms;
+            const auto until = [&](int frame) {
+                return evaluate(d, moving, {{"here", {FrameIndex(20), 0.0}}, {"there", {FrameIndex(frame), 0.01}}},
+                                kSide);
+            };
+            const double perSecond = (until(101).value - until(99).value) / 2.0 * kRate;
+            QVERIFY2(std::abs(until(100).uTime / (0.01 * perSecond) - 1.0) < 0.05,
+                     qPrintable(QString("%1 %2").arg(until(100).uTime).arg(0.01 * perSecond)));
+        }
+    }
     // 400 films marked by hand with 1.5 px and smoothed: the truth within 1.96 u.
     void honest_data() {
         QTest::addColumn<QString>("what");
