@@ -347,14 +347,19 @@ private slots:
         // A phase of half a minute is read by other means than a short one, and in the same way.
         const Ways slowly = {
             {"right_wrist", [](double t) { return Eigen::Vector2d(300 + 200 * std::sin(kPi * t / 1.6), 300); }}};
-        const auto longOne = [&](int frames) {
+        const auto longOne = [&](int frames, unsigned seed) {
             const Positions phase = {{"here", {FrameIndex(5), {}}}, {"there", {FrameIndex(5 + frames), {}}}};
-            return evaluate(d, drawn(slowly, {4000, kRate, 0.5, 3}), phase, kSide);
+            return evaluate(d, drawn(slowly, {4000, kRate, 0.5, seed}), phase, kSide);
         };
-        const auto justShort = longOne(511), justLong = longOne(513), longest = longOne(3900);
-        QVERIFY(std::abs(justShort.value - justLong.value) < 0.15 && !longest.refused);
-        QVERIFY2(std::abs(justShort.u / justLong.u - 1.0) < 0.7,
-                 qPrintable(QString("%1 %2").arg(justShort.u).arg(justLong.u)));
+        double uShort = 0.0, uLong = 0.0; // of six films: one draw by itself leaves u unsure
+        for (unsigned seed = 1; seed <= 6; ++seed) {
+            const auto justShort = longOne(511, seed), justLong = longOne(513, seed);
+            QVERIFY(std::abs(justShort.value - justLong.value) < 0.15);
+            uShort += justShort.u;
+            uLong += justLong.u;
+        }
+        QVERIFY2(std::abs(uShort / uLong - 1.0) < 0.5, qPrintable(QString("%1 %2").arg(uShort).arg(uLong)));
+        QVERIFY(!longOne(3900, 3).refused);
         const auto small = evaluate(d, drawn(reaching(30), {200, kRate, 1.5, 3}), kPhase, kSide);
         QVERIFY2(small.refused && small.reason.find("cannot be told from errors") != std::string::npos,
                  small.reason.c_str());
