@@ -75,6 +75,63 @@ Way wayOf(const std::vector<MovingPoint>& points, const MeasureDefinition& d, co
     return out;
 }
 
+// Stillness without the error of its unit. \p uFrom, uUntil: of the phase's ends, s.
+void readStillness(const MeasureDefinition& d, const std::vector<MovingPoint>& points, const Timebase& time,
+                   double uFrom, double uUntil, MeasureValue& v) {
+    const std::size_t n = points.size();
+    // Over time: the first and the last frame count for half a frame each.
+    const double span = points.back().time - points.front().time;
+    const auto share = [&](std::size_t i) {
+        return (points[std::min(i + 1, n - 1)].time - points[i > 0 ? i - 1 : 0].time) / (2.0 * span);
+    };
+    Eigen::Vector2d mean(0, 0);
+    for (std::size_t i = 0; i < n; ++i)
+        mean += share(i) * points[i].at;
+    double square = 0.0, noise = 0.0;
+    std::size_t far = 0;
+    const auto away = [&](std::size_t i) { return (points[i].at - mean).norm(); };
+    for (std::size_t i = 0; i < n; ++i) {
+        square += share(i) * away(i) * away(i);
+        noise += 2.0 * share(i) * points[i].own * points[i].own;
+        if (away(i) > away(far))
+            far = i;
+    }
+    const double pieces = std::max(1.0, 18.0 * span); // smoothed places err alike for 1/18 s
+    // How fast it grows when the phase ends later: what the end adds, and how it draws the mean towards itself.
+    std::function<double(std::size_t)> growth;
+    if (d.rms) { // what the marks' own jitter adds is taken off
+        v.value = std::sqrt(std::max(0.0, square - noise));
+        const double jitter = std::sqrt(noise / 2.0);
+        v.uMarks =
+            v.value > 0.0 ? std::hypot(noise / (2.0 * v.value), jitter) / std::sqrt(pieces) : std::sqrt(noise / pieces);
+        growth = [&](std::size_t end) {
+            return v.value > 0.0 ? std::abs(away(end) * away(end) - square) / (2.0 * v.value * span) : 0.0;
+        };
+    } else {
+        // The furthest of many places that only jitter lies √(2 ln pieces) of the jitter away (of two axes, each of
+        // them can be it). As with a range, that is taken off, and half of it stays unsure. Far from rest only what
+        // comes as near to being the furthest takes part, and only along the way out.
+        const double seen = away(far), mine = points[far].own;
+        const double jitter = mine * std::sqrt(2.0 * std::log(2.0 * pieces));
+        const double atRest = std::sqrt(std::max(0.0, seen * seen - jitter * jitter));
+        std::vector<Sample> distances;
+        for (std::size_t i = 0; i < n; ++i)
+            distances.push_back({points[i].frame, points[i].time, away(i), points[i].own});
+        const Extreme furthest = extremeOf(distances, true, time, 0.0, 0.0);
+        const double clear = mine > 0.0 ? std::clamp(seen / (4.0 * mine) - 1.0, 0.0, 1.0) : 1.0;
+        v.value = clear * furthest.value + (1.0 - clear) * atRest;
+        // The largest of a few that come near varies less than each (0.83 for two, 0.75 for three; textbook).
+        v.uMarks = 0.78 * (clear * furthest.u + (1.0 - clear) * std::hypot(mine, (seen - atRest) / 2.0));
+        v.frames = {points[far].frame};
+        growth = [&](std::size_t end) {
+            const Eigen::Vector2d out = (points[far].at - mean).normalized();
+            const double drawn = out.dot(points[end].at - mean) / span;
+            return std::abs((far == end ? out.dot(points[end].velocity) : 0.0) - drawn);
+        };
+    }
+    v.uTime = std::hypot(growth(0) * uFrom, growth(n - 1) * uUntil);
+}
+
 // How long its speed lies below a level, crossings between two frames in a straight line. \p speedOf: of a point, by
 // its number.
 template <typename SpeedOf>
@@ -322,7 +379,6 @@ MeasureValue evaluateMovement(const MeasureDefinition& d, const Motion& motion, 
     if (!read)
         return refuse(d, read.error().text());
     const auto& points = *read;
-    const auto n = points.size();
     MeasureValue v;
     v.measure = d.id;
     for (const auto& p : points) {
@@ -387,57 +443,7 @@ MeasureValue evaluateMovement(const MeasureDefinition& d, const Motion& motion, 
             v.uMarks = 0.5 * std::abs(reversals(way.along, 0.7 * hysteresis) - reversals(way.along, 1.4 * hysteresis));
         }
     } else if (d.kind == MeasureKind::stillness) {
-        // Over time: the first and the last frame count for half a frame each.
-        const double span = points.back().time - points.front().time;
-        const auto share = [&](std::size_t i) {
-            return (points[std::min(i + 1, n - 1)].time - points[i > 0 ? i - 1 : 0].time) / (2.0 * span);
-        };
-        Eigen::Vector2d mean(0, 0);
-        for (std::size_t i = 0; i < n; ++i)
-            mean += share(i) * points[i].at;
-        double square = 0.0, noise = 0.0;
-        std::size_t far = 0;
-        const auto away = [&](std::size_t i) { return (points[i].at - mean).norm(); };
-        for (std::size_t i = 0; i < n; ++i) {
-            square += share(i) * away(i) * away(i);
-            noise += 2.0 * share(i) * points[i].own * points[i].own;
-            if (away(i) > away(far))
-                far = i;
-        }
-        const double pieces = std::max(1.0, 18.0 * span); // smoothed places err alike for 1/18 s
-        // How fast it grows when the phase ends later: what the end adds, and how it draws the mean towards itself.
-        std::function<double(std::size_t)> growth;
-        if (d.rms) { // what the marks' own jitter adds is taken off
-            v.value = std::sqrt(std::max(0.0, square - noise));
-            const double jitter = std::sqrt(noise / 2.0);
-            v.uMarks = v.value > 0.0 ? std::hypot(noise / (2.0 * v.value), jitter) / std::sqrt(pieces)
-                                     : std::sqrt(noise / pieces);
-            growth = [&](std::size_t end) {
-                return v.value > 0.0 ? std::abs(away(end) * away(end) - square) / (2.0 * v.value * span) : 0.0;
-            };
-        } else {
-            // The furthest of many places that only jitter lies √(2 ln pieces) of the jitter away (of two axes, each of
-            // them can be it). As with a range, that is taken off, and half of it stays unsure. Far from rest only what
-            // comes as near to being the furthest takes part, and only along the way out.
-            const double seen = away(far), mine = points[far].own;
-            const double jitter = mine * std::sqrt(2.0 * std::log(2.0 * pieces));
-            const double atRest = std::sqrt(std::max(0.0, seen * seen - jitter * jitter));
-            std::vector<Sample> distances;
-            for (std::size_t i = 0; i < n; ++i)
-                distances.push_back({points[i].frame, points[i].time, away(i), points[i].own});
-            const Extreme furthest = extremeOf(distances, true, time, 0.0, 0.0);
-            const double clear = mine > 0.0 ? std::clamp(seen / (4.0 * mine) - 1.0, 0.0, 1.0) : 1.0;
-            v.value = clear * furthest.value + (1.0 - clear) * atRest;
-            // The largest of a few that come near varies less than each (0.83 for two, 0.75 for three; textbook).
-            v.uMarks = 0.78 * (clear * furthest.u + (1.0 - clear) * std::hypot(mine, (seen - atRest) / 2.0));
-            v.frames = {points[far].frame};
-            growth = [&](std::size_t end) {
-                const Eigen::Vector2d out = (points[far].at - mean).normalized();
-                const double drawn = out.dot(points[end].at - mean) / span;
-                return std::abs((far == end ? out.dot(points[end].velocity) : 0.0) - drawn);
-            };
-        }
-        v.uTime = std::hypot(growth(0) * instantError(from, time), growth(n - 1) * instantError(until, time));
+        readStillness(d, points, time, instantError(from, time), instantError(until, time), v);
         v.uMarks = std::hypot(v.uMarks, scale * v.value);
     } else {
         v.value = timeBelow(d.level, points, [&](std::size_t i) {

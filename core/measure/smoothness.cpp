@@ -133,7 +133,6 @@ double meanArcLength(const Amplitudes& amplitudes) {
 
 } // namespace
 
-// Noise as a smoothed track's speed has it, of unit variance; always the same one, so that a value stays what it is.
 std::vector<double> speedNoise(std::size_t length, std::optional<Hertz> cutoff, double rate) {
     constexpr std::size_t kBeside = 20; // the filter settles
     const Hertz hz = cutoff.value_or(Hertz(rate));
