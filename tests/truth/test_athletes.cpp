@@ -2,7 +2,8 @@
 // how often a decision is wrong, what undecided is used for, how honest the stated u is, kind by kind.
 //
 // The truth of a measure is what the same definition gives on the exact joints, at the exact instants, filmed by the
-// same camera without noise. Bands: around the perfect athlete of the same stature, as wide as the blueprint's floor.
+// same camera without noise. Bands: the blueprint's own; where it takes a model, around the perfect athlete of the same
+// stature, as wide as the blueprint's floor.
 
 #include "casebook/shipped.h"
 #include "core/mirror/reference.h"
