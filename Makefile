@@ -5,25 +5,35 @@ JOBS  := $(shell nproc)
 DEMO  := build/demo-library
 FILMS := build/demo-films
 
-.PHONY: help demo test build packages bench format lint asan package clean
+.PHONY: help demo test build packages configure bench format lint asan tsan check-long clean
 
 help:
 	@echo "make demo    build, make the demo library, start the program with it"
 	@echo "make test    build and run all tests"
 	@echo "make build   the release build, programs in $(BUILD)/bin/"
 	@echo "make bench   speed figures as ratios"
-	@echo "make format  clang-format on all sources;  make lint  clang-tidy on core/;  make asan  tests under sanitizers"
+	@echo "make format  clang-format on all sources;  make lint  clang-tidy on core/"
+	@echo "make asan    tests under address sanitizer;  make tsan  under thread sanitizer;  make check-long  statistics in full"
 
-# Installs what is missing, and says so first.
+# Installs what running and building need and is missing, and says so first.
 packages:
 	@bash packaging/install-missing.sh packaging/debian-packages.txt packaging/debian-build-packages.txt
 
-build: packages
+# What tests and the bench need besides.
+test-packages: packages
+	@bash packaging/install-missing.sh packaging/debian-test-packages.txt
+	@bash packaging/make-locale.sh
+
+configure: packages
 	@bash finder/models/fetch.sh --missing
 	@mkdir -p build && { cmake --preset release > build/configure.log 2>&1 || { cat build/configure.log; exit 1; }; }
+
+build: configure test-packages
 	@cmake --build --preset release -j $(JOBS)
 
-demo: build
+demo: configure
+	@echo "Building the two programs (first time: three to eight minutes on two cores), then filming the demo (two to three minutes)."
+	@cmake --build --preset release -j $(JOBS) --target riflesso riflesso-cli
 	@if [ ! -f $(DEMO)/library.sqlite ]; then $(BUILD)/bin/riflesso-cli demo $(DEMO) --films $(FILMS); fi
 	@if [ -n "$$DISPLAY$$WAYLAND_DISPLAY" ]; then \
 	  $(BUILD)/bin/riflesso --library $(DEMO); \
@@ -44,11 +54,12 @@ format:
 lint: build
 	@git ls-files 'core/*.cpp' | xargs clang-tidy -p $(BUILD) --quiet --extra-arg=-Wno-unknown-warning-option
 
-asan: packages
-	@cmake --preset asan > /dev/null && cmake --build --preset asan -j $(JOBS) && cd build/asan && ctest --output-on-failure -LE slow
+asan tsan: test-packages
+	@cmake --preset $@ > /dev/null && cmake --build --preset $@ -j $(JOBS) && cd build/$@ && ctest --output-on-failure -LE slow
 
-package:
-	@echo "make package is not made yet; the name is reserved." && exit 1
+# The statistics of `make test` with all their athletes and films: hours, not minutes. Run by hand.
+check-long: build
+	@cd $(BUILD) && RIFLESSO_LONG=1 ctest --output-on-failure -L slow --timeout 14400
 
 clean:
 	rm -rf build

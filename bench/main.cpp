@@ -410,7 +410,7 @@ void typing(const QString& library) {
     std::printf("a letter in the name of a measure, of a fault and of a position in the workshop, ms\n");
     MainWindow window(*dayFromIso("2026-11-23"));
     window.show();
-    if (!QFileInfo::exists(library + "/library.sqlite") || !window.openLibrary(library)) {
+    if (!QFileInfo::exists(library + "/library.sqlite") || !window.openLibrary(library, 1)) {
         std::printf("  no demo library in %s: make demo makes one\n", qPrintable(library));
         return;
     }
@@ -441,7 +441,7 @@ void keyPress(const QString& library) {
     MainWindow window(*dayFromIso("2026-11-23"));
     window.resize(1280, 800);
     window.show();
-    if (!QFileInfo::exists(library + "/library.sqlite") || !window.openLibrary(library)) {
+    if (!QFileInfo::exists(library + "/library.sqlite") || !window.openLibrary(library, 1)) {
         std::printf("  no demo library in %s: make demo makes one\n", qPrintable(library));
         return;
     }
@@ -565,7 +565,7 @@ void answering(const QString& library) {
         QFile::copy(library + "/" + file, copy.filePath(file));
     for (const QString& film : QDir(library + "/media").entryList(QDir::Files))
         QFile::copy(library + "/media/" + film, copy.filePath("media/" + film));
-    if (!window.openLibrary(copy.path()))
+    if (!window.openLibrary(copy.path(), 1))
         return;
     Workbench& bench = window.caseView()->bench();
     window.caseView()->show(Workspace::marking);

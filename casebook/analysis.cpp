@@ -635,13 +635,14 @@ RepFacts factsOf(const Blueprint& blueprint, const Rep& rep) {
     return facts;
 }
 
-Analysis analyse(const CaseData& data, const Blueprint& blueprint, Day today, const KnownMotions& known) {
+Analysis analyse(const CaseData& data, const Blueprint& blueprint, Day today, const KnownMotions& known, double sure) {
     Analysis a;
     a.handErrors = handErrorsOf(data);
     measureReps(data, blueprint, known, a);
     chooseReps(data, a);
     CompareOptions options;
     options.school = data.brief.school;
+    options.decision.confidence = sure;
     const auto athlete = pick(a, a.athleteReps);
     chooseReference(data, blueprint, a);
     options.situation = mainSituation(athlete, a.reference);

@@ -91,8 +91,10 @@ struct Analysis {
 /// Motions that need not be computed again, by take. The caller vouches that marks and times are the same.
 using KnownMotions = std::map<Id, std::shared_ptr<const Motion>>;
 
-/// \p today decides from which day the plan runs.
-Analysis analyse(const CaseData& data, const Blueprint& blueprint, Day today, const KnownMotions& known = {});
+/// \p today decides from which day the plan runs; \p sure is the probability from which a value is called inside or
+/// outside its band.
+Analysis analyse(const CaseData& data, const Blueprint& blueprint, Day today, const KnownMotions& known = {},
+                 double sure = 0.95);
 
 /// How sure hand marks are, from all repeat markings of the case. Empty before there is one.
 std::map<LandmarkName, MarkError> handErrorsOf(const CaseData& data);

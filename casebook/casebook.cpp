@@ -1,46 +1,11 @@
 #include "casebook/casebook.h"
 
-#include <QtConcurrent/QtConcurrentRun>
+#include "casebook/text.h"
+#include "casebook/undo_step.h"
 
 #include <algorithm>
 
 namespace riflesso {
-
-// One gesture on the undo stack. Steps of the same gesture merge by keeping the oldest `before` of each thing.
-class Casebook::Command : public QUndoCommand {
-public:
-    Command(Casebook& book, const QString& what, std::vector<Edit> edits, int gesture)
-        : QUndoCommand(what), m_book(book), m_edits(std::move(edits)), m_gesture(gesture) {}
-
-    void redo() override { carryOut(m_edits); }
-    void undo() override {
-        std::vector<Edit> back;
-        for (auto it = m_edits.rbegin(); it != m_edits.rend(); ++it)
-            back.push_back(reversed(*it));
-        carryOut(back);
-    }
-    int id() const override { return m_gesture == 0 ? -1 : 1; }
-    bool mergeWith(const QUndoCommand* other) override {
-        const auto* next = dynamic_cast<const Command*>(other);
-        if (!next || next->m_gesture != m_gesture)
-            return false;
-        m_edits.insert(m_edits.end(), next->m_edits.begin(), next->m_edits.end());
-        return true;
-    }
-    [[nodiscard]] bool done() const { return m_done; }
-
-private:
-    void carryOut(const std::vector<Edit>& edits) {
-        m_done = m_book.commit(edits);
-        if (!m_done)
-            setObsolete(true); // what could not be saved is not kept as if it had been
-    }
-
-    Casebook& m_book;
-    std::vector<Edit> m_edits;
-    int m_gesture;
-    bool m_done = false;
-};
 
 Casebook::Casebook(std::shared_ptr<Library> library, CaseData data, Blueprint blueprint, Day today)
     : m_library(std::move(library)), m_data(std::move(data)), m_blueprint(std::move(blueprint)), m_today(today) {
@@ -50,7 +15,13 @@ Casebook::Casebook(std::shared_ptr<Library> library, CaseData data, Blueprint bl
 }
 
 Casebook::~Casebook() {
-    m_watcher.waitForFinished();
+    m_jobs.stopAndWait();
+    // A guardian may withdraw consent: what was removed is gone when the case is closed. A film that could not be
+    // deleted belongs to no take and is offered when the library is opened next.
+    for (const auto& film : m_removedFilms)
+        if (std::none_of(m_data.takes.begin(), m_data.takes.end(),
+                         [&](const auto& t) { return t.second.film == film; }))
+            (void)m_library->removeFilm(film);
 }
 
 Result<std::unique_ptr<Casebook>> Casebook::open(std::shared_ptr<Library> library, Id caseId, Blueprint blueprint,
@@ -64,19 +35,63 @@ Result<std::unique_ptr<Casebook>> Casebook::open(std::shared_ptr<Library> librar
 bool Casebook::perform(const QString& what, std::vector<Edit> edits, int gesture) {
     if (edits.empty())
         return true;
-    // push() may delete a command that failed at once, so success is read off the stack's own words.
-    bool ok = false;
-    const auto connection = connect(this, &Casebook::changed, this, [&ok] { ok = true; });
-    m_undo.push(new Command(*this, what, std::move(edits), gesture));
-    disconnect(connection);
-    return ok;
+    // Written first: a step that could not be written never reaches the stack.
+    if (!commit(edits))
+        return false;
+    takeOver(edits, [&] { m_undo.push(new UndoStep(what, edits, gesture)); });
+    return true;
+}
+
+bool Casebook::undo() {
+    return step(true);
+}
+
+bool Casebook::redo() {
+    return step(false);
+}
+
+bool Casebook::step(bool back) {
+    if (back ? !m_undo.canUndo() : !m_undo.canRedo())
+        return false;
+    const auto* command = static_cast<const UndoStep*>(m_undo.command(back ? m_undo.index() - 1 : m_undo.index()));
+    const auto edits = command->edits(back);
+    if (const auto why = mismatch(m_data, edits)) {
+        emit failed(tr("This step can no longer be taken: another program has changed %1 since.").arg(q(*why)));
+        return false;
+    }
+    if (!commit(edits))
+        return false;
+    takeOver(edits, [&] { back ? m_undo.undo() : m_undo.redo(); });
+    return true;
 }
 
 bool Casebook::commit(const std::vector<Edit>& edits) {
     if (const auto s = m_library->apply(m_data.id, edits); !s) {
         emit failed(QString::fromStdString(s.error().text()));
+        if (s.error().kind == ErrorKind::conflict)
+            takeInForeign(); // so that what is newer is seen
         return false;
     }
+    return true;
+}
+
+bool Casebook::takeInForeign() {
+    if (!m_library->changedElsewhere())
+        return true;
+    auto data = m_library->load(m_data.id);
+    if (!data) {
+        emit failed(QString::fromStdString(data.error().text()));
+        return false;
+    }
+    const auto edits = differences(m_data, *data);
+    if (edits.empty())
+        return true;
+    takeOver(edits, [] {});
+    emit foreignTaken();
+    return true;
+}
+
+void Casebook::takeOver(const std::vector<Edit>& edits, const std::function<void()>& moveStack) {
     ChangeSet changes;
     const auto note = [](std::vector<Id>& list, Id id) {
         if (std::find(list.begin(), list.end(), id) == list.end())
@@ -88,6 +103,8 @@ bool Casebook::commit(const std::vector<Edit>& edits) {
         } else if (const auto* take = std::get_if<TakeEdit>(&edit)) {
             note(changes.takes, take->key);
             ++m_revision[take->key];
+            if (take->before && !take->after)
+                m_removedFilms.push_back(take->before->film);
         } else if (const auto* rep = std::get_if<RepEdit>(&edit)) {
             note(changes.reps, rep->after ? rep->after->take : rep->before->take);
         } else if (std::holds_alternative<BlockEdit>(edit)) {
@@ -96,7 +113,10 @@ bool Casebook::commit(const std::vector<Edit>& edits) {
             changes.links = true;
         } else if (std::holds_alternative<RepeatEdit>(edit)) {
             changes.repeats = true;
-            m_motions.clear(); // how sure hand marks are has changed
+            // How sure hand marks are has changed, of every take; an analysis under way must not bring the old back.
+            m_motions.clear();
+            for (const auto& [id, other] : m_data.takes)
+                ++m_revision[id];
         } else if (const auto* mark = std::get_if<MarkEdit>(&edit)) {
             note(changes.marks, mark->key.take);
             ++m_revision[mark->key.take];
@@ -108,9 +128,9 @@ bool Casebook::commit(const std::vector<Edit>& edits) {
     for (Id id : changes.marks)
         m_motions.erase(id);
     m_dirty = true;
+    moveStack();
     emit changed(changes);
     startAnalysis();
-    return true;
 }
 
 void Casebook::startAnalysis() {
@@ -143,9 +163,9 @@ void Casebook::startAnalysis() {
                 if (const auto mark = track->second.find(placed.frame); mark != track->second.end())
                     copy.marks[repeat.take][placed.landmark][placed.frame] = mark->second;
     }
-    m_watcher.setFuture(
-        QtConcurrent::run([copy = std::move(copy), blueprint = m_blueprint, today = m_today, known = m_motions] {
-            return std::make_shared<Analysis>(analyse(copy, blueprint, today, known));
+    m_watcher.setFuture(m_jobs.run(
+        [copy = std::move(copy), blueprint = m_blueprint, today = m_today, known = m_motions, sure = m_sure] {
+            return std::make_shared<Analysis>(analyse(copy, blueprint, today, known, sure));
         }));
 }
 
@@ -161,6 +181,15 @@ void Casebook::finishAnalysis() {
         startAnalysis(); // what changed meanwhile
     else
         emit analysed();
+}
+
+void Casebook::setSure(double probability) {
+    probability = std::clamp(probability, 0.5, 0.999);
+    if (m_sure == probability)
+        return;
+    m_sure = probability;
+    m_dirty = true;
+    startAnalysis();
 }
 
 const Analysis& Casebook::analysisNow() {
@@ -289,6 +318,26 @@ bool Casebook::acceptPosition(Id rep, const PositionId& position) {
     placed->second.proposed = false;
     return perform(tr("accept %1").arg(QString::fromStdString(m_blueprint.position(position)->name)),
                    {RepEdit{rep, it->second, after}});
+}
+
+int Casebook::acceptPositions(const std::vector<Id>& reps, double frames) {
+    int accepted = 0;
+    std::vector<Edit> edits;
+    for (const Id id : reps) {
+        const auto it = m_data.reps.find(id);
+        if (it == m_data.reps.end())
+            continue;
+        Rep after = it->second;
+        const Timebase time = timebaseOf(m_data.takes.at(after.take));
+        for (auto& [position, placed] : after.positions)
+            if (placed.proposed && instantError(placed, time) < frames * time.realPeriod(placed.frame)) {
+                placed.proposed = false;
+                ++accepted;
+            }
+        if (!(after == it->second))
+            edits.push_back(RepEdit{id, it->second, after});
+    }
+    return perform(tr("accept key positions"), std::move(edits)) ? accepted : 0;
 }
 
 bool Casebook::putMarks(Id take, const TrackSet& marks, const QString& what, int gesture, bool over) {

@@ -3,6 +3,7 @@
 /// The open case: the only door to its data. Changes are commands with undo and redo; views listen and never write.
 
 #include "casebook/analysis.h"
+#include "casebook/jobs.h"
 #include "core/motion/result.h"
 #include "library/library.h"
 
@@ -11,6 +12,8 @@
 #include <QString>
 #include <QUndoStack>
 
+#include <functional>
+#include <limits>
 #include <map>
 #include <memory>
 #include <vector>
@@ -40,8 +43,15 @@ public:
     [[nodiscard]] const CaseData& data() const { return m_data; }
     [[nodiscard]] const Blueprint& blueprint() const { return m_blueprint; }
     [[nodiscard]] Library& library() const { return *m_library; }
+    /// For workers, which must not depend on how long the case is open.
+    [[nodiscard]] std::shared_ptr<Library> sharedLibrary() const { return m_library; }
+    /// The probability from which a value counts as inside or outside its band, 0.5 to 0.999; read anew at once.
+    void setSure(double probability);
+    /// All background work of this case. It ends before the case does.
+    [[nodiscard]] Jobs& jobs() { return m_jobs; }
     [[nodiscard]] Day today() const { return m_today; }
-    [[nodiscard]] QUndoStack& undoStack() { return m_undo; }
+    /// To look at and to listen to; steps are taken by undo() and redo().
+    [[nodiscard]] const QUndoStack& undoStack() const { return m_undo; }
     /// The newest finished analysis; empty values until the first is done.
     [[nodiscard]] const Analysis& analysis() const { return m_analysis; }
     /// True while a newer analysis is on its way.
@@ -49,12 +59,23 @@ public:
     /// Waits for it; for the command line and tests.
     const Analysis& analysisNow();
 
+    /// Takes the last step back, or does it again. Written first: when that fails, or another program has changed one
+    /// of the things meanwhile, the step stays where it is, `failed` says why and the call returns false.
+    bool undo();
+    bool redo();
+
+    /// Looks whether another program has changed the case, and takes in what it finds; cheap when there is nothing.
+    /// Steps that touch what was changed can no longer be undone and say so then. False when the case could not be read
+    /// anew.
+    bool takeInForeign();
+
     // Commands -------------------------------------------------------------------------------------------------------
     bool setBrief(const Brief& brief);
     /// Gives the take an id. 0 when it failed.
     Id addTake(Take take);
     bool setTake(const Take& take, const QString& what);
-    /// Takes its reps and marks with it. The film stays where it is.
+    /// Takes its reps, marks and links with it. A film inside the library is deleted when the case is closed, unless
+    /// the step was undone or another take uses it.
     bool removeTake(Id take);
     Id addRep(Id take);
     bool removeRep(Id rep);
@@ -65,6 +86,8 @@ public:
     bool proposePositions(Id rep, const std::map<PositionId, PositionProposal>& proposals);
     /// A hollow peg becomes a full one where it stands.
     bool acceptPosition(Id rep, const PositionId& position);
+    /// All hollow pegs of these reps that are surer than \p frames frames, as one undo step; how many that were.
+    int acceptPositions(const std::vector<Id>& reps, double frames = std::numeric_limits<double>::infinity());
     bool clearPosition(Id rep, const PositionId& position);
     /// Steps of one drag or of repeated nudges with the same \p gesture (not 0) are one undo step.
     bool setMark(const MarkKey& key, const Mark& mark, int gesture = 0);
@@ -95,11 +118,15 @@ signals:
     void changed(const riflesso::ChangeSet& what);
     void analysed();
     void failed(const QString& message);
+    /// What another program changed has been taken in.
+    void foreignTaken();
 
 private:
-    class Command;
     Casebook(std::shared_ptr<Library> library, CaseData data, Blueprint blueprint, Day today);
     bool commit(const std::vector<Edit>& edits);
+    /// Into memory, and everybody told; \p moveStack is called between.
+    void takeOver(const std::vector<Edit>& edits, const std::function<void()>& moveStack);
+    bool step(bool back);
     /// The edits, and what else must change so that the take's reps are numbered in order of time.
     std::vector<Edit> numbered(Id take, std::vector<Edit> edits) const;
     void startAnalysis();
@@ -114,8 +141,11 @@ private:
     KnownMotions m_motions; // of takes whose marks have not changed since
     QFutureWatcher<std::shared_ptr<Analysis>> m_watcher;
     std::map<Id, int> m_revision, m_runningRevision; // by take
+    std::vector<std::string> m_removedFilms;         // of takes that were removed: deleted when the case is closed
+    double m_sure = 0.95;
     bool m_running = false;
     bool m_dirty = false;
+    Jobs m_jobs;
 };
 
 } // namespace riflesso

@@ -1,10 +1,10 @@
 #include "casebook/shipped.h"
 
+#include "files/write_file.h"
 #include "library/blueprint_json.h"
 
 #include <QDir>
 #include <QFile>
-#include <QSaveFile>
 
 #include <algorithm>
 #include <map>
@@ -71,25 +71,21 @@ std::vector<std::string> blueprintIds(const fs::path& library) {
 }
 
 Result<Blueprint> blueprintFor(const fs::path& library, const std::string& id) {
+    if (!isBlueprintId(id))
+        return Error{"\"" + id + "\" is no name of a blueprint", {}, {}, {}};
     const fs::path own = folderOf(library) / (id + ".json");
     std::error_code ec;
     return fs::exists(own, ec) ? readBlueprint(own) : shippedBlueprint(id);
 }
 
 Result<int> keepBlueprint(const fs::path& library, Blueprint blueprint) {
+    if (!isBlueprintId(blueprint.id))
+        return Error{"\"" + blueprint.id + "\" is no name for a blueprint: letters, digits, - and _ only", {}, {}, {}};
     std::error_code ec;
     fs::create_directories(folderOf(library), ec);
     const auto versions = keptVersions(library, blueprint.id);
     blueprint.version = versions.empty() ? 1 : versions.back() + 1;
-    const auto write = [&](const fs::path& file) -> Status {
-        const std::string text = blueprintToJson(blueprint);
-        QSaveFile out(QString::fromStdString(file.string()));
-        if (!out.open(QIODevice::WriteOnly) || out.write(text.data(), static_cast<qint64>(text.size())) < 0 ||
-            !out.commit())
-            return Error{"the blueprint could not be written", file.filename().string(),
-                         "what was kept before is untouched", "is the disk full?"};
-        return Done{};
-    };
+    const auto write = [&](const fs::path& file) -> Status { return writeFile(file, blueprintToJson(blueprint)); };
     // The numbered file first: when the second write fails, the newest one is still what it was.
     if (const auto s = write(folderOf(library) / (blueprint.id + ".v" + std::to_string(blueprint.version) + ".json"));
         !s)
@@ -110,6 +106,8 @@ std::vector<int> keptVersions(const fs::path& library, const std::string& id) {
 }
 
 Result<Blueprint> keptVersion(const fs::path& library, const std::string& id, int version) {
+    if (!isBlueprintId(id))
+        return Error{"\"" + id + "\" is no name of a blueprint", {}, {}, {}};
     std::error_code ec;
     const fs::path own = folderOf(library) / (id + ".v" + std::to_string(version) + ".json");
     if (fs::exists(own, ec))

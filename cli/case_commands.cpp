@@ -3,6 +3,7 @@
 #include "casebook/casebook.h"
 #include "casebook/shipped.h"
 #include "demo/demo_library.h"
+#include "files/write_file.h"
 #include "handover/report.h"
 #include "handover/words.h"
 #include "library/blueprint_json.h"
@@ -11,7 +12,6 @@
 #include <nlohmann/json.hpp>
 
 #include <QDate>
-#include <QSaveFile>
 #include <QStandardPaths>
 
 #include <cmath>
@@ -299,16 +299,11 @@ Status tracks(const CaseArguments& a) {
     if (!a.out.empty()) {
         if (marks == data.marks.end())
             return Error{"this take has no marks", take->second.title, "no file was written", {}};
-        QSaveFile file(QString::fromStdString(a.out));
-        const std::string csv = tracksToCsv(marks->second, take->second.times);
-        if (!file.open(QIODevice::WriteOnly) || file.write(csv.data(), static_cast<qint64>(csv.size())) < 0 ||
-            !file.commit())
-            return Error{"the tracks could not be written", a.out, "no file was changed", {}};
-        return Done{};
+        return writeFile(a.out, tracksToCsv(marks->second, take->second.times));
     }
     if (a.in.empty())
         return Error{"say --out FILE or --in FILE", {}, {}, {}};
-    const auto text = readTextFile(a.in);
+    const auto text = readFile(a.in);
     if (!text)
         return text.error();
     const auto read = tracksFromCsv(*text, a.in);

@@ -88,6 +88,14 @@ struct ImportArguments {
 /// Goes on after a film that fails; its Error names each one.
 Status bringIn(const ImportArguments& a);
 
+struct ReadArguments {
+    std::string film, blueprint = "fencing-lunge", view = "side", facing, side = "right", library, athlete, today;
+    std::optional<double> captureRate;
+    bool json = false;
+};
+/// The body, reps, key positions, measures and findings of a film, all drafts; kept only when a library is named.
+Status read(const ReadArguments& a);
+
 struct CaseArguments {
     std::string library, out, in, films, today;
     long long caseId = 0; ///< 0: the only case, or the first
@@ -129,8 +137,6 @@ Status simulate(const SimulateArguments& a);
 
 /// A shipped blueprint's name, or a file.
 Result<Blueprint> blueprintNamed(const std::string& name);
-/// The whole file or none of it.
-Status writeWhole(const std::string& path, const std::string& text);
 /// A measured value of a rep: value, u and its parts, frames; or the reason why it was refused.
 nlohmann::json valueJson(const MeasureDefinition& definition, const MeasureValue& value);
 

@@ -2,6 +2,7 @@
 
 #include "core/measure/evaluate.h"
 #include "core/statistics/summary.h"
+#include "files/write_file.h"
 #include "footage/film.h"
 #include "library/blueprint_json.h"
 #include "library/measure_json.h"
@@ -9,6 +10,7 @@
 
 #include <nlohmann/json.hpp>
 
+#include <QBuffer>
 #include <QImage>
 
 #include <charconv>
@@ -111,10 +113,12 @@ Status saveFrame(Film& film, int number, const std::string& out) {
         return picture.error();
     const QImage image(reinterpret_cast<const uchar*>(picture->pixels.data()), picture->width, picture->height,
                        QImage::Format_RGB32);
-    if (!image.save(QString::fromStdString(out), "PNG"))
-        return Error{"the picture could not be written", out, "nothing else was changed",
-                     "does the folder exist, and is there room?"};
-    return Done{};
+    QByteArray bytes;
+    QBuffer buffer(&bytes);
+    buffer.open(QIODevice::WriteOnly);
+    if (!image.save(&buffer, "PNG"))
+        return Error{"the picture could not be made", out, "nothing was written", {}};
+    return writeFile(out, {bytes.constData(), static_cast<std::size_t>(bytes.size())});
 }
 
 } // namespace
@@ -138,7 +142,7 @@ Status series(const FilmArguments& a) {
             return Error{"--cutoff must be a number of Hz above 0, auto or none, not \"" + a.cutoff + "\"", {}, {}, {}};
         options.cutoff = Hertz(hz);
     }
-    const auto text = readTextFile(a.tracks);
+    const auto text = readFile(a.tracks);
     if (!text)
         return text.error();
     const auto tracks = tracksFromCsv(*text, a.tracks);

@@ -2,6 +2,8 @@
 
 #include "casebook/casebook.h"
 #include "casebook/shipped.h"
+#include "core/statistics/numbers.h"
+#include "files/write_file.h"
 #include "intake/intake.h"
 #include "library/blueprint_json.h"
 #include "library/case_json.h"
@@ -29,16 +31,10 @@ Result<std::vector<double>> numbers(const std::string& text, std::size_t count, 
     std::stringstream in(text);
     std::string part;
     while (std::getline(in, part, ',')) {
-        std::size_t used = 0;
-        double v = 0.0;
-        try {
-            v = std::stod(part, &used);
-        } catch (const std::exception&) {
-            used = 0;
-        }
-        if (used == 0 || used != part.size() || !std::isfinite(v))
+        const auto v = numberFrom(part);
+        if (!v)
             return Error{option + " needs numbers with commas between, not \"" + text + "\"", {}, {}, {}};
-        out.push_back(v);
+        out.push_back(*v);
     }
     if (out.size() != count)
         return Error{
@@ -154,7 +150,7 @@ Status reps(const FilmArguments& a) {
 Status calibrate(const CalibrateArguments& a) {
     CalibrationInput in;
     if (!a.input.empty()) {
-        const auto text = readTextFile(a.input);
+        const auto text = readFile(a.input);
         if (!text)
             return text.error();
         const auto read = calibrationFromJson(*text);

@@ -6,11 +6,14 @@
 
 #include <QGuiApplication>
 
+#include <clocale>
 #include <cstdio>
 #include <functional>
+#include <sys/stat.h>
 
 int main(int argc, char** argv) {
     using namespace riflesso;
+    ::umask(0077); // films of people: for their owner's eyes
     // Reports need fonts, which need a platform; none of the commands needs a screen.
     qputenv("QT_QPA_PLATFORM", "offscreen");
     // Scripts read one line on standard error when something fails; what Qt thinks of the session is not it.
@@ -19,6 +22,7 @@ int main(int argc, char** argv) {
             std::fprintf(stderr, "riflesso-cli: %s\n", qPrintable(text));
     });
     QGuiApplication application(argc, argv);
+    std::setlocale(LC_NUMERIC, "C"); // Qt took the system's; scripts read points
     application.setApplicationName("riflesso-cli");
 
     CLI::App app{"From film to the next right drill, with every number honest about its error.", "riflesso-cli"};
@@ -165,6 +169,24 @@ int main(int argc, char** argv) {
     bringIn->add_option("--today", im.today, "the films' date (2026-11-23)");
     bringIn->add_flag("--refer", im.refer, "leave the films where they are");
     bringIn->callback([&] { chosen = [&] { return cli::bringIn(im); }; });
+
+    cli::ReadArguments rd;
+    auto* read =
+        app.add_subcommand("read", "A first reading of a film: body, reps, key positions, measures, findings, all "
+                                   "drafts. Frames count from 0");
+    read->add_option("FILM", rd.film, "the film")->required();
+    read->add_option("--blueprint", rd.blueprint, "a shipped blueprint's name or a file")->capture_default_str();
+    read->add_option("--capture-rate", rd.captureRate, "Hz; without it the film's tag, else times are refused");
+    read->add_option("--view", rd.view, "from where the camera looks")->check(CLI::IsMember({"side", "front"}));
+    read->add_option("--facing", rd.facing, "where forward points; seen from heels and toes when left out")
+        ->check(CLI::IsMember({"left", "right"}));
+    read->add_option("--side", rd.side, "the stronger hand")->check(CLI::IsMember({"left", "right"}));
+    read->add_option("--library", rd.library,
+                     "keep the film and what was read in this library (made when there is none)");
+    read->add_option("--athlete", rd.athlete, "whose film it is");
+    read->add_option("--today", rd.today, "the film's date (2026-11-23)");
+    read->add_flag("--json", rd.json, "as JSON");
+    read->callback([&] { chosen = [&] { return cli::read(rd); }; });
 
     auto* demo = app.add_subcommand("demo", "Make the demo library in a folder (films are made once and kept)");
     demo->add_option("DIR", c.library, "the folder")->required();

@@ -5,6 +5,7 @@
 #include "core/progress/reliability.h"
 #include "core/technique/difference.h"
 #include "core/technique/position_finder.h"
+#include "files/write_file.h"
 #include "footage/carry.h"
 #include "footage/film.h"
 #include "footage/sound.h"
@@ -14,8 +15,6 @@
 #include "library/tracks_csv.h"
 
 #include <nlohmann/json.hpp>
-
-#include <QSaveFile>
 
 #include <algorithm>
 #include <cstdio>
@@ -27,7 +26,7 @@ namespace riflesso::cli {
 namespace {
 
 Result<TracksFile> readTracks(const std::string& path) {
-    const auto text = readTextFile(path);
+    const auto text = readFile(path);
     if (!text)
         return text.error();
     return tracksFromCsv(*text, path);
@@ -42,14 +41,6 @@ ViewSetup setupOf(const std::string& view, const std::string& facing, const std:
 }
 
 } // namespace
-
-Status writeWhole(const std::string& path, const std::string& text) {
-    QSaveFile file(QString::fromStdString(path));
-    if (!file.open(QIODevice::WriteOnly) || file.write(text.data(), static_cast<qint64>(text.size())) < 0 ||
-        !file.commit())
-        return Error{"the file could not be written", path, "no file was changed", "is the disk full?"};
-    return Done{};
-}
 
 Result<Blueprint> blueprintNamed(const std::string& name) {
     const auto shipped = shippedBlueprintIds();
@@ -277,7 +268,7 @@ Status carry(const CarryArguments& a) {
     for (const auto& [landmark, track] : start->tracks)
         for (const auto& [frame, mark] : track)
             hand += mark.how == How::hand;
-    if (auto s = writeWhole(a.out, tracksToCsv(all, times)); !s)
+    if (auto s = writeFile(a.out, tracksToCsv(all, times)); !s)
         return s;
     std::printf("%zu marks carried from %zu made by hand", made, hand);
     for (const auto& [landmark, frames] : result->covered)
@@ -331,7 +322,7 @@ Status find(const FindArguments& a) {
     if (!found)
         return found.error();
     const TrackSet drafts = draftMarks(found->frames);
-    if (auto s = writeWhole(a.out, tracksToCsv(drafts, times)); !s)
+    if (auto s = writeFile(a.out, tracksToCsv(drafts, times)); !s)
         return s;
     std::size_t marks = 0;
     for (const auto& [landmark, track] : drafts)
@@ -348,7 +339,7 @@ Status find(const FindArguments& a) {
 }
 
 Status checkBlueprint(const std::string& file) {
-    const auto text = readTextFile(file);
+    const auto text = readFile(file);
     if (!text)
         return text.error();
     const auto problems = problemsInBlueprint(*text);

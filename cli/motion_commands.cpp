@@ -4,6 +4,7 @@
 #include "casebook/shipped.h"
 #include "core/mirror/reference.h"
 #include "core/technique/position_finder.h"
+#include "files/write_file.h"
 #include "handover/words.h"
 #include "library/blueprint_json.h"
 #include "library/model_json.h"
@@ -54,7 +55,7 @@ Result<MotionCapture> captureFrom(const std::string& file, const std::string& te
 
 // Any kind of file as tracks in pixels; motion capture is filmed from the view.
 Result<TracksFile> tracksFrom(const std::string& file, const std::string& view) {
-    const auto text = readTextFile(file);
+    const auto text = readFile(file);
     if (!text)
         return text.error();
     if (suffixOf(file) == ".csv")
@@ -111,7 +112,7 @@ Result<Measured> measureFile(const TracksArguments& a, const std::string& file) 
     const Motion motion = toMotion(tracks->tracks, *time);
     std::vector<PlacedRep> reps;
     if (!a.positions.empty()) {
-        const auto text = readTextFile(a.positions);
+        const auto text = readFile(a.positions);
         if (!text)
             return text.error();
         auto placed = placedRepsFromJson(*text, a.positions);
@@ -257,7 +258,7 @@ Status modelFrom(const TracksArguments& a) {
     if (model.name.empty())
         model.name = "Model";
     model.source = from;
-    if (auto s = writeWhole(a.out, modelToJson(model)); !s)
+    if (auto s = writeFile(a.out, modelToJson(model)); !s)
         return s;
     std::printf("%s: %s, by the blueprint %s\n", model.name.c_str(), from.c_str(), model.blueprint.c_str());
     return Done{};
@@ -271,9 +272,9 @@ Status convert(const TracksArguments& a) {
         const auto tracks = tracksFrom(a.tracks, a.view);
         if (!tracks)
             return tracks.error();
-        return writeWhole(a.out, tracksToCsv(tracks->tracks, tracks->times));
+        return writeFile(a.out, tracksToCsv(tracks->tracks, tracks->times));
     }
-    const auto text = readTextFile(a.tracks);
+    const auto text = readFile(a.tracks);
     if (!text)
         return text.error();
     MotionCapture capture;
@@ -300,11 +301,11 @@ Status convert(const TracksArguments& a) {
         capture = std::move(*read);
     }
     if (to == ".trc")
-        return writeWhole(a.out, captureToTrc(capture, fs::path(a.out).filename().string()));
+        return writeFile(a.out, captureToTrc(capture, fs::path(a.out).filename().string()));
     const auto bytes = captureToC3d(capture);
     if (!bytes)
         return bytes.error();
-    return writeWhole(a.out, *bytes);
+    return writeFile(a.out, *bytes);
 }
 
 Status simulate(const SimulateArguments& a) {

@@ -1,6 +1,8 @@
 #include "demo/demo_library.h"
 
 #include "casebook/shipped.h"
+#include "core/statistics/numbers.h"
+#include "files/write_file.h"
 #include "footage/film.h"
 #include "library/blueprint_json.h"
 #include "library/json_reader.h"
@@ -9,6 +11,10 @@
 #include "simulator/film_maker.h"
 
 #include <QFile>
+
+#include <cerrno>
+#include <csignal>
+#include <unistd.h>
 
 static void initDemoRecipe() {
     Q_INIT_RESOURCE(demo_recipe);
@@ -71,13 +77,13 @@ Brief briefOf(const JsonReader& j, Day today) {
 
 // The simulated analyst's marks and pegs, as if placed by hand.
 std::optional<Error> addMarks(const SimulatedFilm& film, const Take& take, Library& library, std::vector<Edit>& edits) {
-    const auto csv = readTextFile(film.marks);
+    const auto csv = readFile(film.marks);
     if (!csv)
         return csv.error();
     const auto tracks = tracksFromCsv(*csv, film.marks.filename().string());
     if (!tracks)
         return tracks.error();
-    const auto text = readTextFile(film.pegs);
+    const auto text = readFile(film.pegs);
     if (!text)
         return text.error();
     const auto json = nlohmann::json::parse(*text);
@@ -173,6 +179,45 @@ Status build(const JsonReader& recipe, Library& library, const DemoOptions& opti
     return library.apply(*id, practice);
 }
 
+// Half a demo is of no use to anybody: it is made in a folder beside, which gets its name last. Two programs at once
+// make one each, and the second is told that there is one.
+Status makeAside(const fs::path& folder, const JsonReader& recipe, const DemoOptions& options) {
+    std::error_code ec;
+    const fs::path whole = fs::absolute(folder, ec).lexically_normal();
+    const fs::path target = whole.has_filename() ? whole : whole.parent_path();
+    const std::string beginning = "." + target.filename().string() + ".making-";
+    const Error taken{"there is something in this folder already", target.filename().string(), "nothing was changed",
+                      "choose an empty or a new folder"};
+    if (fs::exists(target, ec) && !fs::is_empty(target, ec))
+        return fs::exists(target / "library.sqlite", ec)
+                   ? Error{"there is a library already", target.filename().string(), "nothing was changed",
+                           "open it, or choose another folder"}
+                   : taken;
+    fs::create_directories(target.parent_path(), ec);
+    // What killed programs have left.
+    std::vector<fs::path> left;
+    for (const auto& entry : fs::directory_iterator(target.parent_path(), ec))
+        if (const std::string name = entry.path().filename().string(); name.starts_with(beginning)) {
+            const auto process = numberFrom(name.substr(beginning.size()));
+            if (process && ::kill(static_cast<pid_t>(*process), 0) != 0 && errno == ESRCH)
+                left.push_back(entry.path());
+        }
+    for (const auto& path : left)
+        fs::remove_all(path, ec);
+    const fs::path aside = target.parent_path() / (beginning + std::to_string(::getpid()));
+    fs::remove_all(aside, ec);
+    Status s = Done{};
+    {
+        auto library = Library::create(aside);
+        s = library ? build(recipe, **library, options) : Status(library.error());
+    }
+    if (s && ::rename(aside.c_str(), target.c_str()) != 0)
+        s = taken;
+    if (!s)
+        fs::remove_all(aside, ec);
+    return s;
+}
+
 } // namespace
 
 Status makeDemoLibrary(const fs::path& folder, const DemoOptions& options) {
@@ -182,19 +227,7 @@ Status makeDemoLibrary(const fs::path& folder, const DemoOptions& options) {
         return Error{"the demo's recipe is missing from the program", {}, {}, {}};
     try {
         const auto json = nlohmann::json::parse(file.readAll().toStdString());
-        auto library = Library::create(folder);
-        if (!library)
-            return library.error();
-        const Status s = build(JsonReader(json, ""), **library, options);
-        if (!s) {
-            // Half a demo is of no use to anybody.
-            library = Error{};
-            std::error_code ec;
-            fs::remove(folder / "library.sqlite", ec);
-            fs::remove(folder / "library.sqlite-wal", ec);
-            fs::remove(folder / "library.sqlite-shm", ec);
-        }
-        return s;
+        return makeAside(folder, JsonReader(json, ""), options);
     } catch (const JsonProblem& p) {
         return Error{p.place + " " + p.what, "demo/recipe.json", {}, {}};
     } catch (const nlohmann::json::exception& e) {

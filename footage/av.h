@@ -9,6 +9,7 @@ extern "C" {
 }
 
 #include <cstdint>
+#include <filesystem>
 #include <memory>
 #include <string>
 
@@ -31,6 +32,22 @@ inline std::string text(int code) {
     char buffer[AV_ERROR_MAX_STRING_SIZE] = {};
     av_strerror(code, buffer, sizeof buffer);
     return buffer;
+}
+
+/// Opens a file of this computer and nothing else. FFmpeg would take "http:x.mp4" for an address, and a playlist in a
+/// file for a list of things to fetch: only the protocol "file" and kinds of files that hold their pictures themselves
+/// are allowed. Returns FFmpeg's code; \p context as avformat_open_input().
+inline int openFile(AVFormatContext** context, const std::filesystem::path& file) {
+    AVDictionary* options = nullptr;
+    av_dict_set(&options, "protocol_whitelist", "file", 0);
+    av_dict_set(
+        &options, "format_whitelist",
+        "mov,matroska,avi,mpegts,mpeg,mpegvideo,h264,hevc,m4v,obu,av1,ivf,ogg,flv,asf,mxf,nut,dv,gif,apng,mjpeg,"
+        "yuv4mpegpipe,wav,mp3,aac,flac,png_pipe,jpeg_pipe,bmp_pipe,tiff_pipe,webp_pipe,pgm_pipe,ppm_pipe,image2",
+        0);
+    const int code = avformat_open_input(context, ("file:" + file.string()).c_str(), nullptr, &options);
+    av_dict_free(&options);
+    return code;
 }
 
 /// A decoder for a stream, or null. \p threads pictures are worked on at once.

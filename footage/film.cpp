@@ -1,5 +1,6 @@
 #include "footage/film.h"
 
+#include "core/statistics/numbers.h"
 #include "footage/decoded_frame_impl.h"
 #include "footage/film_index.h"
 #include "footage/frame_memory.h"
@@ -46,7 +47,7 @@ std::optional<Hertz> captureTag(const AVDictionary* tags, std::string& name) {
         std::erase_if(key, [](char c) { return c == '_' || c == '-' || c == '.' || c == ' '; });
         const bool states = key == "comandroidcapturefps" || key.ends_with("capturefps") ||
                             key.ends_with("captureframerate") || key.ends_with("capturerate");
-        const double rate = std::atof(tag->value);
+        const double rate = numberFrom(tag->value).value_or(0.0);
         if (states && rate > 0.0 && rate < 100000.0) {
             name = tag->key;
             return Hertz(rate);

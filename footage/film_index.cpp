@@ -1,5 +1,7 @@
 #include "footage/film_index.h"
 
+#include "files/write_file.h"
+
 #include <algorithm>
 #include <cmath>
 #include <cstdio>
@@ -193,14 +195,8 @@ void keepIndex(const fs::path& folder, const std::string& fingerprint, const Fil
     put(out, hash(out.data(), out.size()));
     std::error_code ec;
     fs::create_directories(folder, ec);
-    const fs::path part = folder / (fingerprint + ".part"), whole = folder / (fingerprint + ".index");
-    std::ofstream file(part, std::ios::binary);
-    file.write(out.data(), static_cast<std::streamsize>(out.size()));
-    file.close();
-    if (file)
-        fs::rename(part, whole, ec);
-    else
-        fs::remove(part, ec);
+    // A table that cannot be kept is made again next time.
+    (void)writeFile(folder / (fingerprint + ".index"), out);
 }
 
 std::optional<FilmIndex> readIndex(const fs::path& folder, const std::string& fingerprint) {

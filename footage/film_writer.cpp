@@ -1,5 +1,7 @@
 #include "footage/film_writer.h"
 
+#include "files/write_file.h"
+
 extern "C" {
 #include <libavcodec/avcodec.h>
 #include <libavformat/avformat.h>
@@ -97,8 +99,9 @@ Result<std::unique_ptr<FilmWriter>> FilmWriter::create(const std::filesystem::pa
     av_log_set_level(AV_LOG_QUIET);
     auto w = std::make_unique<Impl>();
     w->path = path;
-    w->part = path;
-    w->part += ".part";
+    w->part = halfOf(path);
+    std::error_code leftover;
+    std::filesystem::remove(w->part, leftover); // of a killed program, or a link that must not be followed
     if (o.width <= 0 || o.height <= 0 || o.width % 2 || o.height % 2 || !(o.rate.value > 0))
         return w->failed("width and height must be even and the rate positive");
     const AVCodec* encoder = avcodec_find_encoder_by_name("libx264");
@@ -136,7 +139,7 @@ Result<std::unique_ptr<FilmWriter>> FilmWriter::create(const std::filesystem::pa
                     0);
         av_dict_set(&options, "movflags", "use_metadata_tags", 0);
     }
-    const bool opened = avio_open(&w->format->pb, w->part.c_str(), AVIO_FLAG_WRITE) >= 0 &&
+    const bool opened = avio_open(&w->format->pb, ("file:" + w->part.string()).c_str(), AVIO_FLAG_WRITE) >= 0 &&
                         avformat_write_header(w->format, &options) >= 0;
     av_dict_free(&options);
     if (!opened)
@@ -221,10 +224,8 @@ Status FilmWriter::finish() {
         return s;
     if (av_write_trailer(w.format) < 0 || avio_closep(&w.format->pb) < 0)
         return w.failed("the film could not be written to its end");
-    std::error_code ec;
-    std::filesystem::rename(w.part, w.path, ec);
-    if (ec)
-        return w.failed("the finished film could not be given its name (" + ec.message() + ")");
+    if (const auto s = finishHalf(w.path); !s)
+        return s;
     w.finished = true;
     return Done{};
 }

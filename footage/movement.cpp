@@ -16,7 +16,11 @@ namespace riflesso {
 namespace {
 
 Error cancelled(const std::filesystem::path& film) {
-    return {"looking at the movement was cancelled", film.filename().string(), "nothing was changed", {}};
+    return {"looking at the movement was cancelled",
+            film.filename().string(),
+            "nothing was changed",
+            {},
+            ErrorKind::cancelled};
 }
 
 Result<std::unique_ptr<Film>> openFor(const std::filesystem::path& film, const std::filesystem::path& indexFolder) {

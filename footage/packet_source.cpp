@@ -225,18 +225,23 @@ Result<std::unique_ptr<PacketSource>> PacketSource::open(const fs::path& path, c
         if (source->m_images.empty())
             return cannotOpen(path, "this is a folder without pictures, not a film");
         file = source->m_images.front();
-    } else if (fs::is_regular_file(status) && fs::file_size(path, ec) == 0 && !ec) {
+    } else if (!fs::is_regular_file(status)) {
+        return cannotOpen(path, "this is no ordinary file"); // reading a pipe or a device might never end
+    } else if (fs::file_size(path, ec) == 0 && !ec) {
         return cannotOpen(path, "the file is empty");
     }
     AVFormatContext* raw = avformat_alloc_context();
     if (!raw)
         return cannotOpen(path, "there is not enough memory");
     raw->interrupt_callback = {interrupted, &source->m_goOn};
-    if (const int r = avformat_open_input(&raw, file.c_str(), nullptr, nullptr); r < 0) {
+    if (const int r = av::openFile(&raw, file); r < 0) {
         if (r == AVERROR(EACCES))
             return cannotOpen(path, "this user may not read the file");
-        if (r == AVERROR_EXIT)
-            return cannotOpen(path, "opening it was cancelled");
+        if (r == AVERROR_EXIT) {
+            Error e = cannotOpen(path, "opening it was cancelled");
+            e.kind = ErrorKind::cancelled;
+            return e;
+        }
         return cannotOpen(path, "this is not a film, or its beginning or end is cut off (" + av::text(r) + ")");
     }
     source->m_format.reset(raw);
@@ -279,7 +284,7 @@ bool PacketSource::reopen() {
     if (!raw)
         return false;
     raw->interrupt_callback = {interrupted, &m_goOn};
-    if (avformat_open_input(&raw, m_path.c_str(), nullptr, nullptr) < 0)
+    if (av::openFile(&raw, m_path) < 0)
         return false;
     av::Format again(raw);
     if (m_headersSay)
@@ -365,7 +370,11 @@ Result<FilmIndex> PacketSource::makeIndex() {
                 first.emplace_back(av_packet_clone(packet.get()));
         }
         if (number % 64 == 0 && m_goOn && !m_goOn(p.pos > 0 ? std::min(1.0, static_cast<double>(p.pos) / size) : 0.0))
-            return Error{"reading it was cancelled", m_path.filename().string(), "nothing was changed", {}};
+            return Error{"reading it was cancelled",
+                         m_path.filename().string(),
+                         "nothing was changed",
+                         {},
+                         ErrorKind::cancelled};
         av_packet_unref(packet.get());
     }
     if (index.packets.empty())
@@ -427,7 +436,11 @@ Result<FilmIndex> PacketSource::makeIndex() {
                 av_packet_unref(packet.get());
                 take();
                 if (m_goOn && !m_goOn(static_cast<double>(number) / static_cast<double>(index.packets.size())))
-                    return Error{"reading it was cancelled", m_path.filename().string(), "nothing was changed", {}};
+                    return Error{"reading it was cancelled",
+                                 m_path.filename().string(),
+                                 "nothing was changed",
+                                 {},
+                                 ErrorKind::cancelled};
             }
             avcodec_send_packet(decoder.get(), nullptr);
             take();

@@ -21,8 +21,11 @@ Result<TrackSet> seedMarks(const std::filesystem::path& path, const TrackSet& ma
         return opened.error();
     Film& film = **opened;
     const int w = film.info().width, h = film.info().height;
-    const Error cancelled{
-        "looking for the same moment was cancelled", path.filename().string(), "nothing was changed", {}};
+    const Error cancelled{"looking for the same moment was cancelled",
+                          path.filename().string(),
+                          "nothing was changed",
+                          {},
+                          ErrorKind::cancelled};
     constexpr int kSmall = 4;
     const auto small = [&](const cv::Mat& m) {
         cv::Mat out;

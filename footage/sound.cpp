@@ -23,7 +23,7 @@ Result<Sound> soundOf(const std::filesystem::path& film, double rate, const std:
         return Error{std::move(what), film.filename().string(), "nothing was changed", {}};
     };
     AVFormatContext* raw = nullptr;
-    if (avformat_open_input(&raw, film.c_str(), nullptr, nullptr) < 0)
+    if (av::openFile(&raw, film) < 0)
         return fail("this is not a film that can be read");
     const av::Format format(raw);
     if (avformat_find_stream_info(raw, nullptr) < 0)
@@ -85,7 +85,11 @@ Result<Sound> soundOf(const std::filesystem::path& film, double rate, const std:
                 return fail("its sound cannot be converted");
             const double done = static_cast<double>(out.samples.size()) / rate;
             if (goOn && !goOn(length > 0.0 ? std::min(1.0, done / length) : 0.0))
-                return fail("listening was cancelled");
+                return Error{"listening was cancelled",
+                             film.filename().string(),
+                             "nothing was changed",
+                             {},
+                             ErrorKind::cancelled};
         }
         av_packet_unref(packet.get());
     }

@@ -2,6 +2,7 @@
 
 #include "casebook/drawing.h"
 #include "casebook/text.h"
+#include "files/write_file.h"
 #include "footage/film.h"
 #include "handover/words.h"
 
@@ -11,7 +12,6 @@
 #include <QPageSize>
 #include <QPainter>
 #include <QPdfWriter>
-#include <QSaveFile>
 
 #include <algorithm>
 #include <cmath>
@@ -303,10 +303,6 @@ Status writeReport(const ReportContent& content, const fs::path& folder) {
                      folder.filename().string(),
                      "no report was written",
                      {}};
-    const auto failed = [&](const char* name) {
-        return Error{std::string(name) + " could not be written", folder.filename().string(),
-                     "a report that was there before is untouched", "is the disk full or write-protected?"};
-    };
     QByteArray pdf;
     {
         QBuffer buffer(&pdf);
@@ -349,14 +345,17 @@ Status writeReport(const ReportContent& content, const fs::path& folder) {
                    "p,li,td,th{font-size:15px!important} .quiet,.caution{font-size:14px!important} "
                    "h1{font-size:26px!important} h2{font-size:19px!important} %2</style></head><body>%3</body></html>")
                .arg(content.title.toHtmlEscaped(), kStyle, html);
-    const auto write = [&](const char* name, const QByteArray& bytes) {
-        QSaveFile file(q((folder / name).string()));
-        return file.open(QIODevice::WriteOnly) && file.write(bytes) == bytes.size() && file.commit();
-    };
-    if (!write("report.pdf", pdf))
-        return failed("report.pdf");
-    if (!write("report.html", html.toUtf8()))
-        return failed("report.html");
+    // Both or neither: a new PDF beside an old page would contradict it.
+    const QByteArray page = html.toUtf8();
+    const fs::path pdfPath = folder / "report.pdf", pagePath = folder / "report.html";
+    const auto before = readFile(pdfPath);
+    if (const auto s = writeFile(pdfPath, {pdf.constData(), static_cast<std::size_t>(pdf.size())}); !s)
+        return s;
+    if (const auto s = writeFile(pagePath, {page.constData(), static_cast<std::size_t>(page.size())}); !s) {
+        if (!before || !writeFile(pdfPath, *before))
+            fs::remove(pdfPath, ec);
+        return s;
+    }
     return Done{};
 }
 

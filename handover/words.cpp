@@ -1,5 +1,7 @@
 #include "handover/words.h"
 
+#include "core/statistics/numbers.h"
+
 #include <algorithm>
 #include <cmath>
 #include <cstdio>
@@ -8,12 +10,11 @@
 namespace riflesso {
 namespace {
 
-std::string fixed(double v, int digits) {
-    char buffer[64];
+// With a real minus sign.
+std::string shown(double v, int digits) {
     if (std::abs(v) < 0.5 * std::pow(10.0, -digits))
         v = 0.0; // no "−0.0"
-    std::snprintf(buffer, sizeof buffer, "%.*f", digits, std::abs(v));
-    return (v < 0 ? "−" : "") + std::string(buffer);
+    return (v < 0 ? "−" : "") + fixed(std::abs(v), digits);
 }
 
 int digitsFor(const MeasureDefinition& d, double u) {
@@ -44,12 +45,12 @@ std::string shownUnit(const MeasureDefinition& d) {
 }
 
 std::string numberWords(const MeasureDefinition& d, double value, double u) {
-    return withUnit(d, fixed(value * shownScale(d), digitsFor(d, u)));
+    return withUnit(d, shown(value * shownScale(d), digitsFor(d, u)));
 }
 
 std::string valueWords(const MeasureDefinition& d, double value, double u) {
     const int digits = digitsFor(d, u);
-    return withUnit(d, fixed(value * shownScale(d), digits) + " ± " + fixed(u * shownScale(d), digits));
+    return withUnit(d, shown(value * shownScale(d), digits) + " ± " + shown(u * shownScale(d), digits));
 }
 
 std::string valueWords(const MeasureDefinition& d, const MeasuredValue& v) {
@@ -82,7 +83,7 @@ std::string marksWords(const CaseData& data, const Analysis& a) {
 std::string bandWords(const MeasureDefinition& d, const Band& band) {
     const bool lo = std::isfinite(band.lo), hi = std::isfinite(band.hi);
     const int digits = isAngle(d) ? 0 : digitsFor(d, 0.0);
-    const auto n = [&](double v) { return fixed(v * shownScale(d), digits); };
+    const auto n = [&](double v) { return shown(v * shownScale(d), digits); };
     if (lo && hi)
         return withUnit(d, n(band.lo) + " to " + n(band.hi));
     if (lo)
@@ -140,7 +141,7 @@ std::string whyWords(const Blueprint& blueprint, const Finding& f) {
         words += "; it feeds ";
         for (std::size_t i = 0; i < f.downstream.size(); ++i)
             words += (i ? ", " : "") + blueprint.fault(f.downstream[i].fault)->name + " (" +
-                     fixed(f.downstream[i].strength, 2) + ")";
+                     shown(f.downstream[i].strength, 2) + ")";
     }
     return words;
 }
@@ -161,7 +162,7 @@ std::string guessWords(const Blueprint& blueprint, const GuessCheck& g) {
 
 std::string doseWords(const Dose& dose) {
     return std::to_string(dose.sets) + (dose.sets == 1 ? " set of " : " sets of ") + std::to_string(dose.reps) + ", " +
-           fixed(dose.minutes, dose.minutes == std::floor(dose.minutes) ? 0 : 1) + " min";
+           shown(dose.minutes, dose.minutes == std::floor(dose.minutes) ? 0 : 1) + " min";
 }
 
 std::string dayWords(Day day) {
@@ -322,7 +323,7 @@ std::string findingsWords(const Casebook& book) {
     if (!j.possible.empty()) {
         out += "\nPossible, not sure enough to work on\n";
         for (const auto& f : j.possible)
-            out += "  - " + b.fault(f.fault)->name + " (P " + fixed(f.parts.probability, 2) + ")\n";
+            out += "  - " + b.fault(f.fault)->name + " (P " + shown(f.parts.probability, 2) + ")\n";
     }
     out += "\nCannot be decided from this film\n";
     lines.clear();
@@ -360,7 +361,7 @@ std::string planWords(const Casebook& book) {
     }
     out += "\nThe next two weeks\n";
     for (const auto& block : a.plan.blocks)
-        out += "  " + dayWords(block.day) + "  " + fixed(block.minutes, 0) + " min  " + b.drill(block.drill)->name +
+        out += "  " + dayWords(block.day) + "  " + shown(block.minutes, 0) + " min  " + b.drill(block.drill)->name +
                (block.home ? " (at home)" : "") + "\n";
     if (!a.plan.infeasible.empty())
         out += "  " + a.plan.infeasible + "\n";

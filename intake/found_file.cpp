@@ -1,5 +1,8 @@
 #include "intake/found_file.h"
 
+#include "core/statistics/numbers.h"
+#include "files/write_file.h"
+
 #include <cstdio>
 #include <sstream>
 
@@ -9,25 +12,32 @@ namespace {
 constexpr const char* kHead = "riflesso-found 1";
 
 std::string lineOf(FrameIndex frame, const FoundFrame& f) {
-    char text[256];
-    std::snprintf(text, sizeof text, "%d %.4f %.3f %.4f %.3f %.3f %.3f %.5f", frame.value, f.presence, f.height,
-                  f.likeness, f.next.x, f.next.y, f.nextSize, f.nextTurn);
-    std::string line = text;
+    std::string line = std::to_string(frame.value);
+    const auto put = [&line](double v, int digits) { line += ' ' + fixed(v, digits); };
+    put(f.presence, 4);
+    put(f.height, 3);
+    put(f.likeness, 4);
+    put(f.next.x, 3);
+    put(f.next.y, 3);
+    put(f.nextSize, 3);
+    put(f.nextTurn, 5);
     for (const auto& name : standardLandmarks()) {
         const auto p = f.points.find(name);
         if (p == f.points.end()) {
             line += " -";
             continue;
         }
-        std::snprintf(text, sizeof text, " %.3f %.3f %.3f %.3f %.4f %.3f", p->second.at.x, p->second.at.y,
-                      p->second.apart.x, p->second.apart.y, p->second.visibility, p->second.flowMiss);
-        line += text;
+        for (const double v : {p->second.at.x, p->second.at.y, p->second.apart.x, p->second.apart.y})
+            put(v, 3);
+        put(p->second.visibility, 4);
+        put(p->second.flowMiss, 3);
     }
     return line + " .\n"; // the full stop says that the line is whole
 }
 
 bool readLine(const std::string& line, FoundFrames& into) {
     std::istringstream in(line);
+    in.imbue(std::locale::classic());
     int frame = 0;
     FoundFrame f;
     if (!(in >> frame >> f.presence >> f.height >> f.likeness >> f.next.x >> f.next.y >> f.nextSize >> f.nextTurn) ||
@@ -40,8 +50,11 @@ bool readLine(const std::string& line, FoundFrames& into) {
         if (word == "-")
             continue;
         FoundPoint p;
-        std::istringstream x(word);
-        if (!(x >> p.at.x) || !(in >> p.at.y >> p.apart.x >> p.apart.y >> p.visibility >> p.flowMiss))
+        const auto x = numberFrom(word);
+        if (!x)
+            return false;
+        p.at.x = *x;
+        if (!(in >> p.at.y >> p.apart.x >> p.apart.y >> p.visibility >> p.flowMiss))
             return false;
         f.points[name] = p;
     }
@@ -70,18 +83,10 @@ Result<FoundFile> FoundFile::begin(const std::filesystem::path& path, const Foun
     std::error_code ec;
     std::filesystem::create_directories(path.parent_path(), ec);
     // Whole or not at all: what was there stays until the new file is.
-    const std::filesystem::path fresh = path.string() + ".new";
-    {
-        std::ofstream out(fresh, std::ios::trunc);
-        out << kHead << '\n';
-        for (const auto& [frame, found] : known)
-            out << lineOf(frame, found);
-        out.flush();
-        if (!out)
-            return cannot;
-    }
-    std::filesystem::rename(fresh, path, ec);
-    if (ec)
+    std::string text = std::string(kHead) + '\n';
+    for (const auto& [frame, found] : known)
+        text += lineOf(frame, found);
+    if (!writeFile(path, text))
         return cannot;
     FoundFile file;
     file.m_path = path;

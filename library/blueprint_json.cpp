@@ -1,6 +1,7 @@
 #include "library/blueprint_json.h"
 
 #include "core/technique/validate.h"
+#include "files/write_file.h"
 #include "library/measure_json.h"
 
 #include <cmath>
@@ -355,22 +356,8 @@ std::vector<BlueprintProblem> problemsInBlueprint(const std::string& text) {
     return problems;
 }
 
-Result<std::string> readTextFile(const std::filesystem::path& file) {
-    std::error_code ec;
-    if (!std::filesystem::exists(file, ec))
-        return Error{"there is no such file", file.filename().string(), "nothing was changed", {}};
-    if (std::filesystem::is_directory(file, ec))
-        return Error{"this is a folder", file.filename().string(), "nothing was changed", {}};
-    std::ifstream in(file, std::ios::binary);
-    std::ostringstream text;
-    text << in.rdbuf();
-    if (!in && text.str().empty() && std::filesystem::file_size(file, ec) > 0)
-        return Error{"the file cannot be read", file.filename().string(), "nothing was changed", {}};
-    return text.str();
-}
-
 Result<Blueprint> readBlueprint(const std::filesystem::path& file) {
-    const auto text = readTextFile(file);
+    const auto text = readFile(file);
     if (!text)
         return text.error();
     return blueprintFromJson(*text, file.filename().string());

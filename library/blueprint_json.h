@@ -21,7 +21,4 @@ std::string blueprintToJson(const Blueprint& blueprint);
 /// could not be read is not said before these are mended.
 std::vector<BlueprintProblem> problemsInBlueprint(const std::string& text);
 
-/// A whole text file, or why it cannot be read.
-Result<std::string> readTextFile(const std::filesystem::path& file);
-
 } // namespace riflesso

@@ -23,11 +23,14 @@ namespace riflesso {
 
 using Id = std::int64_t; ///< positive; 0 = none
 
+/// A person. All cases of one athlete show the same values.
 struct Athlete {
     std::string name;
     Side handedness = Side::right;
     std::string level;
     bool minor = false;
+    std::string squad{};  ///< of people trained together; may be empty
+    bool putAway = false; ///< not shown on the shelf unless asked for
     friend bool operator==(const Athlete&, const Athlete&) = default;
 };
 

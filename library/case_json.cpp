@@ -94,6 +94,24 @@ template <typename T, typename Read> Result<T> guarded(const std::string& text, 
 
 } // namespace
 
+std::string toJson(const Athlete& a) {
+    json j = {
+        {"name", a.name}, {"handedness", enumName(kSideNames, a.handedness)}, {"level", a.level}, {"minor", a.minor}};
+    if (!a.squad.empty())
+        j["squad"] = a.squad;
+    if (a.putAway)
+        j["put_away"] = true;
+    return j.dump(-1, ' ', false, json::error_handler_t::replace);
+}
+
+Result<Athlete> athleteFromJson(const std::string& text) {
+    return guarded<Athlete>(text, "athlete", [](const JsonReader& j) {
+        return Athlete{j["name"].text(),  j["handedness"].word<Side>(kSideNames),
+                       j.textOr("level"), j.truthOr("minor", false),
+                       j.textOr("squad"), j.truthOr("put_away", false)};
+    });
+}
+
 std::string toJson(const Brief& b) {
     json competitions = json::array(), guesses = json::array();
     for (Day d : b.competitions)
@@ -103,12 +121,7 @@ std::string toJson(const Brief& b) {
     json models = json::array();
     for (const auto& m : b.models)
         models.push_back(json::parse(modelToJson(m)));
-    return json{{"athlete",
-                 {{"name", b.athlete.name},
-                  {"handedness", enumName(kSideNames, b.athlete.handedness)},
-                  {"level", b.athlete.level},
-                  {"minor", b.athlete.minor}}},
-                {"goal", b.goal},
+    return json{{"goal", b.goal},
                 {"thinks", b.thinks},
                 {"told", b.told},
                 {"injuries", b.injuries},
@@ -126,9 +139,6 @@ std::string toJson(const Brief& b) {
 Result<Brief> briefFromJson(const std::string& text) {
     return guarded<Brief>(text, "brief", [](const JsonReader& j) {
         Brief b;
-        const auto a = j["athlete"];
-        b.athlete = {a["name"].text(), a["handedness"].word<Side>(kSideNames), a.textOr("level"),
-                     a.truthOr("minor", false)};
         b.goal = j.textOr("goal");
         b.thinks = j.textOr("thinks");
         b.told = j.textOr("told");

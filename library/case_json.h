@@ -9,8 +9,9 @@
 
 namespace riflesso {
 
-std::string toJson(const Brief& brief);
-std::string toJson(const Take& take); ///< without its frame times, which are kept beside it as numbers
+std::string toJson(const Athlete& athlete);
+std::string toJson(const Brief& brief); ///< without the athlete, who has a row of his or her own
+std::string toJson(const Take& take);   ///< without its frame times, which are kept beside it as numbers
 std::string toJson(const Rep& rep);
 std::string toJson(const Block& block);
 std::string toJson(const Link& link);
@@ -20,6 +21,7 @@ std::string toJson(const RepeatMarking& repeat);
 std::string toJson(const CalibrationInput& calibration);
 
 /// Errors name the field. Ids are not in the body; callers set them.
+Result<Athlete> athleteFromJson(const std::string& text);
 Result<Brief> briefFromJson(const std::string& text);
 Result<Take> takeFromJson(const std::string& text);
 Result<Rep> repFromJson(const std::string& text);

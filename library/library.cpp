@@ -1,285 +1,164 @@
 #include "library/library.h"
 
 #include "library/case_json.h"
+#include "library/copies.h"
+#include "library/database.h"
+#include "library/rows.h"
 
-#include <QCryptographicHash>
-#include <QSqlDatabase>
-#include <QSqlError>
-#include <QSqlQuery>
-#include <QString>
-#include <QUuid>
+#include <QTemporaryDir>
 #include <QVariant>
 
 #include <algorithm>
-#include <cerrno>
-#include <cstring>
-#include <fstream>
+
+#include <sys/stat.h>
+#include <unistd.h>
 
 namespace riflesso {
 namespace {
 
 namespace fs = std::filesystem;
-constexpr int kApplicationId = 0x5249464C; // "RIFL": tells our file from any other SQLite file
+constexpr int kIdsAtOnce = 64;
 
-QString q(const std::string& s) {
-    return QString::fromStdString(s);
+Day todayHere() {
+    return std::chrono::floor<std::chrono::days>(std::chrono::system_clock::now());
 }
 
-QByteArray packTimes(const std::vector<double>& times) {
-    QByteArray bytes(static_cast<qsizetype>(times.size() * sizeof(double)), Qt::Uninitialized);
-    std::memcpy(bytes.data(), times.data(), static_cast<std::size_t>(bytes.size()));
-    return bytes;
-}
-
-std::vector<double> unpackTimes(const QByteArray& bytes) {
-    std::vector<double> times(static_cast<std::size_t>(bytes.size()) / sizeof(double));
-    std::memcpy(times.data(), bytes.constData(), times.size() * sizeof(double));
-    return times;
-}
-
-QByteArray packPath(const CameraPath& path) {
-    std::vector<double> flat;
-    for (const auto& h : path)
-        flat.insert(flat.end(), h.data(), h.data() + 9);
-    return packTimes(flat);
-}
-
-CameraPath unpackPath(const QByteArray& bytes) {
-    const auto flat = unpackTimes(bytes);
-    CameraPath path;
-    for (std::size_t i = 0; i + 9 <= flat.size(); i += 9)
-        path.emplace_back(Eigen::Map<const Eigen::Matrix3d>(flat.data() + i));
-    return path;
-}
-
-// What format 1 lacked.
-const char* const kFromFormat1[] = {
-    "CREATE TABLE links (id INTEGER PRIMARY KEY, case_id INTEGER NOT NULL REFERENCES cases(id), body TEXT NOT NULL)",
-    "ALTER TABLE takes ADD COLUMN camera BLOB",
-};
-
-// What format 2 lacked.
-const char* const kFromFormat2[] = {
-    "CREATE TABLE repeats (id INTEGER PRIMARY KEY, case_id INTEGER NOT NULL REFERENCES cases(id), body TEXT NOT NULL)",
-};
-
-const char* const kSchema[] = {
-    "CREATE TABLE cases (id INTEGER PRIMARY KEY, blueprint TEXT NOT NULL, brief TEXT NOT NULL)",
-    "CREATE TABLE takes (id INTEGER PRIMARY KEY, case_id INTEGER NOT NULL REFERENCES cases(id), body TEXT NOT NULL, "
-    "times BLOB NOT NULL, camera BLOB)",
-    "CREATE TABLE reps (id INTEGER PRIMARY KEY, take_id INTEGER NOT NULL REFERENCES takes(id) DEFERRABLE INITIALLY "
-    "DEFERRED, body TEXT NOT NULL)",
-    "CREATE TABLE blocks (id INTEGER PRIMARY KEY, case_id INTEGER NOT NULL REFERENCES cases(id), body TEXT NOT NULL)",
-    "CREATE TABLE marks (take_id INTEGER NOT NULL REFERENCES takes(id) DEFERRABLE INITIALLY DEFERRED, frame INTEGER "
-    "NOT NULL, landmark TEXT NOT NULL, "
-    "x REAL NOT NULL, y REAL NOT NULL, sigma REAL NOT NULL, how TEXT NOT NULL, PRIMARY KEY (take_id, frame, landmark)) "
-    "WITHOUT ROWID",
-    "CREATE TABLE links (id INTEGER PRIMARY KEY, case_id INTEGER NOT NULL REFERENCES cases(id), body TEXT NOT NULL)",
-    "CREATE TABLE repeats (id INTEGER PRIMARY KEY, case_id INTEGER NOT NULL REFERENCES cases(id), body TEXT NOT NULL)",
-    "CREATE INDEX takes_of_case ON takes(case_id)",
-    "CREATE INDEX reps_of_take ON reps(take_id)",
-    "CREATE INDEX blocks_of_case ON blocks(case_id)",
-};
-
-template <typename T> std::optional<std::string> bodyOf(const std::optional<T>& value) {
-    return value ? std::optional(toJson(*value)) : std::nullopt;
+// Tells one file from another that took its name.
+std::pair<dev_t, ino_t> identityOf(const fs::path& file) {
+    struct stat about {};
+    return ::stat(file.c_str(), &about) == 0 ? std::pair{about.st_dev, about.st_ino} : std::pair<dev_t, ino_t>{};
 }
 
 } // namespace
 
-void applyTo(CaseData& data, const Edit& edit) {
-    const auto put = [](auto& map, const auto& e) {
-        if (e.after)
-            map[e.key] = *e.after;
-        else
-            map.erase(e.key);
-    };
-    struct Visitor {
-        CaseData& d;
-        decltype(put)& p;
-        void operator()(const BriefEdit& e) const {
-            if (e.after)
-                d.brief = *e.after;
-        }
-        void operator()(const TakeEdit& e) const { p(d.takes, e); }
-        void operator()(const RepEdit& e) const { p(d.reps, e); }
-        void operator()(const BlockEdit& e) const { p(d.blocks, e); }
-        void operator()(const LinkEdit& e) const { p(d.links, e); }
-        void operator()(const RepeatEdit& e) const { p(d.repeats, e); }
-        void operator()(const MarkEdit& e) const {
-            auto& tracks = d.marks[e.key.take];
-            auto& track = tracks[e.key.landmark];
-            if (e.after)
-                track[e.key.frame] = *e.after;
-            else
-                track.erase(e.key.frame);
-            if (track.empty())
-                tracks.erase(e.key.landmark);
-            if (tracks.empty())
-                d.marks.erase(e.key.take);
-        }
-    };
-    std::visit(Visitor{data, put}, edit);
-}
-
-Edit reversed(const Edit& edit) {
-    return std::visit(
-        [](auto e) -> Edit {
-            std::swap(e.before, e.after);
-            return e;
-        },
-        edit);
-}
-
 struct Library::Impl {
     fs::path folder;
-    QString connection;
-    Id nextId = 1;
+    std::unique_ptr<QTemporaryDir> aside; // of a library that can only be read
+    std::unique_ptr<Database> database;
+    std::unique_ptr<Rows> rows;
+    std::optional<Error> readOnly;
+    std::optional<Error> noIds;
+    std::pair<dev_t, ino_t> identity;
+    Id nextId = 0, idsEnd = 0;
+    qint64 seen = 0; // PRAGMA data_version
+    int failIn = 0;
 
-    ~Impl() {
-        {
-            QSqlDatabase db = QSqlDatabase::database(connection, false);
-            db.close();
-        }
-        QSqlDatabase::removeDatabase(connection);
+    Status connect(const fs::path& file) {
+        rows.reset();
+        database = std::make_unique<Database>(file);
+        rows = std::make_unique<Rows>(*database);
+        identity = identityOf(file);
+        return database->connect();
     }
 
-    [[nodiscard]] QSqlDatabase db() const { return QSqlDatabase::database(connection, false); }
-
-    [[nodiscard]] Error failed(const QSqlError& e, const std::string& doing) const {
-        const std::string code = e.nativeErrorCode().toStdString();
-        std::string what = doing + " failed (" + e.databaseText().toStdString() + ")";
-        std::string advice;
-        if (code == "13") {
-            what = doing + " failed: the disk is full";
-            advice = "make room and do it again";
-        } else if (code == "8" || code == "1544" || code == "1032") {
-            what = doing + " failed: the library is write-protected";
-            advice = "copy the library to a place you may write to";
-        } else if (code == "14") {
-            what = doing + " failed: the library's folder is write-protected or cannot be reached";
-            advice = "copy the library to a place you may write to";
-        } else if (code == "5" || code == "6") {
-            what = doing + " failed: another program is using the library";
-            advice = "close the other program and do it again";
-        } else if (code == "11" || code == "26") {
-            what = "the library is damaged or is no library";
-        }
-        return {what, "library.sqlite", "the library is as it was before", advice};
+    [[nodiscard]] Error notWritable() const {
+        Error e = *readOnly;
+        e.untouched = "nothing was saved";
+        return e;
     }
 
-    Status run(const QString& sql) const {
-        QSqlQuery query(db());
-        if (!query.exec(sql))
-            return failed(query.lastError(), "writing");
+    // Runs `writing` in a transaction of its own.
+    template <typename F> Status inTransaction(F&& writing) {
+        if (readOnly)
+            return notWritable();
+        if (identityOf(database->file()) != identity)
+            return Error{"the library was replaced by another one meanwhile", folder.filename().string(),
+                         "nothing was saved", "close the library and open it again", ErrorKind::conflict};
+        Transaction transaction(*database);
+        if (!transaction.begun())
+            return transaction.begun();
+        if (Status s = writing(); !s)
+            return s;
+        return transaction.done();
+    }
+
+    Status exec(const char* sql, std::initializer_list<QVariant> values, const char* doing, Id* made = nullptr) const {
+        QSqlQuery query(database->db());
+        query.prepare(sql);
+        for (const auto& v : values)
+            query.addBindValue(v);
+        if (!query.exec())
+            return database->failed(query.lastError(), doing);
+        if (made)
+            *made = query.lastInsertId().toLongLong();
         return Done{};
     }
 
-    Status connect() {
-        connection = QUuid::createUuid().toString();
-        QSqlDatabase base = QSqlDatabase::addDatabase("QSQLITE", connection);
-        if (!base.isValid())
-            return Error{"Qt's SQLite driver is not installed (package libqt6sql6-sqlite)", {}, {}, {}};
-        base.setDatabaseName(QString::fromStdString((folder / "library.sqlite").string()));
-        base.setConnectOptions("QSQLITE_BUSY_TIMEOUT=3000");
-        if (!base.open())
-            return failed(base.lastError(), "opening the library");
-        for (const char* pragma : {"PRAGMA foreign_keys = ON", "PRAGMA synchronous = FULL"})
-            if (auto s = run(pragma); !s)
+    Status upgrade(int format) {
+        if (auto s = keepCopyBeforeFormat(folder, kFormat, todayHere()); !s)
+            return s;
+        return inTransaction([&]() -> Status {
+            // Another program may have done it while this one waited.
+            if (const auto now = database->number("PRAGMA user_version"); !now || *now != format)
+                return now ? Status(Done{}) : Status(now.error());
+            for (const char* sql : stepsFrom(format))
+                if (auto s = database->run(sql); !s)
+                    return s;
+            return database->run(QString("PRAGMA user_version = %1").arg(kFormat));
+        });
+    }
+
+    // Everything between connecting and being a library of the newest format.
+    Status prepare() {
+        const auto application = database->number("PRAGMA application_id");
+        if (!application)
+            return application.error();
+        const auto format = database->number("PRAGMA user_version");
+        if (!format)
+            return format.error();
+        if (*application != kApplicationId)
+            return Error{"the file is not a library of Riflesso", "library.sqlite", "nothing was changed", {}};
+        if (*format > kFormat)
+            return Error{"the library was written by a newer Riflesso (format " + std::to_string(*format) +
+                             ", this one knows up to " + std::to_string(kFormat) + ")",
+                         folder.filename().string(), "nothing was changed", "open it with the newer program",
+                         ErrorKind::newer};
+        if (*format < kFormat)
+            if (auto s = upgrade(static_cast<int>(*format)); !s)
                 return s;
+        const auto version = database->number("PRAGMA data_version");
+        if (!version)
+            return version.error();
+        seen = *version;
         return Done{};
     }
 
-    [[nodiscard]] Result<int> number(const QString& sql) const {
-        QSqlQuery query(db());
-        if (!query.exec(sql) || !query.next())
-            return failed(query.lastError(), "reading the library");
-        return query.value(0).toInt();
-    }
-
-    // One edit as SQL. `table` rows carry their body as JSON.
-    bool write(QSqlQuery& query, Id caseId, const Edit& edit) const {
-        const auto erase = [&](const char* table, Id id) {
-            query.prepare(QString("DELETE FROM %1 WHERE id = ?").arg(table));
-            query.addBindValue(QVariant::fromValue<qlonglong>(id));
-            return query.exec();
-        };
-        struct Visitor {
-            QSqlQuery& query;
-            Id caseId;
-            decltype(erase)& remove;
-            static QVariant id(Id i) { return QVariant::fromValue<qlonglong>(i); }
-            bool operator()(const BriefEdit& e) const {
-                if (!e.after)
-                    return true;
-                query.prepare("UPDATE cases SET brief = ? WHERE id = ?");
-                query.addBindValue(q(toJson(*e.after)));
-                query.addBindValue(id(caseId));
-                return query.exec();
-            }
-            bool operator()(const TakeEdit& e) const {
-                if (!e.after)
-                    return remove("takes", e.key);
-                // No REPLACE: it would delete the row, and with it what refers to it.
-                query.prepare("INSERT INTO takes (id, case_id, body, times, camera) VALUES (?, ?, ?, ?, ?) "
-                              "ON CONFLICT(id) DO UPDATE SET body = excluded.body, times = excluded.times, camera = "
-                              "excluded.camera");
-                query.addBindValue(id(e.key));
-                query.addBindValue(id(caseId));
-                query.addBindValue(q(toJson(*e.after)));
-                query.addBindValue(packTimes(e.after->times));
-                query.addBindValue(packPath(e.after->camera));
-                return query.exec();
-            }
-            bool operator()(const RepEdit& e) const {
-                if (!e.after)
-                    return remove("reps", e.key);
-                query.prepare("INSERT OR REPLACE INTO reps (id, take_id, body) VALUES (?, ?, ?)");
-                query.addBindValue(id(e.key));
-                query.addBindValue(id(e.after->take));
-                query.addBindValue(q(toJson(*e.after)));
-                return query.exec();
-            }
-            // Rows of a case that are a number and a body.
-            bool row(const char* table, Id key, const std::optional<std::string>& body) const {
-                if (!body)
-                    return remove(table, key);
-                query.prepare(QString("INSERT OR REPLACE INTO %1 (id, case_id, body) VALUES (?, ?, ?)").arg(table));
-                query.addBindValue(id(key));
-                query.addBindValue(id(caseId));
-                query.addBindValue(q(*body));
-                return query.exec();
-            }
-            bool operator()(const BlockEdit& e) const { return row("blocks", e.key, bodyOf(e.after)); }
-            bool operator()(const LinkEdit& e) const { return row("links", e.key, bodyOf(e.after)); }
-            bool operator()(const RepeatEdit& e) const { return row("repeats", e.key, bodyOf(e.after)); }
-            bool operator()(const MarkEdit& e) const {
-                if (!e.after) {
-                    query.prepare("DELETE FROM marks WHERE take_id = ? AND frame = ? AND landmark = ?");
-                } else {
-                    query.prepare("INSERT OR REPLACE INTO marks (take_id, frame, landmark, x, y, sigma, how) VALUES "
-                                  "(?, ?, ?, ?, ?, ?, ?)");
-                }
-                query.addBindValue(id(e.key.take));
-                query.addBindValue(e.key.frame.value);
-                query.addBindValue(q(e.key.landmark));
-                if (e.after) {
-                    query.addBindValue(e.after->at.x);
-                    query.addBindValue(e.after->at.y);
-                    query.addBindValue(e.after->sigma);
-                    query.addBindValue(q(std::string(name(e.after->how))));
-                }
-                return query.exec();
-            }
-        };
-        return std::visit(Visitor{query, caseId, erase}, edit);
+    // Opens a copy beside which nothing need be written.
+    Status openAside(const Error& why) {
+        aside = std::make_unique<QTemporaryDir>();
+        if (!aside->isValid())
+            return why;
+        const fs::path copy = fs::path(aside->path().toStdString()) / "library.sqlite";
+        std::error_code ec;
+        for (const char* tail : {"", "-wal"}) {
+            const fs::path from = folder / (std::string("library.sqlite") + tail), to = copy.string() + tail;
+            if (!fs::exists(from, ec))
+                continue;
+            fs::copy_file(from, to, ec);
+            fs::permissions(to, fs::perms::owner_read | fs::perms::owner_write, ec);
+        }
+        if (ec)
+            return why;
+        if (auto s = connect(copy); !s)
+            return s;
+        const fs::path real = std::exchange(folder, copy.parent_path()); // a change of format is the copy's alone
+        const Status s = prepare();
+        folder = real;
+        readOnly = why;
+        return s;
     }
 };
 
 Library::Library(std::unique_ptr<Impl> impl) : m_impl(std::move(impl)) {}
+
 Library::~Library() = default;
+
 fs::path Library::folder() const {
     return m_impl->folder;
+}
+
+const std::optional<Error>& Library::readOnly() const {
+    return m_impl->readOnly;
 }
 
 fs::path Library::filmOf(const Take& take) const {
@@ -288,347 +167,312 @@ fs::path Library::filmOf(const Take& take) const {
 }
 
 Result<std::unique_ptr<Library>> Library::create(const fs::path& folder) {
+    const Error already{"there is a library already", folder.filename().string(), "nothing was changed",
+                        "open it, or choose another folder"};
     std::error_code ec;
     if (fs::exists(folder / "library.sqlite", ec))
-        return Error{"there is a library already", folder.filename().string(), "nothing was changed",
-                     "open it, or choose another folder"};
+        return already;
+    const bool ours = !fs::exists(folder, ec);
     fs::create_directories(folder / "media", ec);
     if (ec)
         return Error{
             "the folder cannot be made (" + ec.message() + ")", folder.filename().string(), "nothing was changed", {}};
-    auto impl = std::make_unique<Impl>();
-    impl->folder = folder;
-    const auto abandon = [&](const Error& e) {
-        impl.reset();
-        fs::remove(folder / "library.sqlite", ec);
+    // What athletes look like is nobody else's business.
+    if (ours)
+        fs::permissions(folder, fs::perms::owner_all, ec);
+    fs::permissions(folder / "media", fs::perms::owner_all, ec);
+    const fs::path half = folder / ("making-" + std::to_string(::getpid()) + ".sqlite");
+    const auto cleaned = [&](const Error& e) {
+        fs::remove(half, ec);
         return e;
     };
-    if (auto s = impl->connect(); !s)
-        return abandon(s.error());
-    // WAL: readers and a killed writer never see half a change.
-    if (auto s = impl->run("PRAGMA journal_mode = WAL"); !s)
-        return abandon(s.error());
-    impl->db().transaction();
-    for (const char* sql : kSchema)
-        if (auto s = impl->run(sql); !s)
-            return abandon(s.error());
-    if (auto s = impl->run(QString("PRAGMA user_version = %1").arg(kFormat)); !s)
-        return abandon(s.error());
-    if (auto s = impl->run(QString("PRAGMA application_id = %1").arg(kApplicationId)); !s)
-        return abandon(s.error());
-    if (!impl->db().commit())
-        return abandon(impl->failed(impl->db().lastError(), "making the library"));
-    return std::unique_ptr<Library>(new Library(std::move(impl)));
+    {
+        Database database(half);
+        if (auto s = database.connect(); !s)
+            return cleaned(s.error());
+        Transaction transaction(database);
+        if (!transaction.begun())
+            return cleaned(transaction.begun().error());
+        for (const char* sql : schema())
+            if (auto s = database.run(sql); !s)
+                return cleaned(s.error());
+        for (const auto& pragma : {QString("PRAGMA user_version = %1").arg(kFormat),
+                                   QString("PRAGMA application_id = %1").arg(kApplicationId)})
+            if (auto s = database.run(pragma); !s)
+                return cleaned(s.error());
+        if (auto s = transaction.done(); !s)
+            return cleaned(s.error());
+    }
+    fs::permissions(half, fs::perms::owner_read | fs::perms::owner_write, ec);
+    // A link, unlike a renaming, never takes another's place.
+    if (::link(half.c_str(), (folder / "library.sqlite").c_str()) != 0)
+        return cleaned(
+            errno == EEXIST
+                ? already
+                : Error{"the library cannot be made", folder.filename().string(), "nothing was changed", {}});
+    fs::remove(half, ec);
+    return open(folder);
 }
 
-Result<std::unique_ptr<Library>> Library::open(const fs::path& folder) {
+Result<std::unique_ptr<Library>> Library::open(const fs::path& folder, Access access) {
     std::error_code ec;
     if (!fs::exists(folder / "library.sqlite", ec))
         return Error{"there is no library in this folder", folder.filename().string(), "nothing was changed",
-                     "choose another folder or make a new library"};
+                     "choose another folder or make a new library", ErrorKind::missing};
     auto impl = std::make_unique<Impl>();
     impl->folder = folder;
-    if (auto s = impl->connect(); !s)
-        return s.error();
-    const auto application = impl->number("PRAGMA application_id");
-    if (!application)
-        return application.error();
-    const auto format = impl->number("PRAGMA user_version");
-    if (!format)
-        return format.error();
-    if (*application != kApplicationId)
-        return Error{"the file is not a library of Riflesso", "library.sqlite", "nothing was changed", {}};
-    if (*format > kFormat)
-        return Error{"the library was written by a newer Riflesso (format " + std::to_string(*format) +
-                         ", this one knows up to " + std::to_string(kFormat) + ")",
-                     folder.filename().string(), "nothing was changed", "open it with the newer program"};
-    fs::create_directories(folder / "media", ec);
-    if (*format < kFormat) {
-        if (!impl->db().transaction())
-            return impl->failed(impl->db().lastError(), "bringing the library up to date");
-        std::vector<const char*> steps;
-        if (*format < 2)
-            steps.insert(steps.end(), std::begin(kFromFormat1), std::end(kFromFormat1));
-        steps.insert(steps.end(), std::begin(kFromFormat2), std::end(kFromFormat2));
-        for (const char* sql : steps)
-            if (auto s = impl->run(sql); !s) {
-                impl->db().rollback();
-                return s.error();
-            }
-        if (auto s = impl->run(QString("PRAGMA user_version = %1").arg(kFormat)); !s) {
-            impl->db().rollback();
-            return s.error();
-        }
-        if (!impl->db().commit())
-            return impl->failed(impl->db().lastError(), "bringing the library up to date");
+    Status s = Error{"the library is open to be read only", folder.filename().string(), {}, {}, ErrorKind::denied};
+    if (access == Access::write) {
+        s = impl->connect(folder / "library.sqlite");
+        // WAL: readers and a killed writer never see half a change.
+        if (s && ::access((folder / "library.sqlite").c_str(), W_OK) != 0)
+            s = Error{"the library is write-protected", folder.filename().string(), "nothing was changed",
+                      "copy the library to a place you may write to", ErrorKind::denied};
+        if (s)
+            s = impl->database->run("PRAGMA journal_mode = WAL");
+        if (s)
+            s = impl->prepare();
+        fs::create_directories(folder / "media", ec);
     }
-    const auto last =
-        impl->number("SELECT max(coalesce((SELECT max(id) FROM takes), 0), coalesce((SELECT max(id) FROM reps), 0), "
-                     "coalesce((SELECT max(id) FROM blocks), 0), coalesce((SELECT max(id) FROM links), 0), "
-                     "coalesce((SELECT max(id) FROM repeats), 0))");
-    if (!last)
-        return last.error();
-    impl->nextId = *last + 1;
+    if (!s && (s.error().kind == ErrorKind::denied || s.error().kind == ErrorKind::full))
+        s = impl->openAside(s.error());
+    if (!s)
+        return s.error();
     return std::unique_ptr<Library>(new Library(std::move(impl)));
 }
 
 Result<std::vector<CaseSummary>> Library::cases() {
-    QSqlQuery query(m_impl->db());
-    if (!query.exec("SELECT id, blueprint, brief FROM cases ORDER BY id"))
-        return m_impl->failed(query.lastError(), "reading the cases");
+    QSqlQuery query(m_impl->database->db());
+    query.setForwardOnly(true);
+    if (!query.exec(
+            "SELECT c.id, c.blueprint, json_extract(c.brief, '$.goal'), c.athlete, c.card, json_extract(a.body, "
+            "'$.name') FROM cases c LEFT JOIN athletes a ON a.id = c.athlete ORDER BY c.id"))
+        return m_impl->database->failed(query.lastError(), "reading the cases");
     std::vector<CaseSummary> out;
+    const auto text = [&](int column) { return query.value(column).toString().toStdString(); };
+    while (query.next())
+        out.push_back({query.value(0).toLongLong(), text(5), text(1), text(2), query.value(3).toLongLong(), text(4)});
+    if (query.lastError().isValid())
+        return m_impl->database->failed(query.lastError(), "reading the cases");
+    return out;
+}
+
+Result<std::vector<AthleteSummary>> Library::athletes() {
+    auto all = cases();
+    if (!all)
+        return all.error();
+    QSqlQuery query(m_impl->database->db());
+    query.setForwardOnly(true);
+    if (!query.exec("SELECT id, body FROM athletes"))
+        return m_impl->database->failed(query.lastError(), "reading the athletes");
+    std::map<Id, AthleteSummary> byId;
     while (query.next()) {
-        CaseSummary s{query.value(0).toLongLong(), {}, query.value(1).toString().toStdString(), {}};
-        if (const auto brief = briefFromJson(query.value(2).toString().toStdString())) {
-            s.athlete = brief->athlete.name;
-            s.goal = brief->goal;
-        }
-        out.push_back(std::move(s));
+        const Id id = query.value(0).toLongLong();
+        auto athlete = athleteFromJson(query.value(1).toString().toStdString());
+        if (!athlete)
+            return athlete.error();
+        byId[id] = {id, std::move(*athlete), {}};
     }
+    if (query.lastError().isValid())
+        return m_impl->database->failed(query.lastError(), "reading the athletes");
+    for (auto& c : *all)
+        if (const auto it = byId.find(c.athleteId); it != byId.end())
+            it->second.cases.push_back(std::move(c));
+    std::vector<AthleteSummary> out;
+    out.reserve(byId.size());
+    for (auto& [id, a] : byId)
+        out.push_back(std::move(a));
+    std::stable_sort(out.begin(), out.end(),
+                     [](const auto& a, const auto& b) { return a.athlete.name < b.athlete.name; });
     return out;
 }
 
 Result<Id> Library::addCase(const std::string& blueprintId, const Brief& brief) {
-    QSqlQuery query(m_impl->db());
-    query.prepare("INSERT INTO cases (blueprint, brief) VALUES (?, ?)");
-    query.addBindValue(q(blueprintId));
-    query.addBindValue(q(toJson(brief)));
-    if (!query.exec())
-        return m_impl->failed(query.lastError(), "adding the case");
-    return static_cast<Id>(query.lastInsertId().toLongLong());
+    return addCase(blueprintId, brief, 0);
+}
+
+Result<Id> Library::addCase(const std::string& blueprintId, const Brief& brief, Id athlete) {
+    Id id = 0;
+    const auto s = m_impl->inTransaction([&]() -> Status {
+        const QByteArray person = QByteArray::fromStdString(toJson(brief.athlete));
+        const QByteArray body = QByteArray::fromStdString(toJson(brief));
+        if (athlete == 0)
+            if (auto made = m_impl->exec("INSERT INTO athletes (body, sum) VALUES (?, ?)",
+                                         {QString::fromUtf8(person), sumOf({person})}, "adding the athlete", &athlete);
+                !made)
+                return made;
+        return m_impl->exec("INSERT INTO cases (blueprint, brief, sum, athlete) VALUES (?, ?, ?, ?)",
+                            {QString::fromStdString(blueprintId), QString::fromUtf8(body), sumOf({body}),
+                             QVariant::fromValue<qlonglong>(athlete)},
+                            "adding the case", &id);
+    });
+    if (!s)
+        return s.error();
+    return id;
+}
+
+Status Library::setAthlete(Id athlete, const Athlete& value) {
+    const QByteArray body = QByteArray::fromStdString(toJson(value));
+    return m_impl->inTransaction([&] {
+        return m_impl->exec("UPDATE athletes SET body = ?, sum = ?, version = version + 1 WHERE id = ?",
+                            {QString::fromUtf8(body), sumOf({body}), QVariant::fromValue<qlonglong>(athlete)},
+                            "saving the athlete");
+    });
+}
+
+Status Library::setBlueprint(Id caseId, const std::string& blueprintId) {
+    return m_impl->inTransaction([&]() -> Status {
+        const auto used = m_impl->database->number(
+            QString("SELECT (SELECT count(*) FROM marks JOIN takes ON takes.id = take_id WHERE case_id = %1) + (SELECT "
+                    "count(*) FROM blocks WHERE case_id = %1) + (SELECT count(*) FROM reps JOIN takes ON takes.id = "
+                    "take_id "
+                    "WHERE case_id = %1 AND json_extract(reps.body, '$.positions') NOT IN ('{}', 'null', '[]'))")
+                .arg(caseId));
+        if (!used)
+            return used.error();
+        if (*used > 0)
+            return Error{"the technique cannot be changed any more: something has been marked, placed or practised",
+                         {},
+                         "nothing was changed",
+                         "begin another technique for this athlete",
+                         ErrorKind::wrongUse};
+        return m_impl->exec("UPDATE cases SET blueprint = ? WHERE id = ?",
+                            {QString::fromStdString(blueprintId), QVariant::fromValue<qlonglong>(caseId)}, "saving");
+    });
+}
+
+Status Library::setCard(Id caseId, const std::string& card) {
+    return m_impl->inTransaction([&] {
+        return m_impl->exec("UPDATE cases SET card = ? WHERE id = ?",
+                            {QString::fromStdString(card), QVariant::fromValue<qlonglong>(caseId)}, "saving");
+    });
+}
+
+Status Library::eraseAthlete(Id athlete) {
+    const auto before = filmNames();
+    if (!before)
+        return before.error();
+    const auto s = m_impl->inTransaction([&]() -> Status {
+        for (const char* sql : {"DELETE FROM marks WHERE take_id IN (SELECT t.id FROM takes t JOIN cases c ON c.id = "
+                                "t.case_id WHERE c.athlete = ?)",
+                                "DELETE FROM reps WHERE take_id IN (SELECT t.id FROM takes t JOIN cases c ON c.id = "
+                                "t.case_id WHERE c.athlete = ?)",
+                                "DELETE FROM links WHERE case_id IN (SELECT id FROM cases WHERE athlete = ?)",
+                                "DELETE FROM repeats WHERE case_id IN (SELECT id FROM cases WHERE athlete = ?)",
+                                "DELETE FROM blocks WHERE case_id IN (SELECT id FROM cases WHERE athlete = ?)",
+                                "DELETE FROM takes WHERE case_id IN (SELECT id FROM cases WHERE athlete = ?)",
+                                "DELETE FROM cases WHERE athlete = ?", "DELETE FROM athletes WHERE id = ?"})
+            if (auto done = m_impl->exec(sql, {QVariant::fromValue<qlonglong>(athlete)}, "deleting the athlete"); !done)
+                return done;
+        return Done{};
+    });
+    if (!s)
+        return s;
+    const auto after = filmNames();
+    if (!after)
+        return after.error();
+    for (const auto& film : *before)
+        if (!after->contains(film) && !fs::path(film).is_absolute())
+            if (auto gone = removeFilm(film); !gone)
+                return gone;
+    return Done{};
 }
 
 Result<CaseData> Library::load(Id caseId) {
-    CaseData data;
-    data.id = caseId;
-    const QVariant id = QVariant::fromValue<qlonglong>(caseId);
-    QSqlQuery query(m_impl->db());
-    query.setForwardOnly(true);
-    const auto select = [&](const char* sql) {
-        query.prepare(sql);
-        query.addBindValue(id);
-        return query.exec();
-    };
-    const auto failed = [&] { return m_impl->failed(query.lastError(), "reading the case"); };
-    if (!select("SELECT blueprint, brief FROM cases WHERE id = ?"))
-        return failed();
-    if (!query.next())
-        return Error{"there is no case " + std::to_string(caseId), m_impl->folder.filename().string(), {}, {}};
-    data.blueprintId = query.value(0).toString().toStdString();
-    const auto brief = briefFromJson(query.value(1).toString().toStdString());
-    if (!brief)
-        return brief.error();
-    data.brief = *brief;
-    if (!select("SELECT id, body, times, camera FROM takes WHERE case_id = ?"))
-        return failed();
-    while (query.next()) {
-        auto take = takeFromJson(query.value(1).toString().toStdString());
-        if (!take)
-            return take.error();
-        take->id = query.value(0).toLongLong();
-        take->times = unpackTimes(query.value(2).toByteArray());
-        take->camera = unpackPath(query.value(3).toByteArray());
-        data.takes[take->id] = *take;
-    }
-    if (!select("SELECT reps.id, take_id, reps.body FROM reps JOIN takes ON takes.id = take_id WHERE case_id = ?"))
-        return failed();
-    while (query.next()) {
-        auto rep = repFromJson(query.value(2).toString().toStdString());
-        if (!rep)
-            return rep.error();
-        rep->id = query.value(0).toLongLong();
-        rep->take = query.value(1).toLongLong();
-        data.reps[rep->id] = *rep;
-    }
-    // Rows that are a number and a body.
-    std::optional<Error> problem;
-    const auto rows = [&](const char* sql, auto parse, auto& into) {
-        if (problem || !select(sql)) {
-            problem = problem ? problem : failed();
-            return;
-        }
-        while (query.next()) {
-            auto value = parse(query.value(1).toString().toStdString());
-            if (!value) {
-                problem = value.error();
-                return;
-            }
-            value->id = query.value(0).toLongLong();
-            into[value->id] = *value;
-        }
-    };
-    rows("SELECT id, body FROM blocks WHERE case_id = ?", blockFromJson, data.blocks);
-    rows("SELECT id, body FROM links WHERE case_id = ?", linkFromJson, data.links);
-    rows("SELECT id, body FROM repeats WHERE case_id = ?", repeatFromJson, data.repeats);
-    if (problem)
-        return *problem;
-    if (!select("SELECT take_id, frame, landmark, x, y, sigma, how FROM marks JOIN takes ON takes.id = take_id WHERE "
-                "case_id = ?"))
-        return failed();
-    while (query.next()) {
-        const auto how = howFromName(query.value(6).toString().toStdString());
-        data.marks[query.value(0).toLongLong()][query.value(2).toString().toStdString()]
-                  [FrameIndex(query.value(1).toInt())] = Mark{
-            {query.value(3).toDouble(), query.value(4).toDouble()}, query.value(5).toDouble(), how.value_or(How::hand)};
-    }
+    // One view of the file from the first row to the last, and the version of just that view.
+    if (auto s = m_impl->database->run("BEGIN"); !s)
+        return s.error();
+    const auto version = m_impl->database->number("PRAGMA data_version");
+    auto data = m_impl->rows->load(caseId);
+    m_impl->database->rollback();
+    if (!version)
+        return version.error();
+    if (data)
+        m_impl->seen = *version;
     return data;
 }
 
 Status Library::apply(Id caseId, const std::vector<Edit>& edits) {
-    QSqlDatabase db = m_impl->db();
-    if (!db.transaction())
-        return m_impl->failed(db.lastError(), "saving");
-    QSqlQuery query(db);
-    for (const auto& edit : edits)
-        if (!m_impl->write(query, caseId, edit)) {
-            const Error e = m_impl->failed(query.lastError(), "saving");
-            query.finish();
-            db.rollback();
-            return e;
-        }
-    query.finish();
-    if (!db.commit()) {
-        const Error e = m_impl->failed(db.lastError(), "saving");
-        db.rollback();
-        return e;
-    }
-    return Done{};
+    if (m_impl->noIds)
+        return *std::exchange(m_impl->noIds, std::nullopt);
+    if (m_impl->failIn > 0 && --m_impl->failIn == 0)
+        return Error{"saving failed: the disk is full", "library.sqlite", "the library is as it was before",
+                     "make room and do it again", ErrorKind::full};
+    const auto s = m_impl->inTransaction([&]() -> Status {
+        for (const auto& edit : edits)
+            if (auto written = m_impl->rows->write(caseId, edit); !written)
+                return written;
+        return Done{};
+    });
+    if (s)
+        m_impl->rows->keep();
+    else
+        m_impl->rows->forget();
+    return s;
+}
+
+bool Library::changedElsewhere() {
+    const auto version = m_impl->database->number("PRAGMA data_version");
+    if (!version || *version == m_impl->seen)
+        return false;
+    m_impl->seen = *version;
+    return true;
 }
 
 Id Library::freshId() {
-    return m_impl->nextId++;
+    auto& impl = *m_impl;
+    if (impl.nextId == impl.idsEnd) {
+        qint64 next = 0;
+        const auto s = impl.inTransaction([&]() -> Status {
+            const auto kept = impl.database->number("SELECT next FROM ids");
+            if (!kept)
+                return kept.error();
+            next = *kept;
+            return impl.database->run(QString("UPDATE ids SET next = %1").arg(next + kIdsAtOnce));
+        });
+        if (!s) {
+            impl.noIds = s.error();
+            return 0;
+        }
+        impl.nextId = next;
+        impl.idsEnd = next + kIdsAtOnce;
+    }
+    return impl.nextId++;
 }
 
 Result<std::map<std::string, std::string>> Library::knownFilms() {
-    QSqlQuery query(m_impl->db());
-    if (!query.exec("SELECT body FROM takes"))
-        return m_impl->failed(query.lastError(), "reading the takes");
+    QSqlQuery query(m_impl->database->db());
+    query.setForwardOnly(true);
+    if (!query.exec("SELECT json_extract(body, '$.checksum'), json_extract(body, '$.film') FROM takes"))
+        return m_impl->database->failed(query.lastError(), "reading the takes");
     std::map<std::string, std::string> out;
     while (query.next())
-        if (const auto take = takeFromJson(query.value(0).toString().toStdString()); take && !take->checksum.empty())
-            out[take->checksum] = take->film;
+        if (const auto sum = query.value(0).toString().toStdString(); !sum.empty())
+            out[sum] = query.value(1).toString().toStdString();
+    if (query.lastError().isValid())
+        return m_impl->database->failed(query.lastError(), "reading the takes");
     return out;
 }
 
-Result<std::string> checksumOf(const fs::path& film, const FileProgress& progress) {
-    std::error_code ec;
-    std::vector<fs::path> files;
-    if (fs::is_directory(film, ec)) {
-        for (fs::directory_iterator it(film, ec), end; !ec && it != end; it.increment(ec))
-            if (it->is_regular_file(ec))
-                files.push_back(it->path());
-        std::sort(files.begin(), files.end());
-    } else {
-        files.push_back(film);
-    }
-    double all = 0.0, done = 0.0;
-    for (const auto& f : files)
-        all += static_cast<double>(fs::file_size(f, ec));
-    QCryptographicHash sum(QCryptographicHash::Sha256);
-    std::string block(1u << 20, '\0');
-    for (const auto& f : files) {
-        std::ifstream in(f, std::ios::binary);
-        if (!in)
-            return Error{"the film cannot be read", film.filename().string(), "nothing was changed",
-                         "is it on a disk that was taken out?"};
-        while (in) {
-            in.read(block.data(), static_cast<std::streamsize>(block.size()));
-            sum.addData(QByteArrayView(block.data(), static_cast<qsizetype>(in.gcount())));
-            done += static_cast<double>(in.gcount());
-            if (progress && !progress(all > 0.0 ? done / all : 1.0))
-                return Error{"bringing it in was cancelled", film.filename().string(), "nothing was changed", {}};
-        }
-    }
-    return sum.result().toHex().toStdString();
-}
-
-Result<std::string> Library::bringIn(const fs::path& film, const FileProgress& progress) const {
-    std::error_code ec;
-    const fs::path base = film.filename().empty() ? film.parent_path() : film;
-    fs::path name = base.filename();
-    for (int n = 2; fs::exists(media() / name, ec); ++n)
-        name = base.stem().string() + "-" + std::to_string(n) + base.extension().string();
-    fs::path part = media() / name;
-    part += ".part";
-    const auto fail = [&](const std::string& why) {
-        fs::remove_all(part, ec);
-        return Error{"the film cannot be copied into the library (" + why + ")", base.filename().string(),
-                     "the film and the library are as they were", "is the disk full or write-protected?"};
-    };
-    const auto cancelled = [&] {
-        fs::remove_all(part, ec);
-        return Error{"bringing it in was cancelled", base.filename().string(), "nothing was changed", {}};
-    };
-    if (fs::is_directory(film, ec)) {
-        fs::create_directories(part, ec);
-        for (fs::directory_iterator it(film, ec), end; !ec && it != end; it.increment(ec)) {
-            if (it->is_regular_file(ec))
-                fs::copy_file(it->path(), part / it->path().filename(), ec);
-            if (progress && !progress(0.5))
-                return cancelled();
-        }
-        if (ec)
-            return fail(ec.message());
-    } else {
-        std::ifstream in(film, std::ios::binary);
-        std::ofstream out(part, std::ios::binary);
-        if (!in || !out)
-            return fail(std::strerror(errno));
-        const double all = std::max(1.0, static_cast<double>(fs::file_size(film, ec)));
-        double done = 0.0;
-        std::string block(1u << 20, '\0');
-        while (in) {
-            in.read(block.data(), static_cast<std::streamsize>(block.size()));
-            out.write(block.data(), in.gcount());
-            if (!out)
-                return fail(std::strerror(errno));
-            done += static_cast<double>(in.gcount());
-            if (progress && !progress(done / all))
-                return cancelled();
-        }
-        out.close();
-        if (!out || in.bad())
-            return fail(std::strerror(errno));
-        const auto time = fs::last_write_time(film, ec);
-        fs::last_write_time(part, time, ec);
-        ec.clear();
-    }
-    fs::rename(part, media() / name, ec);
-    if (ec)
-        return fail(ec.message());
-    return name.string();
-}
-
-std::optional<fs::path> Library::findMoved(const Take& take, const fs::path& under,
-                                           const FileProgress& progress) const {
-    if (take.checksum.empty())
-        return std::nullopt;
-    // Files of the same name first: the disk is read through only when names do not help.
-    std::error_code ec;
-    std::vector<fs::path> named, others;
-    const fs::path name = fs::path(take.film).filename();
-    for (fs::recursive_directory_iterator it(under, fs::directory_options::skip_permission_denied, ec), end;
-         !ec && it != end; it.increment(ec)) {
-        if (it.depth() > 6)
-            it.disable_recursion_pending();
-        if (!it->is_regular_file(ec))
-            continue;
-        if (it->path().filename() == name)
-            named.push_back(it->path());
-        else if (it->path().extension() == name.extension())
-            others.push_back(it->path());
-        if (progress && !progress(0.0))
-            return std::nullopt;
-    }
-    named.insert(named.end(), others.begin(), others.end());
-    for (const auto& f : named)
-        if (const auto sum = checksumOf(f, progress); sum && *sum == take.checksum)
-            return f;
-    return std::nullopt;
+Result<std::set<std::string>> Library::filmNames() {
+    QSqlQuery query(m_impl->database->db());
+    query.setForwardOnly(true);
+    if (!query.exec("SELECT json_extract(body, '$.film') FROM takes"))
+        return m_impl->database->failed(query.lastError(), "reading the takes");
+    std::set<std::string> out;
+    while (query.next())
+        out.insert(query.value(0).toString().toStdString());
+    if (query.lastError().isValid())
+        return m_impl->database->failed(query.lastError(), "reading the takes");
+    return out;
 }
 
 void Library::limitPagesForTests(int pages) {
-    m_impl->run(QString("PRAGMA max_page_count = %1").arg(pages > 0 ? pages : 1073741823));
+    (void)m_impl->database->run(QString("PRAGMA max_page_count = %1").arg(pages > 0 ? pages : 1073741823));
+}
+
+void Library::failForTests(int nth) {
+    m_impl->failIn = nth;
 }
 
 } // namespace riflesso

@@ -1,5 +1,7 @@
 #include "library/motion_capture.h"
 
+#include "core/statistics/numbers.h"
+
 #include <Eigen/Geometry>
 
 #include <algorithm>
@@ -58,9 +60,13 @@ void keep(MotionCapture& capture, const std::string& name, std::vector<Eigen::Ve
         capture.points[ours] = std::move(places);
 }
 
+// Points times frames that are read from one file: 480 MB of places.
+constexpr double kMostPlaces = 2e7;
+
 bool readNumber(const std::string& text, double& out) {
-    const auto r = std::from_chars(text.data(), text.data() + text.size(), out);
-    return r.ec == std::errc() && r.ptr == text.data() + text.size() && std::isfinite(out);
+    const auto v = numberFrom(text);
+    out = v.value_or(out);
+    return v.has_value();
 }
 
 } // namespace
@@ -128,9 +134,14 @@ Result<MotionCapture> captureFromBvh(const std::string& text, const std::string&
     if (!(in >> word) || word != "Frames:" || !number(frames) || !(in >> word >> time) || word != "Frame" ||
         time != "Time:" || !number(step) || !(step > 0.0))
         return broken(fileName, {}, "the number of frames or their time is missing");
+    if (channels == 0)
+        return broken(fileName, {}, "no joint has a channel: nothing moves");
     // Each number takes two bytes at least: more frames than that cannot be there.
-    if (!(frames >= 1) || frames != std::floor(frames) || frames * static_cast<double>(channels) > text.size())
+    if (!(frames >= 1) || frames != std::floor(frames) ||
+        2.0 * frames * static_cast<double>(channels) > static_cast<double>(text.size()))
         return broken(fileName, {}, "the number of frames cannot be true");
+    if (frames * static_cast<double>(joints.size()) > kMostPlaces || step > 60.0 || step < 1e-6)
+        return broken(fileName, {}, "it is too long, or its rate cannot be true");
     MotionCapture capture;
     capture.rate = 1.0 / step;
     capture.frames = static_cast<int>(frames);
@@ -187,12 +198,14 @@ Result<MotionCapture> captureFromTrc(const std::string& text, const std::string&
         if (keys[i] == "Units")
             capture.unit = values[i];
     }
-    if (!(capture.rate > 0.0))
-        return broken(fileName, "line 3", "the data rate is missing");
+    if (!(capture.rate > 0.0) || capture.rate > 1e6)
+        return broken(fileName, "line 3", "the data rate is missing or cannot be true");
     std::vector<std::string> points;
     for (std::size_t i = 2; i < names.size(); i += 3)
         if (!names[i].empty())
             points.push_back(names[i]);
+    if (static_cast<double>(points.size()) * static_cast<double>(lines.size()) > kMostPlaces)
+        return broken(fileName, {}, "it is too long");
     std::vector<std::vector<Eigen::Vector3d>> places(points.size());
     for (std::size_t l = 5; l < lines.size(); ++l) {
         const auto row = cells(lines[l]);
@@ -220,6 +233,7 @@ Result<MotionCapture> captureFromTrc(const std::string& text, const std::string&
 
 std::string captureToTrc(const MotionCapture& capture, const std::string& fileName) {
     std::ostringstream out;
+    out.imbue(std::locale::classic());
     out << "PathFileType\t4\t(X/Y/Z)\t" << fileName << "\n"
         << "DataRate\tCameraRate\tNumFrames\tNumMarkers\tUnits\tOrigDataRate\tOrigDataStartFrame\tOrigNumFrames\n"
         << capture.rate << '\t' << capture.rate << '\t' << capture.frames << '\t' << capture.points.size() << '\t'
@@ -231,15 +245,12 @@ std::string captureToTrc(const MotionCapture& capture, const std::string& fileNa
     for (std::size_t i = 1; i <= capture.points.size(); ++i)
         out << "\tX" << i << "\tY" << i << "\tZ" << i;
     out << "\n\n";
-    char cell[32];
     for (int f = 0; f < capture.frames; ++f) {
-        std::snprintf(cell, sizeof cell, "%d\t%.6f", f + 1, f / capture.rate);
-        out << cell;
+        out << f + 1 << '\t' << fixed(f / capture.rate, 6);
         for (const auto& [name, places] : capture.points)
             for (int axis = 0; axis < 3; ++axis) {
                 const double v = places[static_cast<std::size_t>(f)][axis];
-                std::snprintf(cell, sizeof cell, std::isfinite(v) ? "\t%.5f" : "\t", v);
-                out << cell;
+                out << '\t' << (std::isfinite(v) ? fixed(v, 5) : std::string());
             }
         out << "\n";
     }
@@ -310,11 +321,14 @@ Result<MotionCapture> captureFromC3d(const std::string& data, const std::string&
     const int points = b.word(2), analogPerFrame = b.word(4);
     const int first = b.word(6), last = b.word(8);
     const float scale = b.real(12);
+    if (b.word(16) < 2u)
+        return broken(fileName, "head", "it says that its points begin in its head");
     const std::size_t start = (static_cast<std::size_t>(b.word(16)) - 1u) * kBlock;
     MotionCapture capture;
     capture.rate = b.real(20);
     capture.frames = last - first + 1;
-    if (b.failed || points < 1 || capture.frames < 1 || !(capture.rate > 0.0) || !std::isfinite(scale))
+    if (b.failed || points < 1 || capture.frames < 1 || !(capture.rate > 0.0) || capture.rate > 1e6 ||
+        !std::isfinite(scale))
         return broken(fileName, "head", "the numbers of points, frames or the rate cannot be true");
     // POINT:LABELS, POINT:UNITS, POINT:SCALE out of the parameters: a chain of records, each with the way to the next.
     std::vector<std::string> labels;
@@ -343,7 +357,9 @@ Result<MotionCapture> captureFromC3d(const std::string& data, const std::string&
             const int kind = static_cast<std::int8_t>(b.byte(way + 2));
             const int dimensions = b.byte(way + 3);
             std::size_t count = 1, width = 1;
-            for (int i = 0; i < dimensions && i < 8; ++i) {
+            if (dimensions > 7)
+                return broken(fileName, "parameters", "one has more than seven dimensions");
+            for (int i = 0; i < dimensions; ++i) {
                 const std::size_t n = b.byte(way + 4 + static_cast<std::size_t>(i));
                 if (i == 0 && kind == -1)
                     width = n;
@@ -380,6 +396,8 @@ Result<MotionCapture> captureFromC3d(const std::string& data, const std::string&
     const std::size_t size = reals ? 4 : 2;
     const std::size_t perFrame =
         static_cast<std::size_t>(points) * 4 * size + static_cast<std::size_t>(analogPerFrame) * size;
+    if (static_cast<double>(points) * capture.frames > kMostPlaces)
+        return broken(fileName, {}, "it is too long");
     if (start + perFrame * static_cast<std::size_t>(capture.frames) > b.size())
         return broken(fileName, {}, "it ends before its last frame");
     std::vector<std::vector<Eigen::Vector3d>> places(static_cast<std::size_t>(points));

@@ -1,5 +1,7 @@
 #include "library/tracks_csv.h"
 
+#include "core/statistics/numbers.h"
+
 #include <algorithm>
 #include <charconv>
 #include <cmath>
@@ -25,16 +27,9 @@ std::vector<std::string_view> split(std::string_view line) {
     }
 }
 
-std::optional<double> number(std::string_view cell) {
-    double v = 0.0;
-    const auto r = std::from_chars(cell.data(), cell.data() + cell.size(), v);
-    if (r.ec != std::errc() || r.ptr != cell.data() + cell.size() || !std::isfinite(v))
-        return std::nullopt;
-    return v;
-}
-
 constexpr std::array<std::string_view, 5> kNeeded = {"time_s", "frame", "landmark", "x_px", "y_px"};
-constexpr int kMostFrames = 10'000'000; // a typing error in the frame column must not fill the memory
+constexpr int kMostFrames = 2'000'000; // a typing error in the frame column must not fill the memory
+constexpr double kFarthest = 1e6;      // px: no picture is larger, and what is written must be what was read
 
 } // namespace
 
@@ -74,23 +69,25 @@ Result<TracksFile> tracksFromCsv(const std::string& text, const std::string& fil
         for (auto name : kNeeded)
             if (cell(std::string(name)).empty())
                 return wrong("the field " + std::string(name) + " is missing");
-        const auto frameValue = number(cell("frame"));
+        const auto frameValue = numberFrom(cell("frame"));
         if (!frameValue || *frameValue < 0 || *frameValue != std::floor(*frameValue) || *frameValue > kMostFrames)
             return wrong("frame must be a whole number from 0 on, not \"" + std::string(cell("frame")) + "\"");
         const int frame = static_cast<int>(*frameValue);
-        const auto time = number(cell("time_s"));
-        const auto x = number(cell("x_px"));
-        const auto y = number(cell("y_px"));
+        const auto time = numberFrom(cell("time_s"));
+        const auto x = numberFrom(cell("x_px"));
+        const auto y = numberFrom(cell("y_px"));
         if (!time || !x || !y) {
             const char* bad = !time ? "time_s" : !x ? "x_px" : "y_px";
             return wrong(std::string(bad) + " must be a number, not \"" + std::string(cell(bad)) + "\"");
         }
+        if (std::abs(*x) > kFarthest || std::abs(*y) > kFarthest)
+            return wrong("a place more than a million pixels away cannot be true");
         const std::string landmark(cell("landmark"));
         if (!isLandmarkName(landmark))
             return wrong("\"" + landmark + "\" is no landmark");
         Mark m{{*x, *y}, kAssumedHandSigma, How::hand};
         if (const auto s = cell("sigma_px"); !s.empty()) {
-            const auto sigma = number(s);
+            const auto sigma = numberFrom(s);
             if (!sigma || *sigma < 0)
                 return wrong("sigma_px must be a number from 0 on, not \"" + std::string(s) + "\"");
             m.sigma = *sigma;
@@ -107,6 +104,10 @@ Result<TracksFile> tracksFromCsv(const std::string& text, const std::string& fil
         if (!out.tracks[landmark].emplace(FrameIndex(frame), m).second)
             return wrong(landmark + " stands twice on frame " + std::to_string(frame));
     }
+    // A file that ends in the middle of a line may end in the middle of a number.
+    if (!text.empty() && text.back() != '\n' && numberFrom(text.substr(text.find_last_of(",\n") + 1)))
+        return Error{"its last line has no end: the file may be cut off", fileName, "nothing was taken over",
+                     "if it is whole, add an empty line to it"};
     if (column.empty())
         return Error{"the file is empty", fileName, "nothing was taken over", {}};
     if (timeOf.empty())
@@ -150,11 +151,9 @@ std::string tracksToCsv(const TrackSet& tracks, const std::vector<double>& times
     std::string out = "time_s,frame,landmark,x_px,y_px,sigma_px,how\n";
     for (const auto& [key, mark] : rows) {
         const auto i = static_cast<std::size_t>(std::max(0, key.first.value));
-        char line[160];
-        std::snprintf(line, sizeof line, "%.9g,%d,%s,%.3f,%.3f,%.3f,%s\n", i < times.size() ? times[i] : 0.0,
-                      key.first.value, key.second.c_str(), mark->at.x, mark->at.y, mark->sigma,
-                      std::string(name(mark->how)).c_str());
-        out += line;
+        out += general(i < times.size() ? times[i] : 0.0, 9) + ',' + std::to_string(key.first.value) + ',' +
+               key.second + ',' + fixed(mark->at.x, 3) + ',' + fixed(mark->at.y, 3) + ',' + fixed(mark->sigma, 3) +
+               ',' + std::string(name(mark->how)) + '\n';
     }
     return out;
 }

@@ -1,5 +1,7 @@
 #include "simulator/film_maker.h"
 
+#include "core/statistics/numbers.h"
+#include "files/write_file.h"
 #include "footage/film_writer.h"
 #include "simulator/microphone.h"
 
@@ -63,15 +65,6 @@ std::string fingerprint(const FilmRecipe& r) {
     return buffer;
 }
 
-Status writeText(const fs::path& path, const std::string& text) {
-    std::ofstream out(path, std::ios::binary);
-    out << text;
-    out.flush();
-    if (!out)
-        return Error{"could not be written", path.filename().string(), "nothing else was changed", "is the disk full?"};
-    return Done{};
-}
-
 Status writeSideFiles(const FilmRecipe& recipe, const SimulatedTake& take, int frames, const SimulatedFilm& f) {
     const double rate = recipe.camera.captureRate;
     json landmarks = json::object();
@@ -84,10 +77,10 @@ Status writeSideFiles(const FilmRecipe& recipe, const SimulatedTake& take, int f
         for (const auto& [name, at] : body.at) {
             const Pixel p = recipe.camera.project(at);
             landmarks[name].push_back({p.x, p.y});
-            char line[128];
-            std::snprintf(line, sizeof line, "%.6f,%d,%s,%.2f,%.2f,%.2f,hand\n", i / recipe.storedRate, i, name.c_str(),
-                          p.x + error(random), p.y + error(random), recipe.markNoise);
-            csv += line;
+            // Two draws in this order: the films' marks stay what they were.
+            const double y = p.y + error(random), x = p.x + error(random);
+            csv += fixed(i / recipe.storedRate, 6) + ',' + std::to_string(i) + ',' + name + ',' + fixed(x, 2) + ',' +
+                   fixed(y, 2) + ',' + fixed(recipe.markNoise, 2) + ",hand\n";
         }
     }
     json truthReps = json::array(), pegReps = json::array();
@@ -104,11 +97,11 @@ Status writeSideFiles(const FilmRecipe& recipe, const SimulatedTake& take, int f
                            {"positions", pegs}});
     }
     const json truth = {{"capture_rate_hz", rate}, {"frames", frames}, {"landmarks", landmarks}, {"reps", truthReps}};
-    if (auto s = writeText(f.truth, truth.dump()); !s)
+    if (auto s = writeFile(f.truth, truth.dump()); !s)
         return s;
-    if (auto s = writeText(f.pegs, json{{"reps", pegReps}}.dump(1)); !s)
+    if (auto s = writeFile(f.pegs, json{{"reps", pegReps}}.dump(1)); !s)
         return s;
-    return writeText(f.marks, csv);
+    return writeFile(f.marks, csv);
 }
 
 } // namespace
@@ -339,7 +332,7 @@ Result<SimulatedFilm> makeFilm(const FilmRecipe& recipe, const fs::path& folder,
         if (auto s = (*writer)->add(p); !s)
             error = s.error();
         if (!error && progress && !progress(i + 1, frames))
-            error = Error{"filming was cancelled", recipe.name, "nothing was changed", {}};
+            error = Error{"filming was cancelled", recipe.name, "nothing was changed", {}, ErrorKind::cancelled};
     }
     {
         std::lock_guard lock(mutex);

@@ -1,5 +1,7 @@
 #include "core/judge/judge.h"
 
+#include "core/statistics/numbers.h"
+
 #include <algorithm>
 #include <cmath>
 #include <cstdio>
@@ -7,12 +9,6 @@
 
 namespace riflesso {
 namespace {
-
-std::string fixed(double v, int digits = 2) {
-    char buffer[32];
-    std::snprintf(buffer, sizeof buffer, "%.*f", digits, v);
-    return buffer;
-}
 
 struct Suspect {
     const Fault* fault;
@@ -105,10 +101,10 @@ Judgement judge(const Blueprint& blueprint, const std::vector<Deviation>& deviat
         std::stable_sort(f.downstream.begin(), f.downstream.end(),
                          [](const auto& a, const auto& b) { return a.strength > b.strength; });
         const auto& p = f.parts;
-        f.reason = (p.safety ? std::string("safety first; ") : std::string()) + "severity " + fixed(p.ownSeverity) +
-                   " + consequences " + fixed(p.consequences) + ", times certainty " + fixed(p.probability) +
-                   ", trainability " + fixed(p.trainability) + ", earliness " + fixed(p.earliness) + " = " +
-                   fixed(p.score());
+        f.reason = (p.safety ? std::string("safety first; ") : std::string()) + "severity " + fixed(p.ownSeverity, 2) +
+                   " + consequences " + fixed(p.consequences, 2) + ", times certainty " + fixed(p.probability, 2) +
+                   ", trainability " + fixed(p.trainability, 2) + ", earliness " + fixed(p.earliness, 2) + " = " +
+                   fixed(p.score(), 2);
         return f;
     };
 

@@ -1,5 +1,7 @@
 #include "core/motion/calibration.h"
 
+#include "core/statistics/numbers.h"
+
 #include <Eigen/Dense>
 
 #include <algorithm>
@@ -18,12 +20,6 @@ constexpr double kDegree = std::numbers::pi / 180.0;
 Vector2d apply(const Matrix3d& h, const Vector2d& p) {
     const Eigen::Vector3d v = h * p.homogeneous();
     return v.hnormalized();
-}
-
-std::string number(double v, int digits) {
-    char buffer[64];
-    std::snprintf(buffer, sizeof buffer, "%.*f", digits, v);
-    return buffer;
 }
 
 // Moves the middle to 0 and the mean distance to √2, which keeps the linear system well conditioned.
@@ -231,7 +227,7 @@ Result<Calibration> Calibration::make(const CalibrationInput& in, int width, int
         m.k = best;
         c.m_radialError = sigma * std::sqrt(2.0 / curvature);
         if (std::abs(best) > 0.01 && std::abs(best) > 2.0 * c.m_radialError)
-            c.m_warnings.push_back("the lens bends the picture by " + number(100.0 * std::abs(best), 1) +
+            c.m_warnings.push_back("the lens bends the picture by " + fixed(100.0 * std::abs(best), 1) +
                                    " % at its corners; this is taken out");
     }
     const auto flat = [&](const Map& map, Pixel p) { return straighten(map, p.vector()); };
@@ -316,12 +312,12 @@ Result<Calibration> Calibration::make(const CalibrationInput& in, int width, int
         c.m_oblique = Degrees(std::acos(std::clamp(s(1) / s(0), 0.0, 1.0)) / kDegree);
         if (c.m_oblique->value > 5.0) {
             const PlaneError e = obliquePlane(*c.m_oblique);
-            c.m_warnings.push_back("the camera looks at the plane " + number(c.m_oblique->value, 0) +
+            c.m_warnings.push_back("the camera looks at the plane " + fixed(c.m_oblique->value, 0) +
                                    "° out of square; without these points lengths would be wrong by up to " +
-                                   number(e.perCent, 0) + " % and leans by up to " + number(e.degrees, 1) + "°");
+                                   fixed(e.perCent, 0) + " % and leans by up to " + fixed(e.degrees, 1) + "°");
         }
         if (c.m_reprojection && *c.m_reprojection > 3.0 * sigma)
-            c.m_warnings.push_back("the known points do not fit one plane: " + number(*c.m_reprojection, 1) +
+            c.m_warnings.push_back("the known points do not fit one plane: " + fixed(*c.m_reprojection, 1) +
                                    " px on average; is one of them mistaken, or not in the plane?");
         if (c.m_tilt) {
             // The points say where up is; the drawn line is a check.
@@ -330,7 +326,7 @@ Result<Calibration> Calibration::make(const CalibrationInput& in, int width, int
             double off = in.plumb ? std::atan2(up.x(), -up.y()) : std::atan2(up.y(), up.x());
             off = std::remainder(off, std::numbers::pi) / kDegree;
             if (std::abs(off) > 1.0 + 2.0 * c.m_tiltError.value)
-                c.m_warnings.push_back("the drawn vertical and the known points differ by " + number(std::abs(off), 1) +
+                c.m_warnings.push_back("the drawn vertical and the known points differ by " + fixed(std::abs(off), 1) +
                                        "°");
         }
     } else {
@@ -357,7 +353,7 @@ Result<Calibration> Calibration::make(const CalibrationInput& in, int width, int
             c.m_reprojection =
                 apart / 100.0 * (in.lengths.front().line.b.vector() - in.lengths.front().line.a.vector()).norm();
             if (apart > 100.0 * 3.0 * relative || apart > 3.0)
-                c.m_warnings.push_back("the known lengths disagree by " + number(apart, 1) +
+                c.m_warnings.push_back("the known lengths disagree by " + fixed(apart, 1) +
                                        " %: the camera is not square to the plane, or one of them is not in it");
         }
         m.h = turned(roll, scale);
@@ -373,9 +369,9 @@ Result<Calibration> Calibration::make(const CalibrationInput& in, int width, int
         }
     }
     if (c.m_tilt && std::abs(c.m_tilt->value) > 1.0 && in.points.empty())
-        c.m_warnings.push_back("the camera is tilted by " + number(std::abs(c.m_tilt->value), 1) +
+        c.m_warnings.push_back("the camera is tilted by " + fixed(std::abs(c.m_tilt->value), 1) +
                                "°; leans are corrected by it, positions across the picture by " +
-                               number(100.0 * std::abs(std::sin(roll)), 1) + " %");
+                               fixed(100.0 * std::abs(std::sin(roll)), 1) + " %");
     if (c.m_radialError > 0.0) {
         Map v = m;
         v.k += c.m_radialError;
@@ -388,9 +384,9 @@ Result<Calibration> Calibration::make(const CalibrationInput& in, int width, int
             travel =
                 std::max(travel, (c.upright({double(width), height / 2.0}) - c.upright({0.0, height / 2.0})).norm());
         const PlaneError e = leavingThePlane(in.depth, *in.cameraDistance, travel);
-        c.m_warnings.push_back("the movement leaves the plane by " + number(std::abs(in.depth), 2) +
-                               " m: lengths are wrong by up to " + number(e.perCent, 1) + " %, leans by up to " +
-                               number(e.degrees, 1) + "°");
+        c.m_warnings.push_back("the movement leaves the plane by " + fixed(std::abs(in.depth), 2) +
+                               " m: lengths are wrong by up to " + fixed(e.perCent, 1) + " %, leans by up to " +
+                               fixed(e.degrees, 1) + "°");
     }
     return c;
 }

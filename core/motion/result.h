@@ -9,12 +9,16 @@
 
 namespace riflesso {
 
+/// What sort of failure it is, for code that must decide what to do next; people read the words.
+enum class ErrorKind { other, cancelled, missing, denied, full, damaged, newer, conflict, wrongUse };
+
 /// An error as the user reads it: what happened, where, what is untouched, what to do. Only `what` is always there.
 struct Error {
     std::string what;
     std::string where;     ///< file, line, field or frame
     std::string untouched; ///< what the failure did not change
     std::string advice;    ///< what to do now
+    ErrorKind kind = ErrorKind::other;
 
     /// One line: "where: what; untouched; advice".
     [[nodiscard]] std::string text() const {

@@ -1,5 +1,7 @@
 #include "core/progress/trend.h"
 
+#include "core/statistics/numbers.h"
+
 #include <algorithm>
 #include <cmath>
 #include <cstdio>
@@ -16,9 +18,8 @@ Change changeBetween(const TrendPoint& before, const TrendPoint& after, const Ba
     c.mdc = 1.96 * std::hypot(before.u, after.u);
     const double was = distanceOutside(before.value, band);
     const double is = distanceOutside(after.value, band);
-    char numbers[96];
-    std::snprintf(numbers, sizeof numbers, "moved by %+.3g, the smallest change worth believing is %.2g", c.change,
-                  c.mdc);
+    const std::string numbers = std::string("moved by ") + (c.change < 0.0 ? "" : "+") + general(c.change, 3) +
+                                ", the smallest change worth believing is " + general(c.mdc, 2);
     if (std::abs(c.change) <= c.mdc) {
         c.words = std::string("Within the marking error: ") + numbers + ".";
     } else if (is < was) {

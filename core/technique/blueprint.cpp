@@ -56,6 +56,12 @@ std::vector<std::string> Blueprint::rolesFor(View view) const {
     return rolesWhere(*this, [&](const MeasureDefinition& d) { return d.view == view; });
 }
 
+bool isBlueprintId(std::string_view id) {
+    return !id.empty() && id.size() <= 80 && std::all_of(id.begin(), id.end(), [](unsigned char c) {
+        return (c >= 'a' && c <= 'z') || (c >= 'A' && c <= 'Z') || (c >= '0' && c <= '9') || c == '-' || c == '_';
+    });
+}
+
 void linkMeasures(std::vector<BlueprintMeasure>& measures) {
     std::map<std::string, std::shared_ptr<const MeasureDefinition>, std::less<>> plain;
     for (const auto& m : measures)

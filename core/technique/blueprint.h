@@ -206,6 +206,9 @@ struct Blueprint {
     [[nodiscard]] std::vector<std::string> rolesFor(View view) const;
 };
 
+/// Letters, digits, `-` and `_`, at most 80: the id is a file's name, which must not lead out of its folder.
+bool isBlueprintId(std::string_view id);
+
 /// Sets `base` of measures that are read from others, and what those leave open: their view and position, from the
 /// first of them. To be called after `measures` have changed. Names that are not there leave `base` short; problemsOf()
 /// says so.

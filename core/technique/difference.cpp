@@ -1,5 +1,7 @@
 #include "core/technique/difference.h"
 
+#include "core/statistics/numbers.h"
+
 #include <algorithm>
 #include <cmath>
 #include <cstdio>
@@ -12,11 +14,7 @@ namespace {
 using Fields = std::vector<std::pair<std::string, std::string>>;
 
 std::string number(double v) {
-    if (!std::isfinite(v))
-        return "open";
-    char text[32];
-    std::snprintf(text, sizeof text, "%.6g", v);
-    return text;
+    return std::isfinite(v) ? general(v, 6) : "open";
 }
 
 std::string truth(bool v) {

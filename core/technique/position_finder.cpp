@@ -582,7 +582,8 @@ std::map<PositionId, PositionProposal> proposePositions(const Blueprint& bluepri
                 }
             if (const auto lesson = lessons.find(position.id); lesson != lessons.end() && lesson->second.reps > 0) {
                 // A few reps teach a little: the bias is drawn to nothing by as much as it is unsure.
-                const double n = lesson->second.reps, own = found->sigma * found->sigma;
+                // What the draft may have drifted by stays: other reps do not tell of this one.
+                const double n = lesson->second.reps, own = p.sigma * p.sigma;
                 const double spread = lesson->second.reps > 1 ? lesson->second.spread : period;
                 const double sure = spread * spread / n;
                 p.time += lesson->second.bias * lesson->second.bias /

@@ -15,6 +15,8 @@ public:
     std::vector<BlueprintProblem> run() {
         if (m_b.id.empty())
             say("id", "is empty");
+        else if (!isBlueprintId(m_b.id))
+            say("id", "may hold letters, digits, - and _ only");
         unique("positions", m_b.positions, [](const auto& p) { return p.id; });
         unique("measures", m_b.measures, [](const auto& m) { return m.definition.id; });
         unique("faults", m_b.faults, [](const auto& f) { return f.id; });

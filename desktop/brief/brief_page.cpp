@@ -2,6 +2,7 @@
 
 #include "casebook/text.h"
 #include "desktop/parts/card.h"
+#include "files/write_file.h"
 #include "handover/words.h"
 #include "library/blueprint_json.h"
 #include "library/model_json.h"
@@ -279,7 +280,7 @@ void BriefPage::bringModel() {
         QFileDialog::getOpenFileName(this, tr("A model performance"), {}, tr("Model performances (*.json)"));
     if (file.isEmpty())
         return;
-    const auto text = readTextFile(file.toStdString());
+    const auto text = readFile(file.toStdString());
     auto model =
         text ? modelFromJson(*text, QFileInfo(file).fileName().toStdString()) : Result<ModelPerformance>(text.error());
     if (model && model->blueprint != m_bench.blueprint().id)

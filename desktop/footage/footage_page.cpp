@@ -109,13 +109,6 @@ FootagePage::FootagePage(Workbench& bench) : m_bench(bench) {
     showFrame();
 }
 
-FootagePage::~FootagePage() {
-    // Workers know the library and the panels; they end before these do.
-    for (JobRow* row : findChildren<JobRow*>())
-        delete row;
-    QThreadPool::globalInstance()->waitForDone();
-}
-
 QWidget* FootagePage::makeLeft() {
     auto* add = new QPushButton(tr("Bring in films …"));
     add->setObjectName("bringIn");
@@ -135,6 +128,28 @@ QWidget* FootagePage::makeLeft() {
     m_jobs = new QVBoxLayout(jobs);
     m_jobs->setContentsMargins(0, 0, 0, 0);
     m_jobs->setSpacing(4);
+    auto* read = new QPushButton(tr("Read it"));
+    read->setObjectName("readIt");
+    read->setToolTip(
+        tr("Finds the body, cuts the reps, proposes the key positions and measures: all drafts, some minutes. "
+           "Then it says which few looks would make it sure."));
+    auto* day = new QPushButton(tr("The whole day"));
+    day->setObjectName("readDay");
+    day->setToolTip(tr("Reads all films of this day one after the other."));
+    auto* reading = new QHBoxLayout;
+    reading->addWidget(read, 1);
+    reading->addWidget(day);
+    for (auto* b : {read, day})
+        connect(b, &QPushButton::clicked, this, [this, whole = b == day] {
+            if (m_bench.take())
+                emit readWanted(m_bench.take()->id, whole);
+        });
+    const auto enable = [this, read, day] {
+        read->setEnabled(m_bench.take());
+        day->setEnabled(m_bench.take());
+    };
+    connect(&m_bench, &Workbench::selectionChanged, this, enable);
+    enable();
     auto* left = new QVBoxLayout;
     left->setContentsMargins(0, 0, 4, 0);
     auto* buttons = new QHBoxLayout;
@@ -142,6 +157,7 @@ QWidget* FootagePage::makeLeft() {
     buttons->addWidget(camera);
     left->addLayout(buttons);
     left->addWidget(m_refer);
+    left->addLayout(reading);
     left->addWidget(m_list, 1);
     left->addWidget(jobs);
     auto* box = new QWidget;
@@ -241,7 +257,7 @@ void FootagePage::showPanel(int which) {
 // -------------------------------------------------------------------------------------------------------
 
 JobRow* FootagePage::job(const QString& what) {
-    auto* row = new JobRow(what);
+    auto* row = new JobRow(what, m_bench.book().jobs());
     m_jobs->addWidget(row);
     ++m_running;
     connect(row, &JobRow::finished, this, [this] { --m_running; });
@@ -294,26 +310,17 @@ void FootagePage::startNext() {
         if (!t.checksum.empty())
             options.inCase[t.checksum] = t.title;
     // takeIn() touches files only, so it may run beside the interface thread's use of the database.
-    Library& library = m_bench.book().library();
-    next.row->start([this, row = QPointer<JobRow>(next.row), film = next.film, own = next.own, options,
-                     &library](const JobProgress& progress) -> std::function<void()> {
+    next.row->start([this, film = next.film, own = next.own, options,
+                     library = m_bench.book().sharedLibrary()](const JobProgress& progress) -> std::function<void()> {
         // Something to look at while the film is read through.
         ShowOptions tiny;
         tiny.longestSide = 160;
-        if (const auto first = Film::firstPicture(film.toStdString(), tiny)) {
-            const QImage image = imageOf(*first);
-            QMetaObject::invokeMethod(
-                this,
-                [row, image] {
-                    if (row)
-                        row->setPicture(image);
-                },
-                Qt::QueuedConnection);
-        }
-        auto in = takeIn(library, film.toStdString(), options, progress);
+        if (const auto first = Film::firstPicture(film.toStdString(), tiny))
+            progress.show(imageOf(*first));
+        auto in = takeIn(*library, film.toStdString(), options, progress);
         return [this, in = std::move(in), film, own] {
             if (!in) {
-                if (!q(in.error().what).contains("cancelled"))
+                if (in.error().kind != ErrorKind::cancelled)
                     emit failed(q(in.error().text()));
                 return;
             }
@@ -354,7 +361,7 @@ void FootagePage::findReps(int by) {
                                         [&](double share) { return progress({}, share); });
         return [this, found = std::move(found), id] {
             if (!found) {
-                if (!q(found.error().what).contains("cancelled"))
+                if (found.error().kind != ErrorKind::cancelled)
                     emit failed(q(found.error().text()));
                 return;
             }
@@ -419,7 +426,7 @@ void FootagePage::lookAtCamera() {
         auto path = cameraPathOf(film.toStdString(), index, [&](double share) { return progress({}, share); });
         return [this, path = std::move(path), id] {
             if (!path) {
-                if (!q(path.error().what).contains("cancelled"))
+                if (path.error().kind != ErrorKind::cancelled)
                     emit failed(q(path.error().text()));
                 return;
             }
@@ -441,10 +448,10 @@ void FootagePage::searchFilm() {
     if (folder.isEmpty())
         return;
     JobRow* row = job(tr("Looking for “%1”").arg(q(take->title)));
-    const Library& library = m_bench.book().library();
-    row->start([this, take = *take, folder, &library](const JobProgress& progress) -> std::function<void()> {
+    row->start([this, take = *take, folder,
+                library = m_bench.book().sharedLibrary()](const JobProgress& progress) -> std::function<void()> {
         const auto found =
-            library.findMoved(take, folder.toStdString(), [&](double share) { return progress({}, share); });
+            library->findMoved(take, folder.toStdString(), [&](double share) { return progress({}, share); });
         return [this, found, id = take.id] {
             const auto it = m_bench.data().takes.find(id);
             if (it == m_bench.data().takes.end())
@@ -718,6 +725,9 @@ void FootagePage::keyPressEvent(QKeyEvent* e) {
         return;
     case Qt::Key_PageDown:
         m_strip->go(1);
+        return;
+    case Qt::Key_H:
+        m_time->asTheFileSays(shift);
         return;
     case Qt::Key_F:
         m_stage->fit();

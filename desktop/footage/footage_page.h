@@ -21,7 +21,6 @@ class FootagePage : public QWidget {
     Q_OBJECT
 public:
     explicit FootagePage(Workbench& bench);
-    ~FootagePage() override;
 
     /// Films and folders, one after the other, in the background; each becomes a take.
     void bringIn(const QStringList& places);
@@ -34,6 +33,8 @@ public:
     [[nodiscard]] RepStrip* strip() const { return m_strip; }
 
 signals:
+    /// Read this take, or all of its day.
+    void readWanted(riflesso::Id take, bool day);
     void said(const QString& message);   ///< for the status line
     void failed(const QString& message); ///< for the error bar
 

@@ -11,7 +11,6 @@
 #include <QFutureWatcher>
 #include <QGridLayout>
 #include <QHBoxLayout>
-#include <QtConcurrent/QtConcurrentRun>
 
 namespace riflesso {
 namespace {
@@ -213,9 +212,9 @@ void FilmPanel::checkFilm() {
         m_anew->show();
         emit said(tr("“%1”: %2").arg(q(take.title), m_changed->text())); // whichever panel is in front
     });
-    watcher->setFuture(
-        QtConcurrent::run([film = m_bench.filmPath(take).toStdString(), index = m_bench.book().library().indexFolder(),
-                           take] { return filmAnew(film, index, take, false); }));
+    watcher->setFuture(m_bench.book().jobs().run([film = m_bench.filmPath(take).toStdString(),
+                                                  index = m_bench.book().library().indexFolder(),
+                                                  take] { return filmAnew(film, index, take, false); }));
 }
 
 void FilmPanel::takeAnew() {
@@ -243,9 +242,9 @@ void FilmPanel::takeAnew() {
         m_bench.frames().forget(m_bench.filmPath(after));
         m_bench.book().setTake(after, tr("take the film as it is now"));
     });
-    watcher->setFuture(
-        QtConcurrent::run([film = m_bench.filmPath(*take).toStdString(), index = m_bench.book().library().indexFolder(),
-                           take = *take] { return filmAnew(film, index, take, true); }));
+    watcher->setFuture(m_bench.book().jobs().run([film = m_bench.filmPath(*take).toStdString(),
+                                                  index = m_bench.book().library().indexFolder(),
+                                                  take = *take] { return filmAnew(film, index, take, true); }));
 }
 
 // Time
@@ -288,6 +287,14 @@ TimePanel::TimePanel(Workbench& bench) : TakePanel(bench) {
     f->addRow(tr("Capture rate"), m_rate);
     m_all->addLayout(f);
     m_all->addWidget(m_from);
+    m_ordinary = new QPushButton;
+    m_ordinary->setObjectName("ordinaryRate");
+    m_ordinaryDay = new QPushButton(tr("… and all of this day (Shift+H)"));
+    m_ordinaryDay->setObjectName("ordinaryRateDay");
+    m_all->addWidget(m_ordinary);
+    m_all->addWidget(m_ordinaryDay);
+    connect(m_ordinary, &QPushButton::clicked, this, [this] { asTheFileSays(false); });
+    connect(m_ordinaryDay, &QPushButton::clicked, this, [this] { asTheFileSays(true); });
     m_all->addWidget(m_decides);
     m_all->addSpacing(6);
     auto* title = wrapped(tr("Check it by"), "strong");
@@ -334,6 +341,26 @@ TimePanel::TimePanel(Workbench& bench) : TakePanel(bench) {
             t.captureFrom = fall ? "a falling ball" : "a stopwatch in the picture";
         });
     });
+}
+
+void TimePanel::asTheFileSays(bool wholeDay) {
+    const Take* take = m_bench.take();
+    if (!take)
+        return;
+    std::vector<Edit> edits;
+    for (const auto& [id, t] : m_bench.data().takes) {
+        const double rate = timebaseOf(t).fileRate().value;
+        if ((id != take->id && !(wholeDay && t.day == take->day)) || t.captureRate || !(rate > 0.0))
+            continue;
+        Take now = t;
+        now.captureRate = rate;
+        now.captureFrom = "an ordinary film: as the file says";
+        edits.push_back(TakeEdit{id, t, now});
+    }
+    if (edits.empty())
+        emit said(tr("The capture rate is set already."));
+    else
+        m_bench.book().perform(tr("set the capture rate"), std::move(edits));
 }
 
 void TimePanel::check() {
@@ -385,6 +412,12 @@ void TimePanel::refresh() {
                                                 : tr("Known from: %1.").arg(q(take->captureFrom)));
     const Timebase time = timebaseOf(*take);
     const FrameIndex middle(time.frames() / 2);
+    m_ordinary->setText(tr("No slow motion: as the file says, %1 Hz (H)").arg(time.fileRate().value, 0, 'g', 4));
+    m_ordinary->setVisible(!take->captureRate);
+    int others = 0;
+    for (const auto& [id, t] : m_bench.data().takes)
+        others += id != take->id && t.day == take->day && !t.captureRate;
+    m_ordinaryDay->setVisible(!take->captureRate && others > 0);
     m_decides->setText(
         take->captureRate
             ? tr("An instant on this film is sure to ± %1 ms, an interval to ± %2 ms. Two things less than %3 ms apart "

@@ -73,11 +73,16 @@ class TimePanel : public TakePanel {
 public:
     explicit TimePanel(Workbench& bench);
     void refresh() override;
+    /// Filmed at an ordinary rate: the capture rate is the file's own. Of this take, or of all films of its day that
+    /// have none, as one undo step.
+    void asTheFileSays(bool wholeDay);
 
 private:
     void check();
     QDoubleSpinBox* m_rate;
     QLabel* m_from;
+    QPushButton* m_ordinary;
+    QPushButton* m_ordinaryDay;
     QLabel* m_decides;
     QComboBox* m_kind;
     QDoubleSpinBox* m_first;

@@ -9,7 +9,6 @@
 #include <QHBoxLayout>
 #include <QPainter>
 #include <QUrl>
-#include <QtConcurrent/QtConcurrentRun>
 
 namespace riflesso {
 
@@ -73,8 +72,8 @@ void HandoverPage::gather() {
     auto copy = std::make_shared<CaseData>(m_bench.data());
     copy->marks.clear();
     auto analysis = std::make_shared<Analysis>(m_bench.analysis());
-    m_watcher.setFuture(
-        QtConcurrent::run([copy, analysis, blueprint = m_bench.blueprint(), media = m_bench.book().library().media()] {
+    m_watcher.setFuture(m_bench.book().jobs().run(
+        [copy, analysis, blueprint = m_bench.blueprint(), media = m_bench.book().library().media()] {
             return std::make_shared<ReportContent>(gatherReport(*copy, blueprint, *analysis, media));
         }));
 }
@@ -89,7 +88,7 @@ void HandoverPage::writeTo(const QString& folder) {
         return;
     m_folder = folder;
     m_state->setText(tr("Writing the report …"));
-    m_writer.setFuture(QtConcurrent::run([content = m_content, folder] {
+    m_writer.setFuture(m_bench.book().jobs().run([content = m_content, folder] {
         const auto done = writeReport(*content, folder.toStdString());
         return done ? QString() : QString::fromStdString(done.error().text());
     }));

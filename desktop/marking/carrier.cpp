@@ -226,7 +226,7 @@ void Carrier::startDraft(const Job& job, const Take& take, const std::shared_ptr
             if (!found.nobody.empty())
                 words << tr("Nobody was found on %1, the first is %2.")
                              .arg(counted(static_cast<qsizetype>(found.nobody.size()), tr("frame"), tr("frames")))
-                             .arg(std::min_element(found.nobody.begin(), found.nobody.end())->value);
+                             .arg(std::min_element(found.nobody.begin(), found.nobody.end())->value + 1);
             emit said(words.join(' '));
             QStringList taken;
             for (const Taken& t : found.somebodyElse)
@@ -234,8 +234,8 @@ void Carrier::startDraft(const Job& job, const Take& take, const std::shared_ptr
                                       "is drafted there; mark those that matter by hand.")
                                  : tr("On frames %1 to %2 the body in the box seems to be somebody else: nothing is "
                                       "drafted there. Go there and draw a new box if it is the athlete after all."))
-                             .arg(t.first.value)
-                             .arg(t.last.value);
+                             .arg(t.first.value + 1)
+                             .arg(t.last.value + 1);
             if (!taken.isEmpty())
                 emit failed(taken.join(' '));
         });
@@ -310,7 +310,7 @@ void Carrier::next() {
     const Timebase time = timebaseOf(take->second);
     job.options.framePeriod = time.realPeriod(job.options.first);
     job.options.indexFolder = m_bench.book().library().indexFolder();
-    m_row = new JobRow(job.what);
+    m_row = new JobRow(job.what, m_bench.book().jobs());
     m_row->setObjectName("carrying");
     m_rows->addWidget(m_row);
     // A correction is carried in about a second: a row that comes and goes would make the picture jump under the hand.
@@ -397,6 +397,14 @@ void Carrier::next() {
 void Carrier::put() {
     if (m_putting.empty())
         return;
+    // What was taken back while it came in does not come in any further.
+    if (m_putIndex >= 0 && m_bench.book().undoStack().index() < m_putIndex) {
+        m_putting.clear();
+        m_putIndex = -1;
+        if (!m_row && m_waiting.empty())
+            emit finished();
+        return;
+    }
     const Chunk chunk = std::move(m_putting.front());
     m_putting.pop_front();
     std::vector<Edit> gone;
@@ -413,6 +421,7 @@ void Carrier::put() {
                                    : m_bench.book().perform(chunk.what, gone, chunk.gesture);
     if (!done)
         m_putting.clear(); // the error was said; the rest would meet it too
+    m_putIndex = m_putting.empty() ? -1 : m_bench.book().undoStack().index();
     if (!m_putting.empty())
         QTimer::singleShot(kBreath, this, &Carrier::put);
     else if (!m_row && m_waiting.empty())

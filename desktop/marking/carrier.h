@@ -64,6 +64,7 @@ private:
         std::vector<MarkKey> gone{}; // drafts that a newer one does not hold
     };
     std::deque<Chunk> m_putting;
+    int m_putIndex = -1;     // of the undo stack after the last chunk; -1 between two works
     int m_gesture = 1 << 20; // far from those of hands
 
     // What carrying gave, before drafts were mixed in: by take and landmark, with the hand marks that it came from.

@@ -284,7 +284,7 @@ void CurvePanel::refresh() {
             for (const auto& s : spikesIn(part, time)) {
                 spikes.push_back(s.frame.value);
                 auto* item =
-                    new QListWidgetItem(tr("Frame %1 jumps by %2 px").arg(s.frame.value).arg(s.jump, 0, 'f', 1));
+                    new QListWidgetItem(tr("Frame %1 jumps by %2 px").arg(s.frame.value + 1).arg(s.jump, 0, 'f', 1));
                 item->setData(Qt::UserRole, s.frame.value);
                 m_spikes->addItem(item);
             }

@@ -6,7 +6,6 @@
 
 #include <QFutureWatcher>
 #include <QHBoxLayout>
-#include <QtConcurrent/QtConcurrentRun>
 
 namespace riflesso {
 
@@ -105,9 +104,9 @@ void DraftPanel::look() {
             m_canvas.setBox(boxes.front());
         say();
     });
-    watcher->setFuture(
-        QtConcurrent::run([film = m_bench.filmPath(*take).toStdString(), detector = *detector, frame = m_bench.frame(),
-                           index = m_bench.book().library().indexFolder()]() -> std::vector<Person> {
+    watcher->setFuture(m_bench.book().jobs().run(
+        [film = m_bench.filmPath(*take).toStdString(), detector = *detector, frame = m_bench.frame(),
+         index = m_bench.book().library().indexFolder()]() -> std::vector<Person> {
             const auto people = peopleOn(film, FrameIndex(frame), detector, index);
             return people ? *people : std::vector<Person>();
         }));

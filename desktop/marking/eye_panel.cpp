@@ -150,7 +150,7 @@ void EyePanel::refresh() {
         QString state = tr("not judged");
         if (rep)
             if (const auto s = rep->seen.find(c.id); s != rep->seen.end())
-                state = tr("%1, frame %2").arg(verdictWord(s->second.verdict)).arg(s->second.frame.value);
+                state = tr("%1, frame %2").arg(verdictWord(s->second.verdict)).arg(s->second.frame.value + 1);
         m_list->addItem(QString("%1\n     %2").arg(q(c.name), state));
     }
     if (m_list->count() == 0)

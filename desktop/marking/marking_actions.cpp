@@ -9,7 +9,6 @@
 #include "footage/sound.h"
 
 #include <QFutureWatcher>
-#include <QtConcurrent/QtConcurrentRun>
 
 #include <algorithm>
 
@@ -55,7 +54,7 @@ void MarkingPage::listen() {
         }
         watcher->deleteLater();
     });
-    watcher->setFuture(QtConcurrent::run([film = m_bench.filmPath(*take).toStdString(), slow] {
+    watcher->setFuture(m_bench.book().jobs().run([film = m_bench.filmPath(*take).toStdString(), slow] {
         std::vector<double> out;
         if (const auto sound = soundOf(film))
             for (double s : strikes(*sound))
@@ -101,6 +100,20 @@ void MarkingPage::propose() {
 }
 
 void MarkingPage::worstNext() {
+    // After a reading: the few looks that it asked for.
+    if (const auto look = m_bench.nextLook()) {
+        QStringList names;
+        for (const auto& id : look->decides)
+            if (const auto* m = m_bench.blueprint().measure(id))
+                names << q(m->definition.name);
+        emit said(names.isEmpty() ? tr("Is every point where it belongs? %1 more to look at.").arg(m_bench.looksLeft())
+                                  : tr("Is every point where it belongs? It may decide: %1. %2 more to look at.")
+                                        .arg(names.join(", "))
+                                        .arg(m_bench.looksLeft()));
+        refresh();
+        m_canvas->setFocus();
+        return;
+    }
     const Rep* rep = m_bench.rep();
     const auto a = rep ? m_bench.analysis().attention.find(rep->id) : m_bench.analysis().attention.end();
     // Two angles that contradict one another come first: one of the marks is not unsure but wrong.
@@ -175,6 +188,47 @@ void MarkingPage::accept() {
                 m_bench.setFrame(p.frame.value);
                 return;
             }
+}
+
+void MarkingPage::acceptAll(bool everyRep) {
+    const Rep* rep = m_bench.rep();
+    if (!rep)
+        return;
+    std::vector<Id> reps{rep->id};
+    if (everyRep) {
+        reps.clear();
+        for (const Rep* r : repsOf(m_bench.data(), rep->take))
+            reps.push_back(r->id);
+    }
+    const int n = everyRep ? m_bench.book().acceptPositions(reps, 1.0) : m_bench.book().acceptPositions(reps);
+    emit said(n == 0 ? everyRep ? tr("No key position is both hollow and surer than a frame.")
+                                : tr("This rep has no hollow key position.")
+                     : tr("%1 accepted.").arg(counted(n, tr("key position"), tr("key positions"))));
+    showFrame();
+}
+
+void MarkingPage::unsureNext() {
+    const Rep* rep = m_bench.rep();
+    const Take* take = m_bench.take();
+    if (!rep || !take)
+        return;
+    const Timebase time = timebaseOf(*take);
+    // In order of time from here on, then from the beginning.
+    std::vector<std::pair<int, Id>> unsure;
+    for (const Rep* r : repsOf(m_bench.data(), take->id))
+        for (const auto& [id, p] : r->positions)
+            if (p.proposed && instantError(p, time) >= time.realPeriod(p.frame))
+                unsure.emplace_back(p.frame.value, r->id);
+    if (unsure.empty()) {
+        emit said(tr("No hollow key position is unsure by more than a frame."));
+        return;
+    }
+    std::sort(unsure.begin(), unsure.end());
+    const auto next =
+        std::find_if(unsure.begin(), unsure.end(), [&](const auto& u) { return u.first > m_bench.frame(); });
+    const auto& [frame, id] = next == unsure.end() ? unsure.front() : *next;
+    m_bench.selectRep(id);
+    m_bench.setFrame(frame);
 }
 
 void MarkingPage::movePeg(int frames) {

@@ -400,8 +400,8 @@ void MarkingPage::refresh() {
         if (rep && rep->positions.contains(p.id)) {
             const auto missing = missingAt(m_bench.data(), m_bench.blueprint(), *rep, p.id);
             const PlacedPosition& placed = rep->positions.at(p.id);
-            state = missing.empty() ? tr("frame %1").arg(placed.frame.value)
-                                    : tr("frame %1, %2 open").arg(placed.frame.value).arg(missing.size());
+            state = missing.empty() ? tr("frame %1").arg(placed.frame.value + 1)
+                                    : tr("frame %1, %2 open").arg(placed.frame.value + 1).arg(missing.size());
             if (placed.proposed && placed.sigma) {
                 const bool unsure = *placed.sigma > 2.0 * timebaseOf(*take).realPeriod(placed.frame);
                 state +=
@@ -709,10 +709,15 @@ void MarkingPage::keyPressEvent(QKeyEvent* e) {
     case Qt::Key_W:
         worstNext();
         return;
+    case Qt::Key_U:
+        unsureNext();
+        return;
     case Qt::Key_Return:
     case Qt::Key_Enter:
         if (m_draft->asking())
             m_draft->go();
+        else if (e->modifiers() & Qt::ShiftModifier)
+            acceptAll(e->modifiers() & Qt::ControlModifier);
         else
             accept();
         return;

@@ -44,6 +44,10 @@ public:
     void propose();
     /// Goes to the frame whose correction would make the measures surest.
     void worstNext();
+    /// All hollow pegs of this rep; or those of every rep of the take that are surer than a frame.
+    void acceptAll(bool everyRep);
+    /// To the next hollow peg that is unsure by more than a frame, in this rep and then in the others.
+    void unsureNext();
     /// Accepts the hollow peg of this frame, or the carried mark that is asked for; else goes to the next hollow peg.
     void accept();
     /// The nearest frame before with marks, on this one; sides swapped when \p mirror.

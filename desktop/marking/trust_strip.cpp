@@ -176,15 +176,15 @@ bool TrustStrip::event(QEvent* e) {
     if (row >= 0 && take) {
         const auto& name = m_landmarks[static_cast<std::size_t>(row)];
         const int frame = m_ribbon.frameAt(help->pos().x());
-        words = q(spoken(name)) + tr(", frame %1: not marked").arg(frame);
+        words = q(spoken(name)) + tr(", frame %1: not marked").arg(frame + 1);
         if (const auto tracks = m_bench.data().marks.find(take->id); tracks != m_bench.data().marks.end())
             if (const auto track = tracks->second.find(name); track != tracks->second.end())
                 if (const auto m = track->second.find(FrameIndex(frame)); m != track->second.end())
                     words = m->second.how == How::hidden
-                                ? tr("%1, frame %2: not to be seen").arg(q(spoken(name))).arg(frame)
+                                ? tr("%1, frame %2: not to be seen").arg(q(spoken(name))).arg(frame + 1)
                                 : tr("%1, frame %2: %3, sure to %4 px")
                                       .arg(q(spoken(name)))
-                                      .arg(frame)
+                                      .arg(frame + 1)
                                       .arg(QString::fromStdString(std::string(riflesso::name(m->second.how))))
                                       .arg(m->second.sigma, 0, 'f', 1);
     }

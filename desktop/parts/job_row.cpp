@@ -4,32 +4,19 @@
 
 #include <QFutureWatcher>
 #include <QGridLayout>
-#include <QPointer>
-#include <QThreadPool>
-#include <QtConcurrent/QtConcurrentRun>
-
-#include <sys/resource.h>
-#include <unistd.h>
 
 namespace riflesso {
 namespace {
 
-// Jobs have threads of their own that give way to whoever waits at the window: on two cores a decoder at the same rank
-// makes each answer late. Threads that a job starts inherit this.
-QThreadPool& jobThreads() {
-    static QThreadPool pool;
-    return pool;
-}
-
-void giveWay() {
-    constexpr int kNice = 5; // a third of the usual share while others want to run
-    // Linux: a priority is a thread's own (setpriority(2), "C library/kernel differences"). No harm when refused.
-    (void)setpriority(PRIO_PROCESS, static_cast<id_t>(gettid()), kNice);
-}
+// What comes from the worker: pictures on the way, at last what to do.
+struct JobOutcome {
+    QImage picture;
+    std::function<void()> after;
+};
 
 } // namespace
 
-JobRow::JobRow(const QString& what, QWidget* parent) : QFrame(parent), m_what(what) {
+JobRow::JobRow(const QString& what, Jobs& jobs, QWidget* parent) : QFrame(parent), m_what(what), m_jobs(jobs) {
     setObjectName("card");
     m_words = new QLabel(tr("%1: waiting").arg(what));
     m_words->setObjectName("quiet");
@@ -54,7 +41,7 @@ JobRow::JobRow(const QString& what, QWidget* parent) : QFrame(parent), m_what(wh
 }
 
 JobRow::~JobRow() {
-    *m_stop = true;
+    m_stop.request_stop();
 }
 
 void JobRow::setPicture(const QImage& picture) {
@@ -63,7 +50,7 @@ void JobRow::setPicture(const QImage& picture) {
 }
 
 void JobRow::cancel() {
-    *m_stop = true;
+    m_stop.request_stop();
     m_cancel->setEnabled(false);
     if (!m_running) {
         emit finished(true);
@@ -77,37 +64,40 @@ void JobRow::start(JobWork work) {
     m_running = true;
     m_clock.start();
     tell({}, 0.0);
-    // The worker may outlive this row: it holds the flag itself and reaches the row through a guarded pointer only.
-    const QPointer<JobRow> self(this);
-    auto* watcher = new QFutureWatcher<std::function<void()>>(this);
+    auto* watcher = new QFutureWatcher<JobOutcome>(this);
+    connect(watcher, &QFutureWatcherBase::resultReadyAt, this, [this, watcher](int i) {
+        if (const auto outcome = watcher->resultAt(i); !outcome.picture.isNull())
+            setPicture(outcome.picture);
+    });
+    connect(watcher, &QFutureWatcherBase::progressTextChanged, this,
+            [this, watcher](const QString& doing) { tell(doing, watcher->progressValue() / 1000.0); });
     connect(watcher, &QFutureWatcherBase::finished, this, [this, watcher] {
         m_running = false;
-        const auto after = watcher->result();
+        const auto future = watcher->future();
+        const auto after = future.resultCount() > 0 ? future.resultAt(future.resultCount() - 1).after : nullptr;
         if (after)
             after();
-        emit finished(*m_stop);
+        emit finished(m_stop.stop_requested());
         deleteLater();
     });
-    auto last = std::make_shared<QElapsedTimer>();
-    last->start();
-    const JobProgress progress = [self, stop = m_stop, last](const std::string& doing, double share) {
-        if (last->elapsed() > 80) {
-            last->restart();
-            if (self)
-                QMetaObject::invokeMethod(
-                    self.data(),
-                    [self, doing, share] {
-                        if (self)
-                            self->tell(q(doing), share);
-                    },
-                    Qt::QueuedConnection);
-        }
-        return !*stop;
-    };
-    watcher->setFuture(QtConcurrent::run(&jobThreads(), [work = std::move(work), progress] {
-        giveWay();
-        return work(progress);
-    }));
+    // Only values go to the worker: it may outlive this row, not the case's threads.
+    watcher->setFuture(m_jobs.runTelling<JobOutcome>(
+        [work = std::move(work), own = m_stop.get_token(), all = m_jobs.stopToken()](QPromise<JobOutcome>& promise) {
+            promise.setProgressRange(0, 1000);
+            JobProgress progress;
+            QElapsedTimer last;
+            last.start();
+            progress.m_tell = [&](const std::string& doing, double share) {
+                if (last.elapsed() > 80) {
+                    last.restart();
+                    promise.setProgressValueAndText(static_cast<int>(1000 * share), q(doing));
+                }
+                return !own.stop_requested() && !all.stop_requested();
+            };
+            progress.m_show = [&](const QImage& picture) { promise.addResult(JobOutcome{picture, {}}); };
+            auto after = work(progress);
+            promise.addResult(JobOutcome{{}, std::move(after)});
+        }));
 }
 
 void JobRow::tell(const QString& doing, double share) {
@@ -116,7 +106,7 @@ void JobRow::tell(const QString& doing, double share) {
     const double spent = static_cast<double>(m_clock.elapsed()) / 1000.0;
     if (share > 0.03 && spent > 0.7)
         words += tr(", %1 s to go").arg(std::max(1, static_cast<int>(spent / share * (1 - share) + 0.5)));
-    if (!*m_stop)
+    if (!m_stop.stop_requested())
         m_words->setText(words);
 }
 

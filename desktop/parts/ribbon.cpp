@@ -199,7 +199,7 @@ void Ribbon::paintEvent(QPaintEvent*) {
             ? tr("   decides down to ± %1 ms").arg(1000 * time.instantError(FrameIndex(m_bench.frame())), 0, 'f', 1)
             : QString();
     p.drawText(QRectF(kEdge, height() - 17, width() - 2 * kEdge, 15), Qt::AlignLeft,
-               tr("frame %1   %2%3").arg(m_bench.frame()).arg(seconds, smallest));
+               tr("frame %1   %2%3").arg(m_bench.frame() + 1).arg(seconds, smallest));
     if (pegs.empty())
         p.drawText(QRectF(kEdge, kTop, width() - 2 * kEdge, kBand), Qt::AlignCenter, tr("no key positions yet"));
 }

@@ -42,15 +42,57 @@ CaseView::CaseView(std::unique_ptr<Casebook> book) : m_bench(std::move(book)) {
     errorLine->addWidget(close);
     m_error->hide();
 
+    m_reading = new FirstReader(m_bench, *m_marking->carrier(), this);
+    m_read = new QFrame;
+    m_read->setObjectName("card");
+    m_readText = new QLabel;
+    m_readText->setObjectName("strong");
+    m_readText->setWordWrap(true);
+    auto* look = new QPushButton(tr("Look at them (W)"));
+    look->setObjectName("next");
+    auto* findings = new QPushButton(tr("Findings"));
+    auto* put = new QPushButton(tr("Close"));
+    auto* readLine = new QHBoxLayout(m_read);
+    readLine->addWidget(m_readText, 1);
+    readLine->addWidget(look);
+    readLine->addWidget(findings);
+    readLine->addWidget(put);
+    m_read->hide();
+    connect(m_reading, &FirstReader::done, this, [this, look](const QString& words) {
+        m_readText->setText(words);
+        look->setVisible(m_bench.looksLeft() > 0);
+        m_read->show();
+        show(Workspace::findings);
+    });
+    connect(look, &QPushButton::clicked, this, [this] { m_marking->worstNext(); });
+    connect(findings, &QPushButton::clicked, this, [this] { show(Workspace::findings); });
+    connect(put, &QPushButton::clicked, m_read, &QWidget::hide);
+    connect(m_reading, &FirstReader::failed, this, &CaseView::showError);
+    connect(m_reading, &FirstReader::whoIsIt, this, [this](Id take) {
+        m_bench.selectTake(take);
+        m_bench.setFrame(static_cast<int>(m_bench.data().takes.at(take).times.size()) / 2);
+        show(Workspace::marking);
+        m_marking->draft()->begin();
+        emit said(tr("Several people are in this film. Click the athlete, press Enter, and read it again when the "
+                     "draft is there."));
+    });
+    connect(m_footage, &FootagePage::readWanted, this, [this](Id take, bool day) {
+        m_read->hide();
+        show(Workspace::marking); // where the body appears
+        day ? m_reading->readDay(take) : m_reading->read(take);
+    });
+
     auto* all = new QVBoxLayout(this);
     all->setContentsMargins(0, 0, 0, 0);
     all->setSpacing(0);
     all->addWidget(m_strip);
     all->addWidget(m_path);
     all->addWidget(m_error);
+    all->addWidget(m_read);
     all->addWidget(m_pages, 1);
 
     connect(close, &QPushButton::clicked, m_error, &QWidget::hide);
+    connect(m_strip, &CaseStrip::shelfWanted, this, &CaseView::shelfWanted);
     connect(m_path, &PathStrip::chosen, this, &CaseView::show);
     connect(&m_bench, &Workbench::workspaceWanted, this, &CaseView::show);
     connect(&m_bench.book(), &Casebook::failed, this, &CaseView::showError);
@@ -67,6 +109,7 @@ CaseView::~CaseView() {
     // What is being typed is committed, and the pages go before the case they look at.
     if (QWidget* typing = focusWidget())
         typing->clearFocus();
+    delete m_reading;
     delete m_pages;
     delete m_path;
     delete m_strip;

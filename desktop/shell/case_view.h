@@ -6,6 +6,7 @@
 #include "desktop/handover/handover_page.h"
 #include "desktop/marking/marking_page.h"
 #include "desktop/practice/practice_page.h"
+#include "desktop/reading/reading.h"
 #include "desktop/shell/strips.h"
 
 #include "desktop/parts/pages.h"
@@ -23,6 +24,8 @@ public:
     [[nodiscard]] QWidget* page(Workspace w) const { return m_pages->widget(static_cast<int>(w)); }
     [[nodiscard]] FootagePage* footage() const { return m_footage; }
     [[nodiscard]] MarkingPage* marking() const { return m_marking; }
+    [[nodiscard]] FirstReader* reading() const { return m_reading; }
+    [[nodiscard]] QString readingWords() const { return m_readText->text(); }
     [[nodiscard]] HandoverPage* handover() const { return m_handover; }
     [[nodiscard]] CaseStrip* strip() const { return m_strip; }
     [[nodiscard]] PathStrip* path() const { return m_path; }
@@ -30,6 +33,7 @@ public:
     [[nodiscard]] QString shownError() const { return m_error->isVisible() ? m_errorText->text() : QString(); }
 
 signals:
+    void shelfWanted();
     void said(const QString& message);
 
 private:
@@ -42,6 +46,9 @@ private:
     FootagePage* m_footage;
     MarkingPage* m_marking;
     HandoverPage* m_handover;
+    FirstReader* m_reading;
+    QWidget* m_read; ///< what a reading came to
+    QLabel* m_readText;
 };
 
 } // namespace riflesso

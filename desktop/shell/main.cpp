@@ -1,6 +1,7 @@
 // riflesso: the window.
 
 #include "desktop/shell/main_window.h"
+#include "desktop/shell/settings_dialog.h"
 #include "desktop/shell/walk.h"
 #include "desktop/theme/theme.h"
 #include "handover/words.h"
@@ -10,10 +11,13 @@
 #include <QDate>
 #include <QSettings>
 
+#include <clocale>
 #include <cstdio>
+#include <sys/stat.h>
 
 int main(int argc, char** argv) {
     using namespace riflesso;
+    ::umask(0077); // films of people: for their owner's eyes
     bool display =
         !qgetenv("DISPLAY").isEmpty() || !qgetenv("WAYLAND_DISPLAY").isEmpty() || !qgetenv("QT_QPA_PLATFORM").isEmpty();
     for (int i = 1; i < argc; ++i)
@@ -26,6 +30,7 @@ int main(int argc, char** argv) {
         return 1;
     }
     QApplication app(argc, argv);
+    std::setlocale(LC_NUMERIC, "C"); // Qt took the system's
     app.setApplicationName("Riflesso");
     app.setOrganizationName("Riflesso");
     app.setApplicationVersion(RIFLESSO_VERSION);
@@ -52,21 +57,25 @@ int main(int argc, char** argv) {
     }
     if (!loadFonts())
         std::fprintf(stderr, "riflesso: the shipped fonts could not be loaded; the system's are used\n");
-    useTheme(parser.isSet(dark) || (!parser.isSet(walkTo) && QSettings().value("dark").toBool()) ? Theme::night()
-                                                                                                 : Theme::light());
+    const Preferences preferences = parser.isSet(walkTo) ? Preferences() : Preferences::read();
+    setTextPercent(preferences.textPercent);
+    useTheme(parser.isSet(dark) || preferences.dark() ? Theme::night() : Theme::light());
 
     MainWindow window(*day);
     if (parser.isSet(walkTo))
         window.resize(1280, 800);
     if (const auto wh = parser.value(size).split('x'); wh.size() == 2)
         window.resize(wh[0].toInt(), wh[1].toInt());
-    if (parser.isSet(library) && !window.openLibrary(parser.value(library), parser.value(caseId).toLongLong())) {
+    if (!parser.isSet(library)) {
+        if (!parser.isSet(walkTo))
+            window.openStart();
+    } else if (!window.openLibrary(parser.value(library), parser.value(caseId).toLongLong())) {
         std::fprintf(stderr, "riflesso: %s\n", qPrintable(window.welcomeError()));
         if (parser.isSet(walkTo))
             return 1;
     }
     if (parser.isSet(walkTo)) {
-        if (!window.caseView()) {
+        if (!window.library()) {
             std::fprintf(stderr, "riflesso: --walk needs --library\n");
             return 2;
         }

@@ -1,26 +1,31 @@
 #include "desktop/shell/main_window.h"
 
+#include "casebook/card.h"
 #include "casebook/shipped.h"
 #include "casebook/text.h"
 #include "demo/demo_library.h"
 #include "desktop/parts/card.h"
+#include "desktop/shell/settings_dialog.h"
 #include "desktop/theme/theme.h"
 #include "desktop/workshop/workshop.h"
+#include "files/write_file.h"
 
 #include <QApplication>
-#include <QComboBox>
 #include <QDialog>
 #include <QDialogButtonBox>
+#include <QDir>
 #include <QDragEnterEvent>
 #include <QDropEvent>
 #include <QElapsedTimer>
 #include <QFileDialog>
 #include <QFileInfo>
-#include <QFormLayout>
 #include <QInputDialog>
 #include <QMenuBar>
+#include <QMessageBox>
 #include <QMimeData>
+#include <QPixmapCache>
 #include <QProgressDialog>
+#include <QScreen>
 #include <QSettings>
 #include <QStandardPaths>
 #include <QStatusBar>
@@ -28,14 +33,15 @@
 #include <QtConcurrent/QtConcurrentRun>
 
 #include <algorithm>
-#include <map>
 
 namespace riflesso {
 MainWindow::MainWindow(Day today) : m_today(today) {
     setWindowTitle("Riflesso");
     setAcceptDrops(true);
-    setMinimumSize(1024, 700);
-    resize(1280, 800);
+    setMinimumSize(1024, 640);
+    // Never larger than the screen has room for, its frame included.
+    const QRect room = screen() ? screen()->availableGeometry() : QRect(0, 0, 1280, 800);
+    resize(std::min(1280, room.width() - 8), std::min(800, room.height() - 44));
     buildMenus();
     statusBar()->setSizeGripEnabled(false);
     statusBar()->hide(); // frames get the space; it comes when there is something to say
@@ -43,6 +49,9 @@ MainWindow::MainWindow(Day today) : m_today(today) {
             [this](const QString& m) { statusBar()->setVisible(!m.isEmpty()); });
     QSettings settings;
     restoreGeometry(settings.value("window").toByteArray());
+    m_watch.setInterval(1000);
+    connect(&m_watch, &QTimer::timeout, this, &MainWindow::lookAfterLibrary);
+    m_care.setMaxThreadCount(1);
     showWelcome();
 }
 
@@ -50,37 +59,70 @@ MainWindow::~MainWindow() {
     m_cancelDemo = true;
     m_demo.waitForFinished();
     delete m_workshop.data();
+    leave();
     delete m_case; // while the menus that listen to its undo stack are still there
+    delete m_shelf;
+    m_care.waitForDone();
+    // Until now it could be undone.
+    for (const Id athlete : m_deleted)
+        if (m_library)
+            (void)m_library->eraseAthlete(athlete); // what fails is still there when the program is opened next
+}
+
+void MainWindow::askForLibrary(bool fresh) {
+    if (fresh) {
+        // A name that does not exist yet is what a new library is called.
+        const QString f = QFileDialog::getSaveFileName(this, tr("A name for the new library's folder"),
+                                                       QDir::homePath() + "/" + tr("Films"), QString(), nullptr,
+                                                       QFileDialog::ShowDirsOnly);
+        if (!f.isEmpty())
+            newLibrary(f);
+    } else if (const QString f = QFileDialog::getExistingDirectory(this, tr("Open a library")); !f.isEmpty()) {
+        openLibrary(f);
+    }
 }
 
 void MainWindow::buildMenus() {
     auto* file = menuBar()->addMenu(tr("&Library"));
-    file->addAction(tr("&Open a library …"), QKeySequence::Open, this, [this] {
-        if (const QString f = QFileDialog::getExistingDirectory(this, tr("Open a library")); !f.isEmpty())
-            openLibrary(f);
-    });
-    file->addAction(tr("&New library …"), this, [this] {
-        if (const QString f = QFileDialog::getExistingDirectory(this, tr("An empty folder for the new library"));
-            !f.isEmpty())
-            newLibrary(f);
-    });
+    file->addAction(tr("The &shelf"), QKeySequence("Ctrl+0"), this, &MainWindow::showShelf);
+    file->addAction(tr("New &athlete …"), QKeySequence::New, this, &MainWindow::newCase);
     file->addSeparator();
-    m_cases = file->addMenu(tr("&Cases"));
-    file->addAction(tr("New &case …"), QKeySequence::New, this, &MainWindow::newCase);
-    file->addAction(tr("Blueprint &workshop …"), QKeySequence("Ctrl+B"), this, &MainWindow::openWorkshop);
+    file->addAction(tr("&Open a library …"), QKeySequence::Open, this, [this] { askForLibrary(false); });
+    file->addAction(tr("New &library …"), this, [this] { askForLibrary(true); });
+    m_recent = file->addMenu(tr("&Recent libraries"));
+    connect(m_recent, &QMenu::aboutToShow, this, &MainWindow::fillRecent);
+    m_copies = file->addMenu(tr("Restore a &copy"));
+    connect(m_copies, &QMenu::aboutToShow, this, &MainWindow::fillCopies);
+    file->addAction(tr("&Films without a take …"), this, &MainWindow::offerStrays);
+    file->addSeparator();
+    file->addAction(tr("Look at the &demo"), this, &MainWindow::makeDemo);
+    file->addAction(tr("Se&ttings …"), QKeySequence("Ctrl+,"), this, [this] {
+        SettingsDialog dialog(this, m_library ? q(m_library->folder().string()) : QString());
+        connect(&dialog, &SettingsDialog::changed, this, &MainWindow::applySettings);
+        connect(&dialog, &SettingsDialog::otherLibrary, this, [this, &dialog] {
+            dialog.accept();
+            askForLibrary(false);
+        });
+        dialog.exec();
+    });
     file->addSeparator();
     file->addAction(tr("&Quit"), QKeySequence::Quit, this, &QWidget::close);
 
     auto* edit = menuBar()->addMenu(tr("&Edit"));
     m_undo = edit->addAction(tr("&Undo"), QKeySequence::Undo, this, [this] {
         if (m_case)
-            m_case->bench().book().undoStack().undo();
+            m_case->bench().book().undo();
+        else if (m_shelf)
+            m_shelf->undoDelete();
     });
     m_redo = edit->addAction(tr("&Redo"), this, [this] {
         if (m_case)
-            m_case->bench().book().undoStack().redo();
+            m_case->bench().book().redo();
     });
     m_redo->setShortcuts({QKeySequence("Ctrl+Shift+Z"), QKeySequence("Ctrl+Y")});
+    edit->addSeparator();
+    edit->addAction(tr("Blueprint &workshop …"), QKeySequence("Ctrl+B"), this, &MainWindow::openWorkshop);
+    edit->addAction(tr("Another &technique for this case …"), this, &MainWindow::changeTechnique);
 
     auto* view = menuBar()->addMenu(tr("&View"));
     for (int i = 0; i < kWorkspaces; ++i)
@@ -94,31 +136,30 @@ void MainWindow::buildMenus() {
         if (m_case)
             m_case->strip()->nextButton()->click();
     });
-    view->addAction(tr("&Memory for pictures …"), this, [this] {
-        bool ok = false;
-        QSettings settings;
-        const int mb = QInputDialog::getInt(
-            this, tr("Memory for pictures"),
-            tr("All pictures kept at hand together, in MB. More makes stepping backwards in large films smoother."),
-            settings.value("memory", FrameService::kDefaultMegabytes).toInt(), 64, 65536, 64, &ok);
-        if (!ok)
-            return;
-        settings.setValue("memory", mb);
-        if (m_case)
-            m_case->bench().frames().setLimit(mb);
-    });
     m_dark = view->addAction(tr("&Dark theme"));
     m_dark->setCheckable(true);
     m_dark->setChecked(theme().dark);
-    connect(m_dark, &QAction::toggled, this, &MainWindow::setDark);
+    connect(m_dark, &QAction::triggered, this, &MainWindow::setDark);
     auto* help = menuBar()->addMenu(tr("&Help"));
     help->addAction(tr("&Keys"), QKeySequence::HelpContents, this, &MainWindow::showShortcuts);
 }
 
 void MainWindow::setDark(bool dark) {
-    useTheme(dark ? Theme::night() : Theme::light());
-    QSettings().setValue("dark", dark);
-    m_dark->setChecked(dark);
+    QSettings().setValue("theme", dark ? "dark" : "light");
+    applySettings();
+}
+
+void MainWindow::applySettings() {
+    const Preferences p = Preferences::read();
+    if (p.textPercent != textPercent() || p.dark() != theme().dark) {
+        setTextPercent(p.textPercent);
+        useTheme(p.dark() ? Theme::night() : Theme::light());
+    }
+    m_dark->setChecked(p.dark());
+    if (m_case) {
+        m_case->bench().frames().setLimit(p.memory);
+        m_case->bench().book().setSure(p.sure / 100.0);
+    }
 }
 
 void MainWindow::showWelcome() {
@@ -139,7 +180,7 @@ void MainWindow::showWelcome() {
         return b;
     };
     auto* open = button(tr("Open a library …"), tr("A folder in which library.sqlite lies."), "openLibrary");
-    auto* fresh = button(tr("Start a new library …"), tr("Choose an empty folder."), "newLibrary");
+    auto* fresh = button(tr("Start a new library …"), tr("Give its folder a name."), "newLibrary");
     auto* demo = button(tr("Look at the demo"),
                         tr("An invented fencer, filmed by a simulated camera. The first time the films are made, which "
                            "takes some minutes."),
@@ -158,15 +199,8 @@ void MainWindow::showWelcome() {
     all->addStretch();
     all->addWidget(card, 0, Qt::AlignHCenter);
     all->addStretch();
-    connect(open, &QPushButton::clicked, this, [this] {
-        if (const QString f = QFileDialog::getExistingDirectory(this, tr("Open a library")); !f.isEmpty())
-            openLibrary(f);
-    });
-    connect(fresh, &QPushButton::clicked, this, [this] {
-        if (const QString f = QFileDialog::getExistingDirectory(this, tr("An empty folder for the new library"));
-            !f.isEmpty())
-            newLibrary(f);
-    });
+    connect(open, &QPushButton::clicked, this, [this] { askForLibrary(false); });
+    connect(fresh, &QPushButton::clicked, this, [this] { askForLibrary(true); });
     connect(demo, &QPushButton::clicked, this, &MainWindow::makeDemo);
     setCentralWidget(page);
 }
@@ -176,6 +210,29 @@ void MainWindow::fail(const QString& message) {
         m_case->showError(message);
     else if (m_welcomeError)
         m_welcomeError->setText(message);
+    else
+        statusBar()->showMessage(message, 20000);
+}
+
+// What is open is written down and goes. The card first: it needs the case.
+void MainWindow::leave() {
+    if (m_case) {
+        writeCard();
+        QSettings().setValue("case", 0);
+    }
+    if (m_shelf)
+        m_deleted = m_shelf->deleted();
+}
+
+void MainWindow::openStart() {
+    const QString last = QSettings().value("library").toString();
+    if (!last.isEmpty() && QFileInfo::exists(last + "/library.sqlite") && openLibrary(last))
+        return;
+    const QString own = QStandardPaths::writableLocation(QStandardPaths::AppDataLocation) + "/library";
+    if (QFileInfo::exists(own + "/library.sqlite"))
+        openLibrary(own);
+    else
+        newLibrary(own);
 }
 
 bool MainWindow::openLibrary(const QString& folder, Id caseId) {
@@ -186,30 +243,108 @@ bool MainWindow::openLibrary(const QString& folder, Id caseId) {
     }
     std::shared_ptr<Library> shared(std::move(*library));
     if (caseId == 0) {
+        // The one that was open last, in this library.
+        const QSettings settings;
+        const Id last = settings.value("library").toString() == q(shared->folder().string())
+                            ? settings.value("case").toLongLong()
+                            : 0;
         const auto cases = shared->cases();
         if (!cases) {
             fail(q(cases.error().text()));
             return false;
         }
-        if (cases->empty()) {
-            const auto added = shared->addCase("fencing-lunge", Brief{});
-            if (!added) {
-                fail(q(added.error().text()));
-                return false;
-            }
-            caseId = *added;
-        } else {
-            // The one that was open last, in this library.
-            const QSettings settings;
-            const Id last = settings.value("library").toString() == q(shared->folder().string())
-                                ? settings.value("case").toLongLong()
-                                : 0;
-            const bool there =
-                std::any_of(cases->begin(), cases->end(), [last](const auto& c) { return c.id == last; });
-            caseId = there ? last : cases->front().id;
-        }
+        if (std::any_of(cases->begin(), cases->end(), [last](const auto& c) { return c.id == last; }))
+            caseId = last;
     }
-    return openCase(std::move(shared), caseId);
+    useLibrary(std::move(shared));
+    if (caseId != 0 && openCase(caseId))
+        return true;
+    showShelf();
+    return caseId == 0;
+}
+
+void MainWindow::useLibrary(std::shared_ptr<Library> library) {
+    leave();
+    for (const Id athlete : m_deleted)
+        if (m_library && m_library->folder() != library->folder())
+            (void)m_library->eraseAthlete(athlete);
+    if (m_library && m_library->folder() != library->folder())
+        m_deleted.clear();
+    if (m_workshop)
+        m_workshop->close();
+    delete takeCentralWidget();
+    m_case = nullptr;
+    m_shelf = nullptr;
+    m_welcomeError = nullptr;
+    m_library = std::move(library);
+    QSettings settings;
+    const QString folder = q(m_library->folder().string());
+    settings.setValue("library", folder);
+    QStringList recent = settings.value("recent").toStringList();
+    recent.removeAll(folder);
+    recent.prepend(folder);
+    settings.setValue("recent", recent.mid(0, 8));
+    m_watch.start();
+    if (m_library->readOnly()) {
+        statusBar()->showMessage(
+            tr("%1 Nothing is saved; you can look at everything.").arg(q(m_library->readOnly()->text() + ".")), 30000);
+        return;
+    }
+    // In the background: is every page and row what was written, and today's copy.
+    auto* watcher = new QFutureWatcher<QString>(this);
+    connect(watcher, &QFutureWatcherBase::finished, this, [this, watcher] {
+        watcher->deleteLater();
+        if (!watcher->result().isEmpty())
+            fail(watcher->result());
+    });
+    watcher->setFuture(QtConcurrent::run(&m_care, [folder = m_library->folder(), today = m_today] {
+        if (const auto s = checkLibrary(folder); !s)
+            return q(s.error().text());
+        const auto s = keepDailyCopy(folder, today);
+        return s ? QString() : q(s.error().text());
+    }));
+}
+
+void MainWindow::showShelf() {
+    if (!m_library || m_shelf)
+        return;
+    leave();
+    if (m_workshop)
+        m_workshop->close();
+    delete takeCentralWidget();
+    m_case = nullptr;
+    m_welcomeError = nullptr;
+    m_shelf = new ShelfPage(m_library, m_today);
+    if (!m_deleted.empty())
+        m_shelf->setDeleted(m_deleted);
+    connect(
+        m_shelf, &ShelfPage::openCase, this, [this](Id id) { openCase(id); }, Qt::QueuedConnection);
+    connect(
+        m_shelf, &ShelfPage::filmsFor, this,
+        [this](Id id, const QStringList& films) {
+            if (!openCase(id))
+                return;
+            m_case->show(Workspace::footage);
+            m_case->footage()->bringIn(films);
+        },
+        Qt::QueuedConnection);
+    connect(m_shelf, &ShelfPage::failed, this, &MainWindow::fail);
+    setCentralWidget(m_shelf);
+    m_undo->setText(tr("&Undo"));
+    m_redo->setText(tr("&Redo"));
+    m_undo->setEnabled(true);
+    m_redo->setEnabled(false);
+    m_shelf->setFocus();
+    titleSays();
+}
+
+void MainWindow::titleSays() {
+    if (m_case)
+        setWindowTitle(QString("%1, %2 – Riflesso")
+                           .arg(q(m_case->bench().data().brief.athlete.name), q(m_case->bench().blueprint().name)));
+    else
+        setWindowTitle(m_library ? QString("%1 – Riflesso").arg(q(m_library->folder().filename().string()))
+                                 : QString("Riflesso"));
 }
 
 bool MainWindow::newLibrary(const QString& folder) {
@@ -221,7 +356,10 @@ bool MainWindow::newLibrary(const QString& folder) {
     return openLibrary(folder);
 }
 
-bool MainWindow::openCase(std::shared_ptr<Library> library, Id caseId) {
+bool MainWindow::openCase(Id caseId) {
+    if (!m_library)
+        return false;
+    const auto library = m_library;
     const auto cases = library->cases();
     std::string blueprintId;
     if (cases)
@@ -254,12 +392,15 @@ bool MainWindow::openCase(std::shared_ptr<Library> library, Id caseId) {
     }
     if (m_workshop)
         m_workshop->close();
-    m_library = std::move(library);
+    leave();
     m_welcomeError = nullptr;
-    delete takeCentralWidget(); // the welcome, or the case before
+    delete takeCentralWidget(); // the shelf, or the case before
+    m_shelf = nullptr;
+    (*book)->setSure(Preferences::read().sure / 100.0);
     m_case = new CaseView(std::move(*book));
     setCentralWidget(m_case);
-    auto& stack = m_case->bench().book().undoStack();
+    m_case->bench().frames().setLimit(Preferences::read().memory);
+    const auto& stack = m_case->bench().book().undoStack();
     const auto texts = [this, &stack] {
         m_undo->setText(stack.canUndo() ? tr("&Undo: %1").arg(stack.undoText()) : tr("&Undo"));
         m_redo->setText(stack.canRedo() ? tr("&Redo: %1").arg(stack.redoText()) : tr("&Redo"));
@@ -271,27 +412,151 @@ bool MainWindow::openCase(std::shared_ptr<Library> library, Id caseId) {
     if (!news.isEmpty())
         statusBar()->showMessage(news.trimmed(), 20000);
     connect(m_case, &CaseView::said, this, [this](const QString& m) { statusBar()->showMessage(m, 8000); });
-    QSettings().setValue("library", q(m_library->folder().string()));
+    connect(m_case, &CaseView::shelfWanted, this, &MainWindow::showShelf, Qt::QueuedConnection);
+    connect(&m_case->bench().book(), &Casebook::foreignTaken, this, [this] {
+        statusBar()->showMessage(tr("Another program has changed this case; what is newer is shown."), 8000);
+    });
+    connect(&m_case->bench().book(), &Casebook::changed, this, [this](const ChangeSet& c) {
+        if (c.brief)
+            titleSays();
+    });
     QSettings().setValue("case", static_cast<qlonglong>(caseId));
-    fillCases();
+    titleSays();
     return true;
 }
 
-void MainWindow::fillCases() {
-    m_cases->clear();
+void MainWindow::writeCard() {
+    auto& book = m_case->bench().book();
+    if (book.analysing() || m_library->readOnly())
+        return; // the card stays as it was; the next time the case is left it is written
+    const CaseCard card = cardOf(book.data(), book.blueprint(), book.analysis(), m_today);
     const auto cases = m_library->cases();
     if (!cases)
         return;
-    std::map<std::string, QString> techniques; // by blueprint
-    for (const auto& c : *cases) {
-        QString& technique = techniques[c.blueprintId];
-        if (technique.isEmpty()) {
-            const auto b = blueprintFor(m_library->folder(), c.blueprintId);
-            technique = b ? q(b->name) : q(c.blueprintId);
+    for (const auto& c : *cases)
+        if (c.id == book.data().id) {
+            const CaseCard before = cardFromJson(c.card);
+            if (card == before)
+                return;
+            if (card.film != before.film || card.frame != before.frame || card.crop != before.crop) {
+                std::error_code ec;
+                std::filesystem::remove(stillOf(*m_library, c.id), ec);
+                QPixmapCache::clear();
+            }
         }
-        m_cases->addAction(QString("%1, %2").arg(c.athlete.empty() ? tr("New athlete") : q(c.athlete), technique), this,
-                           [this, id = c.id] { openCase(m_library, id); });
+    (void)m_library->setCard(book.data().id, toJson(card));
+}
+
+// Once a second: what others have changed.
+void MainWindow::lookAfterLibrary() {
+    if (m_case)
+        m_case->bench().book().takeInForeign();
+    else if (m_shelf && m_library->changedElsewhere())
+        m_shelf->refresh();
+}
+
+void MainWindow::fillRecent() {
+    m_recent->clear();
+    for (const QString& folder : QSettings().value("recent").toStringList())
+        if (QFileInfo::exists(folder + "/library.sqlite"))
+            m_recent->addAction(QDir::toNativeSeparators(folder), this, [this, folder] { openLibrary(folder); });
+    if (m_recent->isEmpty())
+        m_recent->addAction(tr("None yet"))->setEnabled(false);
+}
+
+void MainWindow::fillCopies() {
+    m_copies->clear();
+    if (m_library)
+        for (const auto& copy : copiesOf(m_library->folder()))
+            m_copies->addAction(q(copy.name), this, [this, copy] {
+                const auto answer = QMessageBox::question(this, tr("Restore a copy"),
+                                                          tr("The library goes back to %1. What is in it now is kept "
+                                                             "beside as copies/replaced-N.sqlite; films are "
+                                                             "not touched.")
+                                                              .arg(q(copy.name)),
+                                                          QMessageBox::Yes | QMessageBox::Cancel, QMessageBox::Cancel);
+                if (answer == QMessageBox::Yes)
+                    restore(copy);
+            });
+    if (m_copies->isEmpty())
+        m_copies->addAction(tr("None yet: one is made each day"))->setEnabled(false);
+}
+
+void MainWindow::restore(const LibraryCopy& copy) {
+    const QString folder = q(m_library->folder().string());
+    m_watch.stop();
+    m_care.waitForDone();
+    leave();
+    m_deleted.clear();
+    delete takeCentralWidget();
+    m_case = nullptr;
+    m_shelf = nullptr;
+    m_library.reset();
+    const auto s = restoreCopy(folder.toStdString(), copy);
+    openLibrary(folder);
+    if (!s)
+        fail(q(s.error().text()));
+    else
+        statusBar()->showMessage(tr("The library is as it was: %1.").arg(q(copy.name)), 15000);
+}
+
+void MainWindow::offerStrays() {
+    if (!m_library)
+        return;
+    const auto strays = m_library->strayFilms();
+    if (!strays) {
+        fail(q(strays.error().text()));
+        return;
     }
+    if (strays->empty()) {
+        statusBar()->showMessage(tr("Every film in this library belongs to a take."), 8000);
+        return;
+    }
+    QStringList names;
+    for (const auto& s : *strays)
+        names << q(s);
+    QMessageBox box(
+        QMessageBox::Question, tr("Films without a take"),
+        tr("%1 in this library: left by a program that was ended, or by a removal that could not be finished. %2")
+            .arg(counted(names.size(), tr("film belongs to no take"), tr("films belong to no take")),
+                 names.mid(0, 8).join(", ")),
+        QMessageBox::Cancel, this);
+    auto* back = m_case ? box.addButton(tr("Bring them into this case"), QMessageBox::AcceptRole) : nullptr;
+    auto* gone = box.addButton(tr("Delete them"), QMessageBox::DestructiveRole);
+    box.exec();
+    if (back && box.clickedButton() == back) {
+        QStringList films;
+        for (const auto& s : *strays)
+            if (!isHalf(s))
+                films << q((m_library->media() / s).string());
+        m_case->show(Workspace::footage);
+        m_case->footage()->bringIn(films);
+    } else if (box.clickedButton() == gone) {
+        for (const auto& s : *strays)
+            if (const auto removed = m_library->removeFilm(s); !removed)
+                fail(q(removed.error().text()));
+    }
+}
+
+void MainWindow::changeTechnique() {
+    if (!m_case)
+        return;
+    QStringList names;
+    const auto ids = blueprintIds(m_library->folder());
+    for (const auto& id : ids)
+        if (const auto b = blueprintFor(m_library->folder(), id))
+            names << q(b->name);
+    bool ok = false;
+    const QString name = QInputDialog::getItem(
+        this, tr("Another technique for this case"), tr("Possible while nothing is marked, placed or practised."),
+        names, std::max<int>(0, static_cast<int>(names.indexOf(q(m_case->bench().blueprint().name)))), false, &ok);
+    if (!ok || names.indexOf(name) < 0)
+        return;
+    const Id id = m_case->bench().data().id;
+    if (const auto s = m_library->setBlueprint(id, ids[static_cast<std::size_t>(names.indexOf(name))]); !s)
+        fail(q(s.error().text()));
+    else
+        openCase(id);
 }
 
 void MainWindow::newCase() {
@@ -299,36 +564,8 @@ void MainWindow::newCase() {
         fail(tr("Open or start a library first."));
         return;
     }
-    QDialog dialog(this);
-    dialog.setWindowTitle(tr("New case"));
-    auto* form = new QFormLayout(&dialog);
-    auto* athlete = new QLineEdit;
-    athlete->setObjectName("newAthlete");
-    auto* technique = new QComboBox;
-    technique->setObjectName("newTechnique");
-    for (const auto& id : blueprintIds(m_library->folder()))
-        if (const auto b = blueprintFor(m_library->folder(), id))
-            technique->addItem(q(b->name), q(id));
-    if (const int i = m_case ? technique->findData(q(m_case->bench().blueprint().id)) : -1; i >= 0)
-        technique->setCurrentIndex(i);
-    form->addRow(tr("The athlete's name"), athlete);
-    form->addRow(tr("Technique"), technique);
-    auto* buttons = new QDialogButtonBox(QDialogButtonBox::Ok | QDialogButtonBox::Cancel);
-    form->addRow(buttons);
-    connect(buttons, &QDialogButtonBox::accepted, &dialog, &QDialog::accept);
-    connect(buttons, &QDialogButtonBox::rejected, &dialog, &QDialog::reject);
-    if (dialog.exec() != QDialog::Accepted || athlete->text().trimmed().isEmpty())
-        return;
-    Brief brief;
-    brief.athlete.name = athlete->text().trimmed().toStdString();
-    const std::string chosen = technique->currentData().toString().toStdString();
-    if (const auto b = blueprintFor(m_library->folder(), chosen))
-        brief.blueprintVersion = b->version;
-    const auto id = m_library->addCase(chosen, brief);
-    if (!id)
-        fail(q(id.error().text()));
-    else
-        openCase(m_library, *id);
+    showShelf();
+    m_shelf->newAthlete();
 }
 
 Workshop* MainWindow::workshop() {
@@ -396,7 +633,7 @@ void MainWindow::makeDemo() {
 }
 
 void MainWindow::dragEnterEvent(QDragEnterEvent* e) {
-    if (m_case && e->mimeData()->hasUrls())
+    if (m_case && e->mimeData()->hasUrls()) // the shelf has its own
         e->acceptProposedAction();
 }
 
@@ -414,6 +651,9 @@ void MainWindow::dropEvent(QDropEvent* e) {
 
 void MainWindow::closeEvent(QCloseEvent* e) {
     QSettings().setValue("window", saveGeometry());
+    const Id open = m_case ? m_case->bench().data().id : 0;
+    leave();
+    QSettings().setValue("case", static_cast<qlonglong>(open)); // where to go on
     QMainWindow::closeEvent(e);
 }
 
@@ -425,15 +665,17 @@ void MainWindow::showShortcuts() {
         return QString("<tr><td><b>%1</b>&nbsp;&nbsp;</td><td>%2</td></tr>").arg(keys, what);
     };
     text->setHtml(
-        "<h3>" + tr("Everywhere") + "</h3><table>" + row("Ctrl+1 … 9", tr("the workspaces")) +
-        row("Ctrl+Return", tr("the next thing to do")) + row("Ctrl+Z, Ctrl+Shift+Z", tr("undo, redo")) +
-        row("F1", tr("this sheet")) + "</table><h3>" + tr("Footage and Marking") + "</h3><table>" +
-        row("← →", tr("one frame; with Shift ten")) + row("Home, End", tr("first, last frame")) + "</table><h3>" +
-        tr("Footage") + "</h3><table>" + row(tr("Space, B"), tr("play, play backwards")) +
-        row(", .", tr("slower, faster")) + row("L", tr("round and round")) +
-        row("Ctrl+← →", tr("step the film beside")) + row("A, Shift+A", tr("accept the proposed rep, all of them")) +
+        "<h3>" + tr("Everywhere") + "</h3><table>" + row("Ctrl+0", tr("the shelf")) +
+        row("Ctrl+1 … 9", tr("the workspaces")) + row("Ctrl+Return", tr("the next thing to do")) +
+        row("Ctrl+Z, Ctrl+Shift+Z", tr("undo, redo")) + row("F1", tr("this sheet")) + "</table><h3>" +
+        tr("Footage and Marking") + "</h3><table>" + row("← →", tr("one frame; with Shift ten")) +
+        row("Home, End", tr("first, last frame")) + "</table><h3>" + tr("Footage") + "</h3><table>" +
+        row(tr("Space, B"), tr("play, play backwards")) + row(", .", tr("slower, faster")) +
+        row("L", tr("round and round")) + row("Ctrl+← →", tr("step the film beside")) +
+        row("A, Shift+A", tr("accept the proposed rep, all of them")) +
         row("S, M", tr("split a rep here, merge it with the next")) + row("[ ]", tr("the rep begins, ends here")) +
-        row("Page ↑ ↓", tr("rep before, after")) + row("Delete", tr("take the rep away")) + "</table><h3>" +
+        row("Page ↑ ↓", tr("rep before, after")) + row("Delete", tr("take the rep away")) +
+        row("H, Shift+H", tr("no slow motion: the capture rate is the file's; of the whole day")) + "</table><h3>" +
         tr("Marking") + "</h3><table>" + row("1 … 9", tr("place the key position of that number here")) +
         row("↑ ↓", tr("key position before, after")) + row("N", tr("next open point of this rep")) +
         row("R", tr("start a rep")) + row("Alt+arrows", tr("nudge the mark by 1 px; with Shift by 0.1 px")) +
@@ -441,8 +683,11 @@ void MainWindow::showShortcuts() {
         row("C, Shift+C", tr("carry this rep's marks, only this landmark's")) +
         row("W", tr("the frame most worth a look")) +
         row("Enter", tr("accept the hollow peg or the carried mark shown; go to the next")) +
-        row("P", tr("propose key positions")) + row("Ctrl+← →", tr("move the peg on this frame")) +
-        row("X", tr("not to be seen on this frame")) + row("S", tr("swap left and right from here on")) +
+        row("Shift+Enter", tr("accept all hollow pegs of this rep")) +
+        row("Ctrl+Shift+Enter", tr("accept those of all reps that are surer than a frame")) +
+        row("U", tr("next hollow peg that is unsure")) + row("P", tr("propose key positions")) +
+        row("Ctrl+← →", tr("move the peg on this frame")) + row("X", tr("not to be seen on this frame")) +
+        row("S", tr("swap left and right from here on")) +
         row("V, Shift+V", tr("copy the marks of the frame before, with sides swapped")) +
         row(", .", tr("landmark before, after")) + row("[ ]", tr("loupe weaker, stronger")) +
         row("G", tr("start this rep from a marked one")) + row("Z", tr("stay with the athlete while zoomed in")) +

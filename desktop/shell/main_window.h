@@ -1,13 +1,17 @@
 #pragma once
 /// \file
-/// The window: a welcome, or an open case.
+/// The window: the shelf, or an open case; a welcome where no library could be opened.
 
+#include "desktop/shelf/shelf_page.h"
 #include "desktop/shell/case_view.h"
+
+#include "library/copies.h"
 
 #include <QAction>
 #include <QFutureWatcher>
 #include <QMainWindow>
 #include <QPointer>
+#include <QTimer>
 
 #include <atomic>
 
@@ -22,9 +26,22 @@ public:
     explicit MainWindow(Day today);
     ~MainWindow() override;
 
-    /// Opens a library and one of its cases (0: the first). Errors are shown and leave what was open.
+    /// Opens a library and one of its cases; with 0 the one that was open last in it, else the shelf. Errors are shown
+    /// and leave what was open.
     bool openLibrary(const QString& folder, Id caseId = 0);
     bool newLibrary(const QString& folder);
+    /// Where the program begins without being told: the library that was open last, else the user's own, which is made
+    /// when there is none. A welcome with the reason where neither can be opened.
+    void openStart();
+    void showShelf();
+    bool openCase(Id caseId);
+    /// Null while a case is open or there is no library.
+    [[nodiscard]] ShelfPage* shelf() const { return m_shelf; }
+    [[nodiscard]] Library* library() const { return m_library.get(); }
+    /// What is kept in the settings takes effect: theme, size of letters, memory, what "sure" means.
+    void applySettings();
+    /// Makes the open case's card for the shelf anew; done by itself when the case is left.
+    void writeCard();
     [[nodiscard]] CaseView* caseView() const { return m_case; }
     /// The workshop on the open case's technique; null when it could not be opened.
     Workshop* workshop();
@@ -39,19 +56,32 @@ protected:
 private:
     void buildMenus();
     void showWelcome();
-    void fillCases();
+    void fillRecent();
+    void fillCopies();
     void makeDemo();
     void newCase();
     void openWorkshop();
-    bool openCase(std::shared_ptr<Library> library, Id caseId);
+    void askForLibrary(bool fresh);
+    void useLibrary(std::shared_ptr<Library> library);
+    void leave();
+    void lookAfterLibrary();
+    void offerStrays();
+    void changeTechnique();
+    void titleSays();
+    void restore(const LibraryCopy& copy);
     void fail(const QString& message);
     void showShortcuts();
 
     Day m_today;
     CaseView* m_case = nullptr;
+    ShelfPage* m_shelf = nullptr;
+    std::vector<Id> m_deleted; ///< athletes, when the program ends
     QLabel* m_welcomeError = nullptr;
     std::shared_ptr<Library> m_library;
-    QMenu* m_cases = nullptr;
+    QMenu* m_recent = nullptr;
+    QMenu* m_copies = nullptr;
+    QTimer m_watch;
+    QThreadPool m_care;
     QAction* m_undo = nullptr;
     QAction* m_redo = nullptr;
     QAction* m_dark = nullptr;

@@ -27,6 +27,12 @@ CaseStrip::CaseStrip(Workbench& bench) : m_bench(bench) {
     m_next->setToolTip(tr("The one thing to do next (Ctrl+Return)."));
     auto* line = new QHBoxLayout(this);
     line->setContentsMargins(14, 8, 14, 4);
+    auto* shelf = new QPushButton(tr("‹ Athletes"));
+    shelf->setObjectName("toShelf");
+    shelf->setToolTip(tr("Back to the shelf (Ctrl+0)."));
+    connect(shelf, &QPushButton::clicked, this, &CaseStrip::shelfWanted);
+    line->addWidget(shelf);
+    line->addSpacing(6);
     line->addWidget(m_case);
     line->addSpacing(10);
     line->addWidget(m_detail, 1);

@@ -18,6 +18,9 @@ public:
     explicit CaseStrip(Workbench& bench);
     [[nodiscard]] QPushButton* nextButton() const { return m_next; }
 
+signals:
+    void shelfWanted();
+
 private:
     void refresh();
     Workbench& m_bench;

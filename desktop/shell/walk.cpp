@@ -15,8 +15,9 @@ bool settle(MainWindow& window, int milliseconds) {
         QApplication::processEvents();
         QApplication::sendPostedEvents(nullptr, QEvent::DeferredDelete);
         CaseView* view = window.caseView();
-        const bool busy = view && (view->bench().book().analysing() || !view->bench().frames().idle() ||
-                                   view->handover()->busy() || view->footage()->busy());
+        const bool busy = (window.shelf() && window.shelf()->busy()) ||
+                          (view && (view->bench().book().analysing() || !view->bench().frames().idle() ||
+                                    view->handover()->busy() || view->footage()->busy()));
         quiet = busy ? 0 : quiet + 1;
         if (quiet > 6)
             return true;
@@ -30,13 +31,33 @@ Status walk(MainWindow& window, const QString& folder) {
         return Error{"the folder for the pictures cannot be made", folder.toStdString(), {}, {}};
     window.show();
     settle(window);
+    const auto picture = [&](int number, const QString& name) -> Status {
+        const QString file = QString("%1/%2-%3.png").arg(folder).arg(number).arg(name);
+        if (!window.grab().save(file))
+            return Error{"a picture could not be written", file.toStdString(), {}, "is the disk full?"};
+        return Done{};
+    };
+    if (!window.caseView()) {
+        const auto cases = window.library()->cases();
+        if (!cases)
+            return cases.error();
+        if (cases->empty() || !window.openCase(cases->front().id))
+            return Error{"there is no case in this library", {}, {}, {}, ErrorKind::missing};
+        settle(window);
+    }
+    const Id open = window.caseView()->bench().data().id;
+    window.showShelf();
+    settle(window);
+    if (auto s = picture(0, "shelf"); !s)
+        return s;
+    window.openCase(open);
+    settle(window);
     for (int i = 0; i < kWorkspaces; ++i) {
         const auto w = static_cast<Workspace>(i);
         window.caseView()->show(w);
         settle(window);
-        const QString file = QString("%1/%2-%3.png").arg(folder).arg(i + 1).arg(workspaceName(w).toLower());
-        if (!window.grab().save(file))
-            return Error{"a picture could not be written", file.toStdString(), {}, "is the disk full?"};
+        if (auto s = picture(i + 1, workspaceName(w).toLower()); !s)
+            return s;
     }
     return Done{};
 }

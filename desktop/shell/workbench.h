@@ -3,6 +3,7 @@
 /// What the workspaces share: the open case, the pictures, and what is being looked at.
 
 #include "casebook/casebook.h"
+#include "casebook/first_words.h"
 #include "desktop/parts/frame_service.h"
 
 #include <QObject>
@@ -94,6 +95,23 @@ public:
         setFrame(frame.value);
         emit workspaceWanted(Workspace::marking);
     }
+    /// The frames that a reading asks for; nextLook() leads through them.
+    void setLooks(std::vector<Look> looks) {
+        m_looks = std::move(looks);
+        m_look = 0;
+    }
+    [[nodiscard]] std::size_t looksLeft() const { return m_looks.size() - m_look; }
+    /// Goes to the next one in Marking; nothing when there is none left.
+    std::optional<Look> nextLook() {
+        while (m_look < m_looks.size()) {
+            const Look look = m_looks[m_look++];
+            if (!data().reps.contains(look.rep))
+                continue; // it was taken away meanwhile
+            showSource(look.rep, look.frame);
+            return look;
+        }
+        return std::nullopt;
+    }
     void goTo(const NextStep& step) {
         if (step.rep)
             selectRep(step.rep);
@@ -141,6 +159,8 @@ private:
 
     std::unique_ptr<Casebook> m_book;
     FrameService m_frames;
+    std::vector<Look> m_looks;
+    std::size_t m_look = 0;
     Id m_take = 0;
     Id m_rep = 0;
     int m_frame = 0;

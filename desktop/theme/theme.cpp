@@ -3,6 +3,9 @@
 #include <QApplication>
 #include <QFontDatabase>
 #include <QPalette>
+#include <QRegularExpression>
+
+#include <algorithm>
 
 static void initTheme() {
     Q_INIT_RESOURCE(theme);
@@ -13,6 +16,11 @@ namespace {
 Theme& current() {
     static Theme t = Theme::light();
     return t;
+}
+
+int& percent() {
+    static int p = 100;
+    return p;
 }
 } // namespace
 
@@ -81,7 +89,26 @@ QStatusBar { color: @quiet; }
         {"@caution", caution}, {"@athlete", hues.athlete}, {"@model", hues.model}};
     for (const auto& [name, colour] : names)
         s.replace(name, c(colour));
-    return s;
+    // Sizes of letters in the style sheet grow with the rest.
+    static const QRegularExpression size("font-size: (\\d+)px");
+    auto it = size.globalMatch(s);
+    QString scaled;
+    qsizetype from = 0;
+    while (it.hasNext()) {
+        const auto m = it.next();
+        scaled += s.mid(from, m.capturedStart() - from) +
+                  QString("font-size: %1px").arg(qRound(m.captured(1).toInt() * percent() / 100.0));
+        from = m.capturedEnd();
+    }
+    return scaled + s.mid(from);
+}
+
+void setTextPercent(int p) {
+    percent() = std::clamp(p, 100, 150);
+}
+
+int textPercent() {
+    return percent();
 }
 
 const Theme& theme() {
@@ -109,6 +136,7 @@ void useTheme(const Theme& t) {
         for (auto role : {QPalette::WindowText, QPalette::Text, QPalette::ButtonText})
             p.setColor(QPalette::Disabled, role, t.quiet);
         QApplication::setPalette(p);
+        QApplication::setFont(typeface(Type::body));
         qApp->setStyleSheet(t.styleSheet());
         for (QWidget* w : QApplication::topLevelWidgets())
             w->update();
@@ -127,7 +155,7 @@ bool loadFonts() {
 QFont typeface(Type size, bool bold) {
     constexpr int pixels[] = {11, 13, 15, 20, 40};
     QFont f("Lato");
-    f.setPixelSize(pixels[static_cast<int>(size)]);
+    f.setPixelSize(qRound(pixels[static_cast<int>(size)] * percent() / 100.0));
     f.setBold(bold);
     return f;
 }

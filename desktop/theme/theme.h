@@ -39,4 +39,8 @@ bool loadFonts();
 enum class Type { small, body, strong, title, huge };
 QFont typeface(Type size, bool bold = false);
 
+/// How large letters are, 100 to 150; takes effect with the next useTheme().
+void setTextPercent(int percent);
+int textPercent();
+
 } // namespace riflesso

@@ -5,6 +5,7 @@
 #include "desktop/parts/card.h"
 #include "desktop/parts/picture_view.h"
 #include "desktop/theme/theme.h"
+#include "files/write_file.h"
 #include "library/blueprint_json.h"
 
 #include <QBuffer>
@@ -14,7 +15,6 @@
 #include <QMessageBox>
 #include <QPainter>
 #include <QRegularExpression>
-#include <QSaveFile>
 #include <QScrollArea>
 #include <QShortcut>
 #include <QVBoxLayout>
@@ -538,14 +538,14 @@ void Workshop::tryRule() {
     QString text;
     if (it != found.end())
         text = tr("found on frame %1 ± %2 ms%3")
-                   .arg(it->second.frame.value)
+                   .arg(it->second.frame.value + 1)
                    .arg(1000 * it->second.sigma, 0, 'f', 0)
                    .arg(it->second.sure ? QString() : tr(", unsure: %1").arg(q(it->second.why)));
     else
         text = position.rule ? tr("not found: %1").arg(q(reasons.contains(position.id) ? reasons.at(position.id) : ""))
                              : tr("no rule");
     if (placed != rep->positions.end())
-        text += tr("; it stands on frame %1").arg(placed->second.frame.value);
+        text += tr("; it stands on frame %1").arg(placed->second.frame.value + 1);
     m_ruleResult->setText(text);
 }
 
@@ -986,11 +986,8 @@ bool Workshop::importFile(const QString& file) {
 }
 
 bool Workshop::exportFile(const QString& file) {
-    QSaveFile out(file);
-    const std::string text = blueprintToJson(m_document->value());
-    if (!out.open(QIODevice::WriteOnly) || out.write(text.data(), static_cast<qint64>(text.size())) < 0 ||
-        !out.commit()) {
-        m_message->setText(tr("%1 could not be written. Is the disk full?").arg(file));
+    if (const auto s = writeFile(file.toStdString(), blueprintToJson(m_document->value())); !s) {
+        m_message->setText(q(s.error().text()));
         return false;
     }
     m_message->setText(tr("Written: %1").arg(file));

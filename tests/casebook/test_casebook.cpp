@@ -44,10 +44,10 @@ class TestCasebook : public QObject {
         QVERIFY2(!(after == before), name);
         QCOMPARE(m_book->undoStack().index(), index + 1);
         QVERIFY2(*m_library->load(m_case) == after, name);
-        m_book->undoStack().undo();
+        m_book->undo();
         QVERIFY2(m_book->data() == before, name);
         QVERIFY2(*m_library->load(m_case) == before, name);
-        m_book->undoStack().redo();
+        m_book->redo();
         QVERIFY2(m_book->data() == after, name);
         QVERIFY2(*m_library->load(m_case) == after, name);
     }
@@ -208,18 +208,18 @@ private slots:
         m_book->placePosition(early, "on_guard", FrameIndex(5));
         QVERIFY(!repsOf(m_book->data(), other)[0]->positions.contains("on_guard"));
         wholeCase("removeLink", [&] { return m_book->removeLink(link); });
-        m_book->undoStack().undo();
+        m_book->undo();
         wholeCase("removeTake with its link", [&] { return m_book->removeTake(other); });
         QVERIFY(m_book->data().links.empty());
         m_book->setMark({t, FrameIndex(3), "head"}, {});
         wholeCase("removeTake", [&] { return m_book->removeTake(t); });
         QVERIFY(m_book->data().reps.empty() && m_book->data().marks.empty());
-        m_book->undoStack().undo();
+        m_book->undo();
         QVERIFY(m_book->data().reps.contains(rep)); // with its reps and marks
         wholeCase("removeRep", [&] { return m_book->removeRep(rep); });
         // All the way back is where it began.
         while (m_book->undoStack().canUndo())
-            m_book->undoStack().undo();
+            m_book->undo();
         CaseData start;
         start.id = m_case;
         start.blueprintId = "fencing-lunge";
@@ -233,11 +233,11 @@ private slots:
         QCOMPARE(m_book->undoStack().index(), index + 1);
         m_book->setMark({t, FrameIndex(4), "neck"}, {{300, 50}, 1.5, How::hand}, 78);
         QCOMPARE(m_book->undoStack().index(), index + 2);
-        m_book->undoStack().undo();
+        m_book->undo();
         QCOMPARE(m_book->data().marks.at(t).at("neck").at(FrameIndex(4)).at.x, 111.0);
-        m_book->undoStack().undo();
+        m_book->undo();
         QVERIFY(!m_book->data().marks.contains(t));
-        m_book->undoStack().redo();
+        m_book->redo();
         QCOMPARE(m_book->data().marks.at(t).at("neck").at(FrameIndex(4)).at.x, 111.0);
     }
     void eventsSayWhatChanged() {
@@ -316,7 +316,7 @@ private slots:
         TrackSet more;
         more["head"][FrameIndex(2)] = {{1, 1}, 2.0, How::tracked};
         QVERIFY(m_book->putMarks(t, more, "carry", 77)); // of the same gesture: one step
-        m_book->undoStack().undo();
+        m_book->undo();
         QVERIFY(m_book->data() == before);
     }
     void sidesAreSwappedFromAFrameOn() {
@@ -337,7 +337,7 @@ private slots:
         QCOMPARE(m.at("left_knee").at(FrameIndex(0)).at.x, 0.0);
         QCOMPARE(m.at("left_knee").at(FrameIndex(3)).at.x, 3.0);
         QVERIFY(m.at("neck") == before.marks.at(t).at("neck"));
-        m_book->undoStack().undo();
+        m_book->undo();
         QVERIFY(m_book->data() == before);
     }
     void hollowPegs() {
@@ -358,8 +358,8 @@ private slots:
         QVERIFY(m_book->acceptPosition(rep, "heel_lands"));
         QVERIFY(!m_book->data().reps.at(rep).positions.at("heel_lands").proposed);
         QVERIFY(!m_book->proposePositions(rep, p)); // nothing hollow is left
-        m_book->undoStack().undo();
-        m_book->undoStack().undo();
+        m_book->undo();
+        m_book->undo();
         QVERIFY(m_book->data() == before);
     }
     void markedAgainReplacesTheAssumedError() {
@@ -383,8 +383,8 @@ private slots:
         QVERIFY(std::abs(handSigmaOf({}, "neck") - kAssumedHandSigma) < 1e-12);
         QVERIFY(m_book->removeRepeat(id));
         QVERIFY(m_book->analysisNow().handErrors.empty());
-        m_book->undoStack().undo();
-        m_book->undoStack().undo();
+        m_book->undo();
+        m_book->undo();
         QVERIFY(m_book->data() == before);
         QVERIFY(m_book->removeTake(t));
         QVERIFY(m_book->data().repeats.empty());

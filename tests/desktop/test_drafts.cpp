@@ -82,7 +82,7 @@ private slots:
         m_window = std::make_unique<MainWindow>(*dayFromIso("2026-11-23"));
         m_window->resize(1280, 800);
         m_window->show();
-        QVERIFY(m_window->openLibrary(m_dir.filePath("library")));
+        QVERIFY(m_window->openLibrary(m_dir.filePath("library"), 1));
         QVERIFY(settle(*m_window));
         // Of the take only the first rep and its key positions are known; nothing is marked.
         std::vector<Edit> edits;

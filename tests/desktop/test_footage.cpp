@@ -49,6 +49,7 @@ class TestFootage : public QObject {
         m_window->resize(1280, 800);
         m_window->show();
         QVERIFY(m_window->newLibrary(m_dir.path() + "/library"));
+        QVERIFY(m_window->openCase(m_window->shelf()->addAthlete(Athlete{}, "fencing-lunge")));
         Brief brief;
         brief.athlete.name = "Lio Farn";
         QVERIFY(bench().book().setBrief(brief));
@@ -153,7 +154,7 @@ private slots:
         QVERIFY(settle(*m_window));
         QVERIFY(!take("b"));
         if (take("a"))
-            bench().book().undoStack().undo();
+            bench().book().undo();
         QCOMPARE(data().takes.size(), std::size_t(3));
     }
     void everyStepIsExact() {
@@ -212,7 +213,7 @@ private slots:
         const auto before = bench().take()->calibration;
         drag({231, 86}, {251, 86});
         QVERIFY(!(bench().take()->calibration == before));
-        bench().book().undoStack().undo();
+        bench().book().undo();
         QVERIFY(bench().take()->calibration == before);
         click("toolRectangle");
         QVERIFY(stage()->tool() == StageTool::rectangle);
@@ -252,11 +253,11 @@ private slots:
         QCOMPARE(reps.size(), std::size_t(1));
         QCOMPARE(reps[0]->positions.at("heel_lands").frame.value, 113);
         QVERIFY(*reps[0]->positions.at("heel_lands").sigma > 0.002);
-        bench().book().undoStack().undo();
-        bench().book().undoStack().undo();
+        bench().book().undo();
+        bench().book().undo();
         QVERIFY(repsOf(data(), take("front")).empty());
         // And by shared instants, as undoable as all else.
-        bench().book().undoStack().undo();
+        bench().book().undo();
         QVERIFY(data().links.empty());
         bench().setFrame(100);
         key(Qt::Key_Right, Qt::ControlModifier);
@@ -331,8 +332,8 @@ private slots:
         click("useRate");
         QVERIFY(std::abs(*bench().take()->captureRate - 120) < 1);
         QCOMPARE(bench().take()->captureFrom, std::string("a falling ball"));
-        bench().book().undoStack().undo();
-        bench().book().undoStack().undo();
+        bench().book().undo();
+        bench().book().undo();
     }
     void aFilmReplacedByAShorterOneIsSaidAndTaken() {
         page()->showPanel(0);
@@ -358,9 +359,9 @@ private slots:
         QCOMPARE(data().marks.at(id).at("neck").at(beyond), mark); // kept, though no frame shows it now
         QVERIFY(settle(*m_window));
         QVERIFY(!anew->isVisible());
-        bench().book().undoStack().undo(); // and back
+        bench().book().undo(); // and back
         QCOMPARE(data().takes.at(id), before);
-        bench().book().undoStack().redo();
+        bench().book().redo();
         QVERIFY(settle(*m_window));
     }
     void picturesCanBeSwappedAndCropped() {
@@ -382,7 +383,7 @@ private slots:
         QVERIFY(qGray(stage()->picture().pixel(640, 300)) > qGray(pixel) + 40);
         shot("picture");
         for (int i = 0; i < 3; ++i)
-            bench().book().undoStack().undo();
+            bench().book().undo();
         QVERIFY(bench().take()->picture == PictureSettings());
     }
     void filmsNowWithADelayedMirror() {

@@ -22,6 +22,7 @@ class TestFootageParts : public QObject {
     std::unique_ptr<QTemporaryDir> m_dir;
     std::unique_ptr<Workbench> m_bench;
     Id m_take = 0;
+    Jobs m_jobs;
 
     std::vector<const Rep*> reps() const { return repsOf(m_bench->data(), m_take); }
     static RepSpan span(int first, int last) { return {FrameIndex(first), FrameIndex(last), 1.0}; }
@@ -124,7 +125,7 @@ private slots:
         QCOMPARE(reps()[0]->last->value, 250);
         QCOMPARE(reps()[0]->first->value, 100);
         QCOMPARE(m_bench->book().undoStack().index(), before + 1);
-        m_bench->book().undoStack().undo();
+        m_bench->book().undo();
         QCOMPARE(reps()[0]->last->value, 200);
         // An end cannot be drawn past the other one.
         drag(&strip, QPoint(14 + 200, 40), QPoint(14 + 600, 40));
@@ -269,7 +270,7 @@ private slots:
     // Work in the background
     // --------------------------------------------------------------------------------------------
     void aJobSaysWhatItDoesAndEnds() {
-        auto* row = new JobRow("Counting");
+        auto* row = new JobRow("Counting", m_jobs);
         row->show();
         QSignalSpy finished(row, &JobRow::finished);
         bool after = false;
@@ -289,7 +290,7 @@ private slots:
         QVERIFY(after && !finished[0][0].toBool());
     }
     void cancelReachesTheWork() {
-        auto* row = new JobRow("Endless");
+        auto* row = new JobRow("Endless", m_jobs);
         row->show();
         QSignalSpy finished(row, &JobRow::finished);
         row->start([](const JobProgress& progress) -> std::function<void()> {
@@ -302,7 +303,7 @@ private slots:
         QTRY_COMPARE(finished.count(), 1);
         QVERIFY(finished[0][0].toBool());
         // Before it was begun it is simply gone.
-        auto* waiting = new JobRow("Waiting");
+        auto* waiting = new JobRow("Waiting", m_jobs);
         QSignalSpy gone(waiting, &JobRow::finished);
         waiting->cancel();
         QCOMPARE(gone.count(), 1);

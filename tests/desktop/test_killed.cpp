@@ -41,7 +41,7 @@ int child(const QString& library, int from) {
     MainWindow window(*dayFromIso("2026-11-23"));
     window.resize(1100, 720);
     window.show();
-    if (!window.openLibrary(library) || !settle(window))
+    if (!window.openLibrary(library, 1) || !settle(window))
         return 1;
     CaseView* view = window.caseView();
     Workbench& bench = view->bench();

@@ -163,7 +163,7 @@ private slots:
         m_window = std::make_unique<MainWindow>(*dayFromIso("2026-11-23"));
         m_window->resize(1280, 800);
         m_window->show();
-        QVERIFY(m_window->openLibrary(m_dir.filePath("library")));
+        QVERIFY(m_window->openLibrary(m_dir.filePath("library"), 1));
         QVERIFY(settle(*m_window));
         // Nothing of the take is marked; it is only known where its first two reps are.
         std::vector<Edit> edits;

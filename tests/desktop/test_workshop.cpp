@@ -88,7 +88,7 @@ private slots:
         QVERIFY(m_dir.isValid() && test::copyDemo(m_dir.filePath("lib")));
         m_window = std::make_unique<MainWindow>(Day(std::chrono::year(2026) / 11 / 23));
         m_window->resize(1280, 800);
-        QVERIFY(m_window->openLibrary(m_dir.filePath("lib")));
+        QVERIFY(m_window->openLibrary(m_dir.filePath("lib"), 1));
         m_window->show();
         QVERIFY(settle(*m_window));
         QTest::keyClick(m_window.get(), Qt::Key_B, Qt::ControlModifier);
@@ -306,7 +306,7 @@ private slots:
         picture("changes");
         press("keep");
         QCOMPARE(value().version, 3);
-        QVERIFY(m_window->openLibrary(m_dir.filePath("lib")));
+        QVERIFY(m_window->openLibrary(m_dir.filePath("lib"), 1));
         QVERIFY(settle(*m_window));
         const CaseData& data = m_window->caseView()->bench().data();
         QCOMPARE(data.brief.blueprintVersion, 3);

@@ -31,15 +31,18 @@ const std::map<QString, Rooms>& plan() {
             a.insert(more);
             return a;
         };
-        r["footage"] = {"core/motion", "core/statistics"};
+        r["files"] = {"core/motion"}; // nothing but the words of errors
+        r["footage"] = {"core/motion", "core/statistics", "files"};
         r["finder"] = {"core/motion", "core/statistics"};
-        r["library"] = core;
-        r["intake"] = with(core, {"library", "footage", "finder"});
-        r["casebook"] = with(core, {"library"});
-        r["simulator"] = {"core/motion", "core/statistics", "footage"};
-        r["handover"] = with(core, {"library", "casebook", "footage"});
-        r["demo"] = with(core, {"library", "casebook", "simulator", "footage"});
-        r["cli"] = with(core, {"library", "casebook", "simulator", "footage", "finder", "intake", "handover", "demo"});
+        r["library"] = with(core, {"files"});
+        r["intake"] = with(core, {"files", "library", "footage", "finder"});
+        r["casebook"] = with(core, {"files", "library"});
+        r["reading"] = with(core, {"files", "library", "footage", "finder", "intake", "casebook"});
+        r["simulator"] = {"core/motion", "core/statistics", "files", "footage"};
+        r["handover"] = with(core, {"files", "library", "casebook", "footage"});
+        r["demo"] = with(core, {"files", "library", "casebook", "simulator", "footage"});
+        r["cli"] = with(core, {"files", "library", "casebook", "simulator", "footage", "finder", "intake", "handover",
+                               "demo", "reading"});
         r["desktop"] = r["cli"];
         r["bench"] = with(r["cli"], {"desktop"});
         return r;

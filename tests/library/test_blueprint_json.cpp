@@ -4,6 +4,7 @@
 #include "casebook/shipped.h"
 #include "core/technique/difference.h"
 #include "core/technique/validate.h"
+#include "files/write_file.h"
 #include "library/measure_json.h"
 #include "tests/support/python.h"
 
@@ -18,7 +19,7 @@ using nlohmann::json;
 
 namespace {
 json shippedJson() {
-    return json::parse(*readTextFile(RIFLESSO_SOURCE_DIR "/blueprints/fencing-lunge.json"));
+    return json::parse(*readFile(RIFLESSO_SOURCE_DIR "/blueprints/fencing-lunge.json"));
 }
 std::string error(const json& j) {
     const auto b = blueprintFromJson(j.dump(), "mine.json");
@@ -348,7 +349,7 @@ private slots:
         broken([](json& j) { j["positions"][0]["rule"]["when"] = "sometimes"; });
         documents.push_back(shippedJson()); // a field that nobody knows is a typing error
         documents.back()["measures"][0]["tolow"] = "x";
-        const json job = {{"schema", json::parse(*readTextFile(RIFLESSO_SOURCE_DIR "/docs/blueprint.schema.json"))},
+        const json job = {{"schema", json::parse(*readFile(RIFLESSO_SOURCE_DIR "/docs/blueprint.schema.json"))},
                           {"documents", documents}};
         const auto result = test::runReference("check_schema.py", QByteArray::fromStdString(job.dump()));
         const auto errors = test::numbers(result["errors"]);
@@ -356,7 +357,7 @@ private slots:
         for (std::size_t i = 0; i < errors.size(); ++i)
             QVERIFY2((errors[i] > 0) == (i >= sound), qPrintable(QString::number(i)));
         // Every word of the program's tables is in the schema.
-        const std::string text = *readTextFile(RIFLESSO_SOURCE_DIR "/docs/blueprint.schema.json");
+        const std::string text = *readFile(RIFLESSO_SOURCE_DIR "/docs/blueprint.schema.json");
         const auto all = [&](const auto& names) {
             for (const auto& n : names)
                 QVERIFY2(text.find("\"" + std::string(n) + "\"") != std::string::npos, std::string(n).c_str());

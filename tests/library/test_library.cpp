@@ -5,6 +5,7 @@
 #include <QDir>
 #include <QFile>
 #include <QSqlDatabase>
+#include <QSqlError>
 #include <QSqlQuery>
 #include <QTemporaryDir>
 #include <QTest>
@@ -287,6 +288,121 @@ private slots:
         }
         QVERIFY(written > 100);
     }
+    // Two programs, as two Libraries on the same folder.
+    void idsAreNeverGivenTwice() {
+        auto a = fresh();
+        auto b = std::move(*Library::open(folder()));
+        std::set<Id> ids;
+        for (int i = 0; i < 200; ++i) {
+            QVERIFY(ids.insert(a->freshId()).second);
+            QVERIFY(ids.insert(b->freshId()).second);
+        }
+        QVERIFY(!ids.contains(0));
+    }
+    void whoComesSecondIsTold() {
+        auto a = fresh();
+        const Id c = *a->addCase("x", Brief{});
+        const Id take = a->freshId();
+        QVERIFY(a->apply(c, {TakeEdit{take, {}, someTake(take)}}));
+        auto b = std::move(*Library::open(folder()));
+        const auto seen = *b->load(c);
+        Take mine = someTake(take), theirs = someTake(take);
+        mine.title = "mine";
+        theirs.title = "theirs";
+        QVERIFY(a->apply(c, {TakeEdit{take, someTake(take), theirs}}));
+        const auto s = b->apply(c, {BriefEdit{{}, seen.brief, someBrief()}, TakeEdit{take, seen.takes.at(take), mine}});
+        QVERIFY(!s && s.error().kind == ErrorKind::conflict);
+        QVERIFY(b->changedElsewhere() && !b->changedElsewhere());
+        const auto now = *b->load(c);
+        QCOMPARE(now.takes.at(take).title, std::string("theirs"));
+        QVERIFY(now.brief == Brief{}); // nothing of the failed change was written
+        QVERIFY(b->apply(c, {TakeEdit{take, theirs, mine}}));
+        QVERIFY(!b->changedElsewhere()); // its own change is nothing foreign
+        // A row that was removed and made again is not the one that was known.
+        QVERIFY(a->load(c).ok());
+        QVERIFY(a->apply(c, {TakeEdit{take, mine, std::nullopt}}));
+        QVERIFY(a->apply(c, {TakeEdit{take, {}, theirs}}));
+        QVERIFY(!b->apply(c, {TakeEdit{take, mine, mine}}));
+        // Marks by what they are.
+        const MarkKey key{take, FrameIndex(1), "neck"};
+        QVERIFY(a->apply(c, {MarkEdit{key, {}, Mark{{1, 2}, 1, How::hand}}}));
+        QVERIFY(b->apply(c, {MarkEdit{key, {}, Mark{{3, 2}, 1, How::hand}}}).error().kind == ErrorKind::conflict);
+        QVERIFY(b->apply(c, {MarkEdit{key, Mark{{3, 2}, 1, How::hand}, Mark{}}}).error().kind == ErrorKind::conflict);
+        QVERIFY(b->apply(c, {MarkEdit{key, Mark{{1, 2}, 1, How::hand}, Mark{{4, 2}, 1, How::hand}}}));
+    }
+    void onlyReadWhenAskedFor() {
+        Id c = 0;
+        { c = *fresh()->addCase("x", someBrief()); }
+        auto l = std::move(*Library::open(folder(), Access::read));
+        QVERIFY(l->readOnly());
+        QVERIFY(l->load(c)->brief == someBrief());
+        QVERIFY(!l->apply(c, {BriefEdit{{}, someBrief(), Brief{}}}));
+        QVERIFY(!l->addCase("x", Brief{}) && l->freshId() == 0);
+        QVERIFY((*Library::open(folder()))->load(c)->brief == someBrief());
+    }
+    void anAthleteHasSeveralTechniques() {
+        auto l = fresh();
+        const Id one = *l->addCase("a", someBrief());
+        const Id person = (*l->athletes())[0].id;
+        const Id two = *l->addCase("b", Brief{}, person);
+        QCOMPARE((*l->athletes()).size(), std::size_t(1));
+        QVERIFY(l->load(two)->brief.athlete == someBrief().athlete);
+        Brief renamed = l->load(one)->brief;
+        renamed.athlete.name = "Bo";
+        renamed.athlete.squad = "juniors";
+        QVERIFY(l->apply(one, {BriefEdit{{}, someBrief(), renamed}}));
+        QCOMPARE(l->load(two)->brief.athlete.name, std::string("Bo"));
+        // A technique chosen by mistake.
+        QVERIFY(l->setBlueprint(two, "c"));
+        QCOMPARE(l->load(two)->blueprintId, std::string("c"));
+        const Id take = l->freshId();
+        QVERIFY(l->apply(two, {TakeEdit{take, {}, someTake(take)}}));
+        QVERIFY(l->setBlueprint(two, "d"));
+        QVERIFY(l->apply(two, {MarkEdit{{take, FrameIndex(0), "neck"}, {}, Mark{}}}));
+        QVERIFY(!l->setBlueprint(two, "e"));
+        // All gone, the film too; films of others stay.
+        QFile film(QString::fromStdString((l->media() / "a.mp4").string()));
+        QVERIFY(film.open(QIODevice::WriteOnly));
+        const Id other = *l->addCase("x", Brief{});
+        const Id take2 = l->freshId();
+        QVERIFY(l->apply(other, {TakeEdit{take2, {}, someTake(take2)}}));
+        QVERIFY(l->eraseAthlete(person));
+        QCOMPARE(l->cases()->size(), std::size_t(1));
+        QVERIFY(film.exists());
+        QVERIFY(l->eraseAthlete((*l->athletes())[0].id));
+        QVERIFY(!film.exists());
+    }
+    void strayFilmsAreFoundNotDeleted() {
+        auto l = fresh();
+        const Id c = *l->addCase("x", Brief{});
+        const Id take = l->freshId();
+        QVERIFY(l->apply(c, {TakeEdit{take, {}, someTake(take)}}));
+        for (const char* name : {"a.mp4", "stray.mp4", "half.mp4.part"}) {
+            QFile f(QString::fromStdString((l->media() / name).string()));
+            QVERIFY(f.open(QIODevice::WriteOnly));
+        }
+        QVERIFY(l->strayFilms()->empty()); // just written: perhaps on its way into a take
+        l->strayAfterForTests(std::chrono::seconds(0));
+        QCOMPARE(l->strayFilms()->size(), std::size_t(2));
+        QVERIFY(!l->removeFilm("a.mp4")); // a take uses it
+        QVERIFY(!l->removeFilm("../library.sqlite"));
+        QVERIFY(l->removeFilm("stray.mp4"));
+        QCOMPARE(l->strayFilms()->size(), std::size_t(1));
+    }
+    void onlyTheOwnerMayLook() {
+        auto l = fresh();
+        (void)l->addCase("x", Brief{});
+        QFile source(m_dir->filePath("film.mp4"));
+        QVERIFY(source.open(QIODevice::WriteOnly));
+        source.close();
+        QVERIFY(l->bringIn(source.fileName().toStdString()).ok());
+        for (const auto& path :
+             {folder(), folder() / "media", folder() / "library.sqlite", folder() / "media/film.mp4"}) {
+            struct stat about {};
+            QCOMPARE(::stat(path.c_str(), &about), 0);
+            QVERIFY2((about.st_mode & 077u) == 0, path.c_str());
+        }
+    }
     void editsTurnRound() {
         CaseData data;
         const Edit e = MarkEdit{{5, FrameIndex(2), "head"}, {}, Mark{{1, 2}, 1, How::hand}};
@@ -308,14 +424,32 @@ private slots:
             db.setDatabaseName(QString::fromStdString((folder / "library.sqlite").string()));
             QVERIFY(db.open());
             QSqlQuery query(db);
-            QVERIFY(query.exec("DROP TABLE links") && query.exec("DROP TABLE repeats") &&
-                    query.exec("ALTER TABLE takes DROP COLUMN camera") && query.exec("PRAGMA user_version = 1"));
+            const QString athlete = QString::fromStdString(toJson(someBrief().athlete));
+            for (const QString& sql :
+                 {QString("UPDATE cases SET brief = json_insert(brief, '$.athlete', json('%1'))").arg(athlete),
+                  QString("INSERT INTO cases (id, blueprint, brief) SELECT 2, 'rowing-ergometer', brief FROM cases"),
+                  QString("DROP TABLE links"), QString("DROP TABLE repeats"), QString("DROP TABLE ids"),
+                  QString("DROP TABLE athletes"), QString("DROP INDEX cases_of_athlete"),
+                  QString("ALTER TABLE takes DROP COLUMN camera"), QString("ALTER TABLE cases DROP COLUMN athlete"),
+                  QString("ALTER TABLE cases DROP COLUMN card")})
+                QVERIFY2(query.exec(sql), qPrintable(sql + query.lastError().text()));
+            for (const char* table : {"cases", "takes", "reps", "blocks"})
+                QVERIFY(query.exec(QString("ALTER TABLE %1 DROP COLUMN version").arg(table)) &&
+                        query.exec(QString("ALTER TABLE %1 DROP COLUMN sum").arg(table)));
+            QVERIFY(query.exec("ALTER TABLE marks DROP COLUMN sum") && query.exec("PRAGMA user_version = 1"));
         }
         QSqlDatabase::removeDatabase("old");
         auto l = Library::open(folder);
         QVERIFY2(l.ok(), l ? "" : l.error().text().c_str());
         auto data = (*l)->load(1);
         QVERIFY(data.ok() && data->takes.at(5) == someTake(5));
+        QVERIFY(data->brief == someBrief());
+        // Two cases of one name and hand are one person's; the library as it was is kept.
+        const auto athletes = *(*l)->athletes();
+        QCOMPARE(athletes.size(), std::size_t(1));
+        QCOMPARE(athletes[0].cases.size(), std::size_t(2));
+        QVERIFY(std::filesystem::exists(folder / "copies"));
+        QVERIFY(!std::filesystem::is_empty(folder / "copies"));
         // And what is new is kept.
         Take t = someTake(5);
         t.checksum = "ab";
@@ -353,7 +487,7 @@ private slots:
         QVERIFY2(data.ok(), data ? "" : data.error().text().c_str());
         QVERIFY(data->takes.at(5) == t && data->reps.at(6) == r && data->links.at(8) == link);
         l = Library::open(folder);
-        QVERIFY((*l)->freshId() > 8);
+        QVERIFY((*l)->freshId() > 5);
         QCOMPARE((*l)->knownFilms()->at("ab"), t.film);
     }
 };

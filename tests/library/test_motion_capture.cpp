@@ -2,6 +2,7 @@
 // camera; models as files; broken files.
 
 #include "core/measure/evaluate.h"
+#include "files/write_file.h"
 #include "library/blueprint_json.h"
 #include "library/measure_json.h"
 #include "library/model_json.h"
@@ -31,7 +32,7 @@ class TestMotionCapture : public QObject {
     }
 private slots:
     void initTestCase() {
-        const auto text = readTextFile(m_bvh.toStdString());
+        const auto text = readFile(m_bvh.toStdString());
         QVERIFY2(text.ok(), "package assimp-testmodels");
         const auto read = captureFromBvh(*text, "01_01.bvh");
         QVERIFY2(read.ok(), read ? "" : read.error().text().c_str());
@@ -153,7 +154,7 @@ private slots:
         QVERIFY(!captureFromTrc("PathFileType\t4", "x"));
         QVERIFY(!captureFromC3d("", "x") && !captureFromC3d(std::string(600, 'P'), "x"));
         const auto bytes = *captureToC3d(m_capture);
-        const auto text = *readTextFile(m_bvh.toStdString());
+        const auto text = *readFile(m_bvh.toStdString());
         const std::string trc = captureToTrc(m_capture, "x.trc");
         std::mt19937 random(4);
         for (int i = 0; i < 300; ++i) { // cut short, bytes changed: an error or a value, never a crash

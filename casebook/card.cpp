@@ -1,0 +1,72 @@
+#include "casebook/card.h"
+
+#include <algorithm>
+
+namespace riflesso {
+namespace {
+
+// A frame that shows the body at work: the middle one of the key positions of the take's first rep that has any.
+int tellingFrame(const CaseData& data, const Take& take) {
+    for (const Rep* rep : repsOf(data, take.id)) {
+        std::vector<int> frames;
+        for (const auto& [id, placed] : rep->positions)
+            frames.push_back(placed.frame.value);
+        if (frames.empty())
+            continue;
+        std::sort(frames.begin(), frames.end());
+        return frames[frames.size() / 2];
+    }
+    return static_cast<int>(take.times.size()) / 2;
+}
+
+// Round the marks of a frame, with room, within the picture. No width when there are too few.
+std::array<int, 4> cropOf(const CaseData& data, const Take& take, int frame) {
+    const auto marks = data.marks.find(take.id);
+    if (marks == data.marks.end())
+        return {};
+    double left = take.width, top = take.height, right = 0.0, bottom = 0.0;
+    int n = 0;
+    for (const auto& [landmark, track] : marks->second)
+        if (const auto m = track.find(FrameIndex(frame)); m != track.end() && onBody(landmark)) {
+            left = std::min(left, m->second.at.x);
+            right = std::max(right, m->second.at.x);
+            top = std::min(top, m->second.at.y);
+            bottom = std::max(bottom, m->second.at.y);
+            ++n;
+        }
+    if (n < 6)
+        return {};
+    // Of the card's own shape, 8 to 5, with the body filling three quarters.
+    const double height = std::max(bottom - top, (right - left) / 1.6) / 0.75, width = 1.6 * height;
+    const double x = std::clamp((left + right - width) / 2, 0.0, std::max(0.0, take.width - width));
+    const double y = std::clamp((top + bottom - height) / 2, 0.0, std::max(0.0, take.height - height));
+    return {static_cast<int>(x), static_cast<int>(y), static_cast<int>(std::min<double>(width, take.width)),
+            static_cast<int>(std::min<double>(height, take.height))};
+}
+
+} // namespace
+
+CaseCard cardOf(const CaseData& data, const Blueprint& blueprint, const Analysis& a, Day today) {
+    CaseCard card;
+    card.next = a.next.words;
+    card.needsCoach = !card.next.empty() && a.next.where != Workspace::practice && a.next.where != Workspace::handover;
+    for (const auto& id : a.judgement.focus)
+        if (const Fault* fault = blueprint.fault(id))
+            card.focus += (card.focus.empty() ? "" : ", ") + fault->name;
+    const Take* newest = nullptr;
+    for (const auto& [id, take] : data.takes)
+        if (take.performer == Performer::athlete && (!newest || take.day >= newest->day))
+            newest = &take;
+    for (const auto& block : a.plan.blocks)
+        if (block.day >= today && (card.practice.empty() || isoDate(block.day) < card.practice))
+            card.practice = isoDate(block.day);
+    if (!newest)
+        return card;
+    card.filmed = isoDate(newest->day);
+    card.film = newest->film;
+    card.frame = tellingFrame(data, *newest);
+    card.crop = cropOf(data, *newest, card.frame);
+    return card;
+}
+
+} // namespace riflesso

@@ -1,0 +1,199 @@
+#include "desktop/reading/reading.h"
+
+#include "casebook/text.h"
+#include "core/motion/rep_finder.h"
+#include "footage/sound.h"
+#include "intake/find_body.h"
+#include "reading/read_take.h"
+
+#include <QFutureWatcher>
+
+#include <algorithm>
+
+namespace riflesso {
+namespace {
+
+constexpr double kDrafted = 0.5;  // share of the frames from which on a take counts as drafted
+constexpr double kAsLarge = 0.75; // of the largest person: as likely to be the athlete
+
+struct Cut {
+    std::vector<Rep> reps;
+    std::optional<Facing> facing;
+};
+
+} // namespace
+
+FirstReader::FirstReader(Workbench& bench, Carrier& carrier, QObject* parent)
+    : QObject(parent), m_bench(bench), m_carrier(carrier) {
+    connect(&carrier, &Carrier::finished, this, [this] {
+        if (!std::exchange(m_drafting, false))
+            return;
+        if (drafted())
+            cut();
+        else
+            next(); // it was cancelled, or failed and said why; what was found is kept for the next time
+    });
+    connect(&bench.book(), &Casebook::analysed, this, [this] {
+        if (std::exchange(m_measuring, false))
+            finish();
+    });
+}
+
+void FirstReader::read(Id take) {
+    m_waiting.push_back(take);
+    if (!running())
+        next();
+}
+
+void FirstReader::readDay(Id take) {
+    const auto& takes = m_bench.data().takes;
+    const auto it = takes.find(take);
+    if (it == takes.end())
+        return;
+    for (const auto& [id, other] : takes)
+        if (other.day == it->second.day && other.performer == it->second.performer)
+            m_waiting.push_back(id);
+    if (!running())
+        next();
+}
+
+void FirstReader::next() {
+    m_take = 0;
+    while (m_take == 0 && !m_waiting.empty()) {
+        if (m_bench.data().takes.contains(m_waiting.front()))
+            m_take = m_waiting.front();
+        m_waiting.pop_front();
+    }
+    if (m_take == 0) {
+        m_measuring = m_bench.book().analysing();
+        if (!m_measuring && m_reps > 0)
+            finish();
+        return;
+    }
+    m_bench.selectTake(m_take);
+    if (drafted())
+        cut();
+    else
+        lookForPeople();
+}
+
+bool FirstReader::drafted() const {
+    const auto take = m_bench.data().takes.find(m_take);
+    const auto marks = m_bench.data().marks.find(m_take);
+    if (take == m_bench.data().takes.end() || marks == m_bench.data().marks.end())
+        return false;
+    std::size_t most = 0;
+    for (const auto& [name, track] : marks->second)
+        most = std::max(most, track.size());
+    return static_cast<double>(most) >= kDrafted * static_cast<double>(take->second.times.size());
+}
+
+void FirstReader::lookForPeople() {
+    const auto detector = modelFile("person");
+    if (!detector) {
+        draft();
+        return;
+    }
+    const Take& take = m_bench.data().takes.at(m_take);
+    auto* watcher = new QFutureWatcher<int>(this);
+    connect(watcher, &QFutureWatcherBase::finished, this, [this, watcher, id = m_take] {
+        watcher->deleteLater();
+        if (id != m_take)
+            return;
+        if (watcher->result() > 1) {
+            m_take = 0;
+            m_waiting.clear();
+            emit whoIsIt(id);
+            return;
+        }
+        draft();
+    });
+    watcher->setFuture(m_bench.book().jobs().run([film = m_bench.filmPath(take).toStdString(), detector = *detector,
+                                                  frame = FrameIndex(static_cast<int>(take.times.size()) / 2),
+                                                  index = m_bench.book().library().indexFolder()] {
+        const auto people = peopleOn(film, frame, detector, index);
+        if (!people || people->empty())
+            return 0;
+        double largest = 0.0;
+        for (const auto& p : *people)
+            largest = std::max(largest, p.box[3]);
+        return static_cast<int>(std::count_if(people->begin(), people->end(),
+                                              [&](const Person& p) { return p.box[3] >= kAsLarge * largest; }));
+    }));
+}
+
+void FirstReader::draft() {
+    const int frames = static_cast<int>(m_bench.data().takes.at(m_take).times.size());
+    m_drafting = true;
+    m_carrier.draft(m_take, FrameIndex(frames / 2), {}, FrameIndex(0), FrameIndex(std::max(0, frames - 1)));
+    if (!m_carrier.busy()) { // no model is there; it was said
+        m_drafting = false;
+        next();
+    }
+}
+
+void FirstReader::cut() {
+    Take take = m_bench.data().takes.at(m_take);
+    auto* watcher = new QFutureWatcher<Cut>(this);
+    connect(watcher, &QFutureWatcherBase::finished, this, [this, watcher, id = m_take] {
+        watcher->deleteLater();
+        if (id == m_take && m_bench.data().takes.contains(id))
+            this->take(watcher->result().reps, watcher->result().facing);
+        next();
+    });
+    const bool listens = std::any_of(m_bench.blueprint().positions.begin(), m_bench.blueprint().positions.end(),
+                                     [](const auto& p) { return p.rule && p.rule->kind == RuleKind::strike; });
+    watcher->setFuture(m_bench.book().jobs().run([take, listens, blueprint = m_bench.blueprint(),
+                                                  marks = m_bench.data().marks.at(m_take),
+                                                  film = m_bench.filmPath(take).toStdString()]() mutable {
+        Cut out;
+        if (take.view == View::side)
+            out.facing = facingOf(marks);
+        if (out.facing)
+            take.facing = *out.facing;
+        const Timebase time = timebaseOf(take);
+        const double slow =
+            time.captureRate() && time.fileRate().value > 0.0 ? time.captureRate()->value / time.fileRate().value : 1.0;
+        std::vector<double> heard;
+        if (listens)
+            if (const auto sound = soundOf(film))
+                for (const double s : strikes(*sound))
+                    heard.push_back(s / slow);
+        out.reps = cutReps(take, marks, blueprint, heard);
+        return out;
+    }));
+}
+
+void FirstReader::take(const std::vector<Rep>& reps, std::optional<Facing> facing) {
+    Take now = m_bench.data().takes.at(m_take);
+    if (facing && now.facing != *facing) {
+        now.facing = *facing;
+        m_bench.book().setTake(now, tr("see which way the athlete looks"));
+    }
+    // What is a rep already stays as it is.
+    std::vector<Rep> fresh;
+    for (const Rep& r : reps) {
+        bool known = false;
+        for (const Rep* there : repsOf(m_bench.data(), m_take)) {
+            const auto [first, last] = spanOf(m_bench.data(), *there);
+            known = known || 2 * (std::min(last.value, r.last->value) - std::max(first.value, r.first->value)) >
+                                 *r.last - *r.first;
+        }
+        if (!known)
+            fresh.push_back(r);
+    }
+    m_reps += static_cast<int>(reps.size());
+    if (!fresh.empty())
+        m_bench.book().addReps(m_take, fresh);
+}
+
+void FirstReader::finish() {
+    const auto looks = looksOf(m_bench.data(), m_bench.analysis());
+    m_bench.setLooks(looks);
+    emit done(
+        tr("%1 read. %2")
+            .arg(m_reps == 1 ? tr("1 rep") : tr("%1 reps").arg(m_reps), q(firstWords(m_bench.analysis(), looks))));
+    m_reps = 0;
+}
+
+} // namespace riflesso

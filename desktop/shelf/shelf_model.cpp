@@ -1,0 +1,163 @@
+#include "desktop/shelf/shelf_model.h"
+
+#include "casebook/text.h"
+
+#include <QDate>
+#include <QLocale>
+
+#include <algorithm>
+#include <map>
+
+namespace riflesso {
+
+bool ShelfAthlete::needsCoach() const {
+    return std::any_of(cases.begin(), cases.end(),
+                       [](const auto& c) { return c.card.needsCoach || c.card.next.empty(); });
+}
+
+QString ShelfAthlete::name() const {
+    return athlete.name.empty() ? ShelfModel::tr("New athlete") : q(athlete.name);
+}
+
+QString ShelfAthlete::when(Day today) const {
+    std::string filmed, practice;
+    for (const auto& c : cases) {
+        filmed = std::max(filmed, c.card.filmed);
+        if (!c.card.practice.empty() && (practice.empty() || c.card.practice < practice))
+            practice = c.card.practice;
+    }
+    QStringList parts;
+    if (const auto day = dayFromIso(filmed)) {
+        const auto ago = (today - *day).count();
+        parts << (ago <= 0   ? ShelfModel::tr("filmed today")
+                  : ago == 1 ? ShelfModel::tr("filmed yesterday")
+                  : ago < 60 ? ShelfModel::tr("filmed %1 days ago").arg(ago)
+                             : ShelfModel::tr("filmed %1 months ago").arg(ago / 30));
+    } else {
+        parts << ShelfModel::tr("not filmed yet");
+    }
+    if (const auto day = dayFromIso(practice); day && *day >= today) {
+        const auto days = (*day - today).count();
+        const QDate date = QDate::fromString(q(practice), Qt::ISODate);
+        parts << (days == 0  ? ShelfModel::tr("practice today")
+                  : days < 7 ? ShelfModel::tr("next practice %1")
+                                   .arg(QLocale(QLocale::English).dayName(date.dayOfWeek(), QLocale::ShortFormat))
+                             : ShelfModel::tr("next practice %1").arg(q(practice)));
+    }
+    return parts.join(" · ");
+}
+
+void ShelfModel::fill(const std::vector<AthleteSummary>& athletes,
+                      const std::function<QString(const std::string&)>& techniqueName) {
+    std::map<std::string, QString> techniques;
+    beginResetModel();
+    m_all.clear();
+    m_all.reserve(athletes.size());
+    for (const auto& a : athletes) {
+        ShelfAthlete s{a.id, a.athlete, {}, {}};
+        QStringList words{s.name(), q(a.athlete.squad)};
+        for (const auto& c : a.cases) {
+            const auto [name, fresh] = techniques.try_emplace(c.blueprintId);
+            if (fresh)
+                name->second = techniqueName(c.blueprintId);
+            s.cases.push_back({c.id, name->second, cardFromJson(c.card)});
+            words << name->second << q(s.cases.back().card.focus) << q(s.cases.back().card.next);
+        }
+        std::stable_sort(s.cases.begin(), s.cases.end(),
+                         [](const auto& x, const auto& y) { return x.card.needsCoach > y.card.needsCoach; });
+        s.found = words.join('\n').toLower();
+        m_all.push_back(std::move(s));
+    }
+    // Who needs the coach comes first; among equals who was filmed last, since that is what people speak about.
+    const auto filmed = [](const ShelfAthlete& a) {
+        std::string newest;
+        for (const auto& c : a.cases)
+            newest = std::max(newest, c.card.filmed);
+        return newest;
+    };
+    std::stable_sort(m_all.begin(), m_all.end(), [&](const ShelfAthlete& a, const ShelfAthlete& b) {
+        return a.needsCoach() != b.needsCoach() ? a.needsCoach() : filmed(a) > filmed(b);
+    });
+    refresh();
+    endResetModel();
+}
+
+void ShelfModel::show(Tab tab, const QString& squad) {
+    beginResetModel();
+    m_tab = tab;
+    m_squad = squad;
+    refresh();
+    endResetModel();
+}
+
+void ShelfModel::search(const QString& text) {
+    beginResetModel();
+    m_words = text.toLower().split(' ', Qt::SkipEmptyParts);
+    refresh();
+    endResetModel();
+}
+
+void ShelfModel::hide(const std::set<Id>& athletes) {
+    beginResetModel();
+    m_hidden = athletes;
+    refresh();
+    endResetModel();
+}
+
+bool ShelfModel::belongs(const ShelfAthlete& a, Tab tab, const QString& squad) const {
+    if (m_hidden.contains(a.id))
+        return false;
+    if (a.athlete.putAway || tab == Tab::putAway)
+        return a.athlete.putAway && tab == Tab::putAway;
+    return tab == Tab::everybody || (tab == Tab::needsMe && a.needsCoach()) ||
+           (tab == Tab::squad && q(a.athlete.squad) == squad);
+}
+
+void ShelfModel::refresh() {
+    m_shown.clear();
+    for (std::size_t i = 0; i < m_all.size(); ++i)
+        if (belongs(m_all[i], m_tab, m_squad) &&
+            std::all_of(m_words.begin(), m_words.end(), [&](const QString& w) { return m_all[i].found.contains(w); }))
+            m_shown.push_back(i);
+}
+
+const ShelfAthlete* ShelfModel::athlete(Id id) const {
+    const auto it = std::find_if(m_all.begin(), m_all.end(), [id](const auto& a) { return a.id == id; });
+    return it == m_all.end() ? nullptr : &*it;
+}
+
+QStringList ShelfModel::squads() const {
+    QStringList out;
+    for (const auto& a : m_all)
+        if (!a.athlete.squad.empty() && !a.athlete.putAway && !m_hidden.contains(a.id))
+            out << q(a.athlete.squad);
+    out.removeDuplicates();
+    out.sort(Qt::CaseInsensitive);
+    return out;
+}
+
+int ShelfModel::countOf(Tab tab, const QString& squad) const {
+    return static_cast<int>(
+        std::count_if(m_all.begin(), m_all.end(), [&](const auto& a) { return belongs(a, tab, squad); }));
+}
+
+int ShelfModel::rowCount(const QModelIndex& parent) const {
+    return parent.isValid() ? 0 : static_cast<int>(m_shown.size());
+}
+
+QVariant ShelfModel::data(const QModelIndex& index, int role) const {
+    if (!index.isValid() || index.row() >= rowCount())
+        return {};
+    const ShelfAthlete& a = at(index.row());
+    if (role == AthleteRole)
+        return QVariant::fromValue<qlonglong>(a.id);
+    if (role == Qt::DisplayRole || role == Qt::AccessibleTextRole) {
+        QStringList parts{a.name()};
+        for (const auto& c : a.cases)
+            parts << c.technique << q(c.card.next);
+        return parts.join(", ");
+    }
+    return {};
+}
+
+} // namespace riflesso

@@ -1,0 +1,91 @@
+#pragma once
+/// \file
+/// The shelf: what opens when no case is open. Athletes as cards.
+
+#include "desktop/shelf/shelf_model.h"
+
+#include <QLabel>
+#include <QLineEdit>
+#include <QListView>
+#include <QTabBar>
+#include <QThreadPool>
+#include <QWidget>
+
+#include <memory>
+#include <set>
+
+namespace riflesso {
+
+/// Interface thread; stills are decoded on a thread of its own. Deletions are carried out when the shelf's owner calls
+/// finishDeleting(), when the program ends: until then they can be undone.
+class ShelfPage : public QWidget {
+    Q_OBJECT
+public:
+    ShelfPage(std::shared_ptr<Library> library, Day today);
+    ~ShelfPage() override;
+
+    /// Reads the library anew.
+    void refresh();
+    /// Opens the dialog for a new athlete; \p films are brought in when it is accepted.
+    void newAthlete(const QStringList& films = {});
+    /// Without a dialog. 0 when it failed.
+    Id addAthlete(const Athlete& athlete, const std::string& blueprintId);
+    void deleteAthlete(Id athlete);
+    /// The last deletion is taken back. False when there was none.
+    bool undoDelete();
+    void putAway(Id athlete, bool away);
+    /// Athletes that are to be deleted when the program ends.
+    [[nodiscard]] const std::vector<Id>& deleted() const { return m_deleted; }
+    void setDeleted(std::vector<Id> athletes);
+
+    [[nodiscard]] ShelfModel& model() { return m_model; }
+    [[nodiscard]] QListView* cards() const { return m_cards; }
+    [[nodiscard]] QLineEdit* searchField() const { return m_search; }
+    [[nodiscard]] QTabBar* tabs() const { return m_tabs; }
+    /// Are stills still being made?
+    [[nodiscard]] bool busy() const { return !m_making.empty(); }
+
+signals:
+    void openCase(riflesso::Id caseId);
+    /// Films dropped on a card: open the case and bring them in.
+    void filmsFor(riflesso::Id caseId, const QStringList& films);
+    void failed(const QString& message);
+
+protected:
+    void dragEnterEvent(QDragEnterEvent* e) override;
+    void dragMoveEvent(QDragMoveEvent* e) override;
+    void dropEvent(QDropEvent* e) override;
+    void resizeEvent(QResizeEvent* e) override;
+    bool eventFilter(QObject* watched, QEvent* e) override;
+
+private:
+    void fillTabs();
+    void chooseTab(int index);
+    void openRow(const QModelIndex& index);
+    void menuFor(const QModelIndex& index, const QPoint& at);
+    void addTechnique(Id athlete);
+    void setSquad(Id athlete);
+    void edit(Id athlete, const std::function<void(Athlete&)>& change);
+    void makeStill(const ShelfCase& of);
+    void sayEmpty();
+    [[nodiscard]] QModelIndex cardAt(const QPoint& globalPosition) const;
+    [[nodiscard]] QString techniqueName(const std::string& blueprintId) const;
+    bool chooseTechnique(const QString& title, QString* name, std::string* blueprintId, Athlete* athlete);
+
+    std::shared_ptr<Library> m_library;
+    ShelfModel m_model;
+    QLineEdit* m_search;
+    QTabBar* m_tabs;
+    QListView* m_cards;
+    QLabel* m_empty;
+    QWidget* m_undoBar;
+    QLabel* m_undoText;
+    std::vector<Id> m_deleted;
+    QThreadPool m_stills;
+    std::set<Id> m_making, m_without; ///< cases
+};
+
+/// Where a case's still is kept.
+std::filesystem::path stillOf(const Library& library, Id caseId);
+
+} // namespace riflesso

@@ -1,0 +1,147 @@
+#include "library/copies.h"
+
+#include "files/write_file.h"
+#include "library/rows.h"
+
+#include <QVariant>
+
+#include <algorithm>
+
+namespace riflesso {
+namespace {
+
+namespace fs = std::filesystem;
+
+// VACUUM INTO writes a whole, compact copy of one instant, also while others write: sqlite.org/lang_vacuum.html.
+Status copyTo(const fs::path& library, const fs::path& target) {
+    std::error_code ec;
+    fs::create_directories(target.parent_path(), ec);
+    fs::permissions(target.parent_path(), fs::perms::owner_all, ec);
+    const fs::path half = halfOf(target);
+    fs::remove(half, ec);
+    Database database(library / "library.sqlite");
+    if (auto s = database.connect(); !s)
+        return s;
+    {
+        QSqlQuery query(database.db());
+        query.prepare("VACUUM INTO ?");
+        query.addBindValue(QString::fromStdString(half.string()));
+        if (!query.exec()) {
+            const Error e = database.failed(query.lastError(), "copying the library");
+            fs::remove(half, ec);
+            return e;
+        }
+    }
+    fs::permissions(half, fs::perms::owner_read | fs::perms::owner_write, ec);
+    return finishHalf(target);
+}
+
+// The newest \p keep of those whose name begins so stay.
+void thinOut(const fs::path& library, const std::string& beginning, std::size_t keep) {
+    std::vector<fs::path> files;
+    std::error_code ec;
+    for (const auto& entry : fs::directory_iterator(library / "copies", ec))
+        if (entry.path().filename().string().starts_with(beginning) && !isHalf(entry.path()))
+            files.push_back(entry.path());
+    std::sort(files.begin(), files.end(), std::greater<>());
+    for (std::size_t i = keep; i < files.size(); ++i)
+        fs::remove(files[i], ec);
+}
+
+} // namespace
+
+std::vector<LibraryCopy> copiesOf(const fs::path& library) {
+    std::vector<LibraryCopy> out;
+    std::error_code ec;
+    for (const auto& entry : fs::directory_iterator(library / "copies", ec)) {
+        const std::string stem = entry.path().stem().string();
+        if (entry.path().extension() != ".sqlite")
+            continue;
+        if (stem.starts_with("day-"))
+            out.push_back({entry.path(), stem.substr(4)});
+        else if (stem.starts_with("format-") && stem.size() > 18) // format-DATE-before-N
+            out.push_back(
+                {entry.path(), "before format " + stem.substr(stem.rfind('-') + 1) + ", " + stem.substr(7, 10)});
+    }
+    std::sort(out.begin(), out.end(), [](const auto& a, const auto& b) {
+        return a.file.filename().string().substr(a.file.filename().string().find('-')) >
+               b.file.filename().string().substr(b.file.filename().string().find('-'));
+    });
+    return out;
+}
+
+Status keepDailyCopy(const fs::path& library, Day today) {
+    const fs::path target = library / "copies" / ("day-" + isoDate(today) + ".sqlite");
+    std::error_code ec;
+    if (fs::exists(target, ec))
+        return Done{};
+    if (auto s = copyTo(library, target); !s)
+        return s;
+    thinOut(library, "day-", 7);
+    return Done{};
+}
+
+Status keepCopyBeforeFormat(const fs::path& library, int format, Day today) {
+    if (auto s = copyTo(library, library / "copies" /
+                                     ("format-" + isoDate(today) + "-before-" + std::to_string(format) + ".sqlite"));
+        !s)
+        return s;
+    thinOut(library, "format-", 3);
+    return Done{};
+}
+
+Status restoreCopy(const fs::path& library, const LibraryCopy& copy) {
+    const fs::path file = library / "library.sqlite";
+    std::error_code ec;
+    const fs::path half = halfOf(file);
+    fs::remove(half, ec);
+    fs::copy_file(copy.file, half, ec);
+    if (ec)
+        return Error{"the copy cannot be read (" + ec.message() + ")",
+                     copy.file.filename().string(),
+                     "the library is as it was before",
+                     {}};
+    {
+        Database database(half);
+        if (auto s = database.connect(); !s)
+            return s;
+        if (const auto id = database.number("PRAGMA application_id"); !id || *id != kApplicationId)
+            return Error{
+                "this is no copy of a library", copy.file.filename().string(), "the library is as it was before", {}};
+    }
+    { // What is still in the log goes into the file that is put aside.
+        Database database(file);
+        if (database.connect())
+            (void)database.run("PRAGMA wal_checkpoint(TRUNCATE)");
+    }
+    int n = 1;
+    const auto aside = [&] { return library / "copies" / ("replaced-" + std::to_string(n) + ".sqlite"); };
+    while (fs::exists(aside(), ec))
+        ++n;
+    fs::copy_file(file, aside(), ec);
+    if (ec && fs::exists(file))
+        return Error{"the present library cannot be put aside (" + ec.message() + ")",
+                     file.filename().string(),
+                     "the library is as it was before",
+                     {}};
+    fs::remove(library / "library.sqlite-wal", ec);
+    fs::remove(library / "library.sqlite-shm", ec);
+    return finishHalf(file);
+}
+
+Status checkLibrary(const fs::path& library) {
+    Database database(library / "library.sqlite");
+    if (auto s = database.connect(); !s)
+        return s;
+    {
+        QSqlQuery query(database.db());
+        if (!query.exec("PRAGMA quick_check(1)") || !query.next())
+            return database.failed(query.lastError(), "looking through the library");
+        if (const auto said = query.value(0).toString(); said != "ok")
+            return Error{"the library's file is damaged (" + said.toStdString() + ")", library.filename().string(),
+                         "nothing was changed", "restore an earlier copy (menu Library)", ErrorKind::damaged};
+    }
+    return Rows(database).check();
+}
+
+} // namespace riflesso
