@@ -53,9 +53,17 @@ CaseCard cardOf(const CaseData& data, const Blueprint& blueprint, const Analysis
     for (const auto& id : a.judgement.focus)
         if (const Fault* fault = blueprint.fault(id))
             card.focus += (card.focus.empty() ? "" : ", ") + fault->name;
+    // Of one day the film on which most has been placed.
+    const auto tells = [&](const Take& take) {
+        std::size_t placed = 0;
+        for (const Rep* rep : repsOf(data, take.id))
+            placed += rep->positions.size();
+        return placed;
+    };
     const Take* newest = nullptr;
     for (const auto& [id, take] : data.takes)
-        if (take.performer == Performer::athlete && (!newest || take.day >= newest->day))
+        if (take.performer == Performer::athlete &&
+            (!newest || take.day > newest->day || (take.day == newest->day && tells(take) >= tells(*newest))))
             newest = &take;
     for (const auto& block : a.plan.blocks)
         if (block.day >= today && (card.practice.empty() || isoDate(block.day) < card.practice))

@@ -89,7 +89,7 @@ struct ImportArguments {
 Status bringIn(const ImportArguments& a);
 
 struct ReadArguments {
-    std::string film, blueprint = "fencing-lunge", view = "side", facing, side = "right", library, athlete, today;
+    std::string film, blueprint = "fencing-lunge", view = "side", facing, side = "right", library, athlete, today, keep;
     std::optional<double> captureRate;
     bool json = false;
 };

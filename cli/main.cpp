@@ -183,6 +183,8 @@ int main(int argc, char** argv) {
     read->add_option("--side", rd.side, "the stronger hand")->check(CLI::IsMember({"left", "right"}));
     read->add_option("--library", rd.library,
                      "keep the film and what was read in this library (made when there is none)");
+    read->add_option("--keep", rd.keep,
+                     "a file for what is found on the way: a reading that was stopped goes on there");
     read->add_option("--athlete", rd.athlete, "whose film it is");
     read->add_option("--today", rd.today, "the film's date (2026-11-23)");
     read->add_flag("--json", rd.json, "as JSON");

@@ -135,6 +135,7 @@ Status read(const ReadArguments& a) {
             "a capture rate is a positive number of Hz", "--capture-rate", "nothing was read", {}, ErrorKind::wrongUse};
     ReadOptions options;
     options.today = *today;
+    options.keep = a.keep;
     options.athlete.name = a.athlete.empty() ? "athlete" : a.athlete;
     options.athlete.handedness = a.side == "left" ? Side::left : Side::right;
     options.take.title = std::filesystem::path(a.film).stem().string();

@@ -60,6 +60,29 @@ std::optional<Facing> facingOf(const TrackSet& marks) {
     return right > left ? Facing::right : Facing::left;
 }
 
+Facing facingFor(const Take& take, const TrackSet& marks, const Blueprint& blueprint) {
+    if (take.view != View::side)
+        return take.facing;
+    if (const auto feet = facingOf(marks))
+        return *feet;
+    Facing best = take.facing;
+    double most = -1.0;
+    for (const Facing facing : {Facing::right, Facing::left}) {
+        Take turned = take;
+        turned.facing = facing;
+        const Timebase time = timebaseOf(turned);
+        double sure = 0.0;
+        for (const Rep& rep : cutReps(turned, marks, blueprint))
+            for (const auto& [id, p] : rep.positions)
+                sure += 1.0 / (1.0 + instantError(p, time) / time.realPeriod(p.frame));
+        if (sure > most) {
+            most = sure;
+            best = facing;
+        }
+    }
+    return best;
+}
+
 Result<FirstReading> readFilm(const std::filesystem::path& film, const Blueprint& blueprint, const ReadOptions& options,
                               const std::function<bool(const std::string&, double)>& goOn) {
     using Clock = std::chrono::steady_clock;
@@ -108,7 +131,7 @@ Result<FirstReading> readFilm(const std::filesystem::path& film, const Blueprint
     if (goOn)
         goOn("cutting the reps", 0.94);
     if (take.view == View::side)
-        take.facing = options.facing ? *options.facing : facingOf(drafts).value_or(take.facing);
+        take.facing = options.facing ? *options.facing : facingFor(take, drafts, blueprint);
     std::vector<double> heard;
     if (listens(blueprint))
         if (const auto sound = soundOf(film)) {

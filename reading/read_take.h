@@ -21,6 +21,9 @@ std::vector<Rep> cutReps(const Take& take, const TrackSet& marks, const Blueprin
 /// Which way the athlete looks in a side view, from heels and toes; nothing when they do not agree.
 std::optional<Facing> facingOf(const TrackSet& marks);
 
+/// The same, and where feet do not tell (an archer stands across) the way in which the rules see more key positions surely.
+Facing facingFor(const Take& take, const TrackSet& marks, const Blueprint& blueprint);
+
 struct ReadOptions {
     Take take; ///< with what is known of it: view, handedness, capture rate if known; its times are filled in
     std::optional<Facing> facing; ///< from heels and toes when left out

@@ -1,6 +1,5 @@
 #include "core/technique/rep_cutter.h"
 
-#include "core/motion/rep_finder.h"
 #include "core/motion/smoothing.h"
 #include "core/statistics/summary.h"
 
@@ -13,7 +12,9 @@ namespace {
 
 constexpr double kSmooth = 5.0;       // Hz: whole movements, not their tremor
 constexpr double kTurns = 0.45;       // of the usual swing that a turn must have on both sides
-constexpr double kHeld = 1.2;         // s: the longest stop within one movement
+constexpr double kRest = 2.0;         // Hz: rest lasts
+constexpr double kStirs = 0.12;       // of a rep's most movement: rest is less
+constexpr double kAir = 0.3;          // s of rest that a rep keeps on both sides
 constexpr double kOverlap = 0.12;     // of a cycle that is looked at beyond both its ends
 constexpr double kFewPositions = 0.5; // of those with a rule that a rep must show
 
@@ -102,36 +103,25 @@ std::vector<std::size_t> tops(const std::vector<double>& v) {
     return out;
 }
 
-// Takes unsure positions out until the order is the blueprint's; false when sure ones contradict one another.
+// Is every position where its rule says it is, after and before others? Unsure ones that are not are taken out; false
+// when sure ones contradict one another. Positions that no rule puts in order may come in any: a hand that starts after
+// the foot is a fault to be seen, not a mistake of the reading.
 bool inOrder(const Blueprint& blueprint, std::map<PositionId, PositionProposal>& positions) {
-    while (true) {
-        const KeyPosition* before = nullptr;
-        const KeyPosition *a = nullptr, *b = nullptr;
-        for (const auto& p : blueprint.positions) {
-            const auto it = positions.find(p.id);
-            if (it == positions.end())
-                continue;
-            if (before && it->second.time < positions.at(before->id).time - 1e-9) {
-                a = before;
-                b = &p;
-                break;
-            }
-            before = &p;
+    bool agreed = true;
+    const auto check = [&](const PositionId& first, const PositionId& second) {
+        const auto a = positions.find(first), b = positions.find(second);
+        if (a == positions.end() || b == positions.end() || a->second.time <= b->second.time + 1e-9)
+            return;
+        if (a->second.sure && b->second.sure)
+            agreed = false;
+        positions.erase(a->second.sigma < b->second.sigma ? b : a);
+    };
+    for (const auto& p : blueprint.positions)
+        if (p.rule) {
+            check(p.rule->after, p.id);
+            check(p.id, p.rule->before);
         }
-        if (!a)
-            return true;
-        const auto &pa = positions.at(a->id), &pb = positions.at(b->id);
-        // Two instants that lie within their errors may be the same: the later one is put on the earlier one's frame.
-        if (pa.time - pb.time < 2.0 * std::hypot(pa.sigma, pb.sigma)) {
-            auto& later = positions.at(b->id);
-            later.time = pa.time;
-            later.frame = pa.frame;
-            continue;
-        }
-        if (pa.sure && pb.sure)
-            return false;
-        positions.erase(pa.sure ? b->id : a->id);
-    }
+    return agreed;
 }
 
 int withRule(const Blueprint& b) {
@@ -199,48 +189,142 @@ std::vector<double> stirring(const Blueprint& blueprint, const Motion& motion, c
     return sum;
 }
 
+// A curve that goes away from rest once a rep, with the frames on which it is furthest.
+struct Anchor {
+    Curve curve; ///< upwards is away from rest
+    std::vector<std::size_t> tops;
+    double worth = 0.0;
+    std::vector<double> away{}; ///< how far from rest all curves that agree are, 0 to 1, by frame of the film
+};
+
+// Reps repeat: most of the curves that the rules read go away and come back once in each. The number of times that most
+// of them agree on is believed, and of those the one that does it most alike each time.
+std::optional<Anchor> anchorOf(const Blueprint& blueprint, const Motion& motion, const ViewSetup& setup) {
+    std::vector<Anchor> all;
+    std::map<std::size_t, int> votes;
+    std::vector<const SeriesSpec*> seen;
+    for (const auto& p : blueprint.positions) {
+        if (!p.rule || p.rule->series.kind == SeriesKind::speed ||
+            std::any_of(seen.begin(), seen.end(), [&](const auto* s) { return sameSeries(*s, p.rule->series); }))
+            continue;
+        seen.push_back(&p.rule->series);
+        const auto curve = curveOf(p.rule->series, motion, setup);
+        if (!curve || curve->value.size() < 16)
+            continue;
+        for (const double sign : {1.0, -1.0}) {
+            Anchor a{*curve, {}, 0.0};
+            for (double& v : a.curve.value)
+                v *= sign;
+            const double low = quantile(a.curve.value, 0.05), high = quantile(a.curve.value, 0.95);
+            if (quantile(a.curve.value, 0.5) > (low + high) / 2)
+                continue; // it rests up there: the other way round it is
+            a.tops = tops(a.curve.value);
+            if (a.tops.empty())
+                continue;
+            std::vector<double> heights, apart;
+            for (std::size_t i = 0; i < a.tops.size(); ++i) {
+                heights.push_back(a.curve.value[a.tops[i]]);
+                if (i > 0)
+                    apart.push_back(static_cast<double>(a.tops[i] - a.tops[i - 1]));
+            }
+            a.worth = 1.0 - summarise(heights)->sd / std::max(1e-9, high - low);
+            if (apart.size() > 1)
+                a.worth -= summarise(apart)->sd / summarise(apart)->mean;
+            ++votes[a.tops.size()];
+            all.push_back(std::move(a));
+        }
+    }
+    std::size_t agreed = 0;
+    for (const auto& [n, count] : votes)
+        if (agreed == 0 || count > votes[agreed])
+            agreed = n;
+    const Anchor* best = nullptr;
+    std::vector<double> away(static_cast<std::size_t>(motion.time().frames()), 0.0);
+    int agreeing = 0;
+    for (const auto& a : all) {
+        if (a.tops.size() != agreed)
+            continue;
+        if (!best || a.worth > best->worth)
+            best = &a;
+        const double low = quantile(a.curve.value, 0.03), high = quantile(a.curve.value, 0.97);
+        ++agreeing;
+        for (std::size_t f = 0; f < away.size(); ++f) {
+            const auto i = static_cast<std::size_t>(
+                std::clamp(static_cast<int>(f) - a.curve.first, 0, static_cast<int>(a.curve.value.size()) - 1));
+            away[f] += std::clamp((a.curve.value[i] - low) / (high - low), 0.0, 1.0);
+        }
+    }
+    if (!best)
+        return std::nullopt;
+    for (double& v : away)
+        v /= agreeing;
+    Anchor out = *best;
+    out.away = std::move(away);
+    return out;
+}
+
+// The moment between two frames of the anchor at which everything is nearest to rest: at home, and still.
+std::size_t quietest(const Anchor& anchor, const std::vector<double>& energy, std::size_t from, std::size_t to) {
+    const auto first = static_cast<std::size_t>(anchor.curve.first);
+    const double most = std::max(1e-12, *std::max_element(energy.begin(), energy.end()));
+    std::size_t best = (from + to) / 2;
+    double least = std::numeric_limits<double>::infinity();
+    for (std::size_t i = from; i <= to; ++i)
+        if (const double e = anchor.away[first + i] + energy[first + i] / most; e < least) {
+            least = e;
+            best = i;
+        }
+    return best;
+}
+
 std::vector<CutRep> cutSingles(const Blueprint& blueprint, const Motion& motion, const ViewSetup& setup,
                                std::span<const double> strikes) {
-    const auto energy = stirring(blueprint, motion, setup);
-    std::vector<double> times;
-    for (int f = 0; f < motion.time().frames(); ++f)
-        times.push_back(motion.time().real(FrameIndex(f)).value);
-    RepFinderOptions options;
-    options.air = 0.2;
-    const auto spans = repsFromMotion(energy, times, options);
-    struct Try {
-        CutRep rep;
-        double score = 0.0;
-    };
-    const auto tried = [&](FrameIndex first, FrameIndex last) {
-        Try t{{first, last, proposePositions(blueprint, motion, setup, first, last, strikes)}, 0.0};
-        const bool ordered = inOrder(blueprint, t.rep.positions);
-        for (const auto& [id, p] : t.rep.positions)
-            t.score += p.sure ? 1.0 : 0.5;
-        if (!ordered)
-            t.score = 0.0;
-        return t;
-    };
     std::vector<CutRep> out;
+    const auto anchor = anchorOf(blueprint, motion, setup);
+    if (!anchor)
+        return out;
+    const Hertz rate(1.0 / motion.time().realPeriod(FrameIndex(0)));
+    const auto energy = zeroLag(stirring(blueprint, motion, setup), Hertz(std::min(kRest, 0.4 * rate.value)), rate);
+    const std::size_t end = anchor->curve.value.size() - 1;
+    // Ends between neighbours; before the first and after the last as far away as others are from one another.
+    std::vector<double> apart;
+    for (std::size_t i = 1; i < anchor->tops.size(); ++i)
+        apart.push_back(static_cast<double>(anchor->tops[i] - anchor->tops[i - 1]));
+    const auto usual = static_cast<std::size_t>(median(apart).value_or(static_cast<double>(end)));
+    std::vector<std::size_t> cuts{quietest(
+        *anchor, energy, anchor->tops.front() > usual ? anchor->tops.front() - usual : 0, anchor->tops.front())};
+    for (std::size_t i = 1; i < anchor->tops.size(); ++i)
+        cuts.push_back(quietest(*anchor, energy, anchor->tops[i - 1], anchor->tops[i]));
+    cuts.push_back(quietest(*anchor, energy, anchor->tops.back(), std::min(end, anchor->tops.back() + usual)));
+    if (anchor->tops.front() <= usual)
+        cuts.front() = 0; // the film begins with the first rep
+    if (anchor->tops.back() + usual >= end)
+        cuts.back() = end;
     const double enough = kFewPositions * withRule(blueprint);
-    for (std::size_t i = 0; i < spans.size();) {
-        Try best = tried(spans[i].first, spans[i].last);
-        std::size_t next = i + 1;
-        // Together with what follows after a stop, when that shows more than each shows alone.
-        for (std::size_t k = i + 1; k < spans.size() && k < i + 3; ++k) {
-            const double stop = times[static_cast<std::size_t>(spans[k].first.value)] -
-                                times[static_cast<std::size_t>(spans[k - 1].last.value)];
-            if (stop > kHeld)
-                break;
-            const Try alone = tried(spans[k].first, spans[k].last), both = tried(spans[i].first, spans[k].last);
-            if (both.score > best.score + 0.4 && both.score > alone.score + 0.4) {
-                best = both;
-                next = k + 1;
-            }
-        }
-        if (best.score >= enough)
-            out.push_back(std::move(best.rep));
-        i = next;
+    for (std::size_t i = 0; i + 1 < cuts.size(); ++i) {
+        // Without most of the rest on both sides.
+        std::size_t from = static_cast<std::size_t>(anchor->curve.first) + cuts[i],
+                    to = static_cast<std::size_t>(anchor->curve.first) + cuts[i + 1];
+        const double stirs = kStirs * *std::max_element(energy.begin() + static_cast<std::ptrdiff_t>(from),
+                                                        energy.begin() + static_cast<std::ptrdiff_t>(to) + 1);
+        const auto air = static_cast<std::size_t>(kAir * rate.value);
+        std::size_t moves = from, rests = to;
+        while (moves < to && energy[moves] < stirs)
+            ++moves;
+        while (rests > moves && energy[rests] < stirs)
+            --rests;
+        from = std::max(from, moves > air ? moves - air : 0);
+        to = std::min(to, rests + air);
+        const FrameIndex first(static_cast<int>(from)), last(static_cast<int>(to));
+        if (last - first < 8)
+            continue;
+        CutRep rep{first, last, proposePositions(blueprint, motion, setup, first, last, strikes)};
+        (void)inOrder(blueprint, rep.positions);
+        double shown = 0.0;
+        for (const auto& [id, p] : rep.positions)
+            shown += p.sure ? 1.0 : 0.5;
+        if (shown >= 0.5 * enough)
+            out.push_back(std::move(rep));
     }
     return out;
 }

@@ -18,14 +18,14 @@ struct CutRep {
 /// beginning is?
 bool isCyclic(const Blueprint& blueprint);
 
-/// Cyclic movements are cut where the first key position's own curve turns, cycle by cycle; the beginning and the end
-/// of the film, and whatever does not turn as far as the others do, are no cycles. Single movements are cut where all
-/// curves that the rules read are at rest together; two stirrings that make one whole movement only together are one
-/// (a lunge is held in the middle).
+/// Cyclic movements are cut where the first key position's own curve turns, cycle by cycle; the beginning and the end of
+/// the film, and whatever does not turn as far as the others do, are no cycles. Single movements are cut by the curve that
+/// goes away from rest and comes back most alike each time, at the quietest moments between while it is at home (a lunge
+/// that is held in the middle is one rep).
 ///
-/// Key positions come in the blueprint's order, each later than the one before: a rep in which the rules say otherwise
-/// loses the unsure one, and a cycle that still says otherwise is left out, not bent. Pure. \p motion: the marks as
-/// they are, drafts too, unsmoothed. \p strikes: s of real time.
+/// Key positions come in the order that the rules demand: of two that do not, the less sure one is left out; a cycle in
+/// which two sure ones contradict one another is left out as a whole, not bent. Pure. \p motion: the marks as they are,
+/// drafts too, unsmoothed. \p strikes: s of real time.
 std::vector<CutRep> cutReps(const Blueprint& blueprint, const Motion& motion, const ViewSetup& setup,
                             std::span<const double> strikes = {});
 

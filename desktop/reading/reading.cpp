@@ -147,10 +147,7 @@ void FirstReader::cut() {
                                                   marks = m_bench.data().marks.at(m_take),
                                                   film = m_bench.filmPath(take).toStdString()]() mutable {
         Cut out;
-        if (take.view == View::side)
-            out.facing = facingOf(marks);
-        if (out.facing)
-            take.facing = *out.facing;
+        out.facing = take.facing = facingFor(take, marks, blueprint);
         const Timebase time = timebaseOf(take);
         const double slow =
             time.captureRate() && time.fileRate().value > 0.0 ? time.captureRate()->value / time.fileRate().value : 1.0;

@@ -17,7 +17,7 @@ int lineHeight(Type type, bool bold = false) {
 
 int wordsHeight() {
     return lineHeight(Type::strong, true) + lineHeight(Type::body) + lineHeight(Type::body) * 2 + 12 +
-           lineHeight(Type::body) + 26;
+           lineHeight(Type::body) + 12;
 }
 
 } // namespace
@@ -31,16 +31,26 @@ QSize CardDelegate::sizeHint(const QStyleOptionViewItem& option, const QModelInd
 }
 
 void CardDelegate::paint(QPainter* p, const QStyleOptionViewItem& option, const QModelIndex& index) const {
-    const ShelfAthlete& a = m_model.at(index.row());
     const Theme& t = theme();
     p->save();
     p->setRenderHint(QPainter::Antialiasing);
     p->setRenderHint(QPainter::SmoothPixmapTransform);
     const QRectF card = QRectF(option.rect).adjusted(kMargin, kMargin, -kMargin, -kMargin);
     const bool focused = option.state & QStyle::State_Selected, hovered = option.state & QStyle::State_MouseOver;
-    p->setPen(QPen(focused ? t.hues.model : hovered ? t.quiet : t.line, focused ? 2 : 1));
-    p->setBrush(t.panel);
+    const bool fresh = m_model.isNew(index.row());
+    const QColor edge = focused ? t.hues.model : hovered || fresh ? t.quiet : t.line;
+    p->setPen(QPen(edge, focused ? 2 : 1, fresh ? Qt::DashLine : Qt::SolidLine));
+    p->setBrush(fresh ? QBrush(Qt::NoBrush) : QBrush(t.panel));
     p->drawRoundedRect(card, 6, 6);
+    if (fresh) {
+        p->setPen(t.quiet);
+        p->setFont(typeface(Type::strong));
+        p->drawText(card.adjusted(16, 16, -16, -16), Qt::AlignCenter | Qt::TextWordWrap,
+                    ShelfModel::tr("Drop films here\nfor a new athlete"));
+        p->restore();
+        return;
+    }
+    const ShelfAthlete& a = m_model.at(index.row());
 
     QRectF picture(card.left() + kInner, card.top() + kInner, card.width() - 2 * kInner,
                    (card.width() - 2 * kInner) * 5 / 8);

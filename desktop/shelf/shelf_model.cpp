@@ -142,12 +142,15 @@ int ShelfModel::countOf(Tab tab, const QString& squad) const {
 }
 
 int ShelfModel::rowCount(const QModelIndex& parent) const {
-    return parent.isValid() ? 0 : static_cast<int>(m_shown.size());
+    return parent.isValid() ? 0
+                            : static_cast<int>(m_shown.size()) + (m_words.isEmpty() && m_tab != Tab::putAway ? 1 : 0);
 }
 
 QVariant ShelfModel::data(const QModelIndex& index, int role) const {
     if (!index.isValid() || index.row() >= rowCount())
         return {};
+    if (isNew(index.row()))
+        return role == Qt::DisplayRole || role == Qt::AccessibleTextRole ? QVariant(tr("New athlete")) : QVariant();
     const ShelfAthlete& a = at(index.row());
     if (role == AthleteRole)
         return QVariant::fromValue<qlonglong>(a.id);

@@ -55,6 +55,8 @@ public:
     /// Not shown, as if deleted; shown again when taken out of the set.
     void hide(const std::set<Id>& athletes);
 
+    /// The row after the last athlete is the place for a new one; not while searching, nor among those put away.
+    [[nodiscard]] bool isNew(int row) const { return row == static_cast<int>(m_shown.size()); }
     [[nodiscard]] const ShelfAthlete& at(int row) const { return m_all[m_shown[static_cast<std::size_t>(row)]]; }
     [[nodiscard]] const ShelfAthlete* athlete(Id id) const;
     [[nodiscard]] QStringList squads() const;

@@ -146,7 +146,7 @@ ShelfPage::ShelfPage(std::shared_ptr<Library> library, Day today) : m_library(st
         sayEmpty();
     });
     connect(m_search, &QLineEdit::returnPressed, this, [this] {
-        if (m_model.rowCount() > 0)
+        if (m_model.rowCount() > 0 && !m_search->text().trimmed().isEmpty())
             openRow(m_model.index(0));
     });
     m_search->installEventFilter(this);
@@ -220,11 +220,11 @@ void ShelfPage::chooseTab(int index) {
 
 void ShelfPage::sayEmpty() {
     const bool nobody = m_model.countOf(ShelfModel::Tab::everybody) + m_model.countOf(ShelfModel::Tab::putAway) == 0;
-    m_empty->setText(
-        nobody ? tr("Nobody is here yet.\n\nDrop yesterday's film anywhere on this page, or press New athlete. "
-                    "Films and what is measured on them stay on this computer.")
-        : m_model.rowCount() == 0 ? tr("Nobody here is called so, or works on that.\nEsc clears the search.")
-                                  : QString());
+    m_empty->setText(nobody ? tr("Nobody is here yet. Drop yesterday's film on this page, or press New athlete.\n"
+                                 "Films and what is measured on them stay on this computer.")
+                     : m_model.rowCount() == 0
+                         ? tr("Nobody here is called so, or works on that.\nEsc clears the search.")
+                         : QString());
     m_empty->setVisible(!m_empty->text().isEmpty());
     resizeEvent(nullptr);
 }
@@ -255,7 +255,7 @@ bool ShelfPage::eventFilter(QObject* watched, QEvent* e) {
         }
         if (watched == m_cards && (key->key() == Qt::Key_Menu || key->key() == Qt::Key_Delete)) {
             const QModelIndex index = m_cards->currentIndex();
-            if (index.isValid() && key->key() == Qt::Key_Delete)
+            if (index.isValid() && !m_model.isNew(index.row()) && key->key() == Qt::Key_Delete)
                 deleteAthlete(m_model.at(index.row()).id);
             else if (index.isValid())
                 menuFor(index, m_cards->viewport()->mapToGlobal(m_cards->visualRect(index).center()));
@@ -268,6 +268,10 @@ bool ShelfPage::eventFilter(QObject* watched, QEvent* e) {
 void ShelfPage::openRow(const QModelIndex& index) {
     if (!index.isValid())
         return;
+    if (m_model.isNew(index.row())) {
+        newAthlete();
+        return;
+    }
     const ShelfAthlete& a = m_model.at(index.row());
     if (a.cases.empty())
         addTechnique(a.id);
@@ -276,7 +280,7 @@ void ShelfPage::openRow(const QModelIndex& index) {
 }
 
 void ShelfPage::menuFor(const QModelIndex& index, const QPoint& at) {
-    if (!index.isValid())
+    if (!index.isValid() || m_model.isNew(index.row()))
         return;
     const ShelfAthlete a = m_model.at(index.row());
     QMenu menu(this);
@@ -493,7 +497,7 @@ void ShelfPage::dropEvent(QDropEvent* e) {
         return;
     e->acceptProposedAction();
     const QModelIndex index = cardAt(e->position().toPoint());
-    if (index.isValid() && !m_model.at(index.row()).cases.empty())
+    if (index.isValid() && !m_model.isNew(index.row()) && !m_model.at(index.row()).cases.empty())
         emit filmsFor(m_model.at(index.row()).cases.front().id, films);
     else
         newAthlete(films);

@@ -73,6 +73,9 @@ QPushButton:checked { background: @accent; color: @onAccent; }
 QLineEdit, QPlainTextEdit, QListWidget { background: @field; border: 1px solid @line; border-radius: 4px; padding: 3px; selection-background-color: @accent; selection-color: @onAccent; }
 QListWidget::item { padding: 4px 2px; }
 QListWidget::item:selected { background: @accent; color: @onAccent; }
+QTabBar#shelfTabs::tab { color: @quiet; background: transparent; border: none; border-bottom: 3px solid @line; padding: 6px 14px; margin-right: 10px; }
+QTabBar#shelfTabs::tab:selected { color: @text; border-bottom-color: @athlete; }
+QTabBar#shelfTabs::tab:focus { color: @model; }
 QScrollArea { border: none; background: transparent; }
 QScrollArea > QWidget > QWidget { background: transparent; }
 QScrollBar:vertical { background: transparent; width: 10px; } QScrollBar::handle:vertical { background: @line; border-radius: 4px; min-height: 30px; }
