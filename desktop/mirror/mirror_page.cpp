@@ -4,8 +4,11 @@
 #include "desktop/parts/card.h"
 
 #include <QHBoxLayout>
-#include <QLabel>
+#include <QKeyEvent>
 #include <QVBoxLayout>
+
+#include <algorithm>
+#include <cmath>
 
 namespace riflesso {
 MirrorPage::MirrorPage(Workbench& bench) : m_bench(bench) {
@@ -26,7 +29,24 @@ MirrorPage::MirrorPage(Workbench& bench) : m_bench(bench) {
         l->setObjectName(style);
         return l;
     };
+    setFocusPolicy(Qt::StrongFocus);
+    m_boardButton = new QPushButton(tr("Board"));
+    m_boardButton->setToolTip(tr("One column a key position, the measures that matter between."));
+    m_movingButton = new QPushButton(tr("Moving"));
+    m_movingButton->setObjectName("mirrorMoving");
+    m_movingButton->setToolTip(tr("Both films on the same moments. Space plays."));
+    for (auto* b : {m_boardButton, m_movingButton}) {
+        b->setCheckable(true);
+        b->setAutoExclusive(true);
+    }
+    m_boardButton->setChecked(true);
+    m_ways = new QStackedWidget;
+    m_ways->addWidget(m_board);
+    m_ways->addWidget(makeMoving());
     auto* bar = new QHBoxLayout;
+    bar->addWidget(m_boardButton);
+    bar->addWidget(m_movingButton);
+    bar->addSpacing(12);
     bar->addWidget(label(tr("Above the line"), "athlete"));
     bar->addWidget(m_athlete, 2);
     bar->addSpacing(12);
@@ -39,7 +59,7 @@ MirrorPage::MirrorPage(Workbench& bench) : m_bench(bench) {
     all->setContentsMargins(10, 8, 10, 8);
     all->setSpacing(6);
     all->addLayout(bar);
-    all->addWidget(m_board, 1);
+    all->addWidget(m_ways, 1);
     all->addWidget(m_ribbon);
     all->addWidget(m_curve);
     m_curve->setFixedHeight(118);
@@ -60,10 +80,114 @@ MirrorPage::MirrorPage(Workbench& bench) : m_bench(bench) {
             showChosen();
         }
     });
+    connect(m_boardButton, &QPushButton::clicked, this, [this] { showMoving(false); });
+    connect(m_movingButton, &QPushButton::clicked, this, [this] { showMoving(true); });
     connect(&bench, &Workbench::selectionChanged, this, &MirrorPage::refresh);
     auto* seen = new WhenSeen(this, [this] { refresh(); });
     connect(&bench.book(), &Casebook::analysed, seen, [seen] { (*seen)(); });
     refresh();
+}
+
+QWidget* MirrorPage::makeMoving() {
+    m_moving = new MirrorMoving(m_bench);
+    m_rows = new BandRows(m_bench.blueprint());
+    m_play = new QPushButton;
+    m_play->setObjectName("mirrorPlay");
+    m_speed = new QComboBox;
+    m_speed->setAccessibleName(tr("Speed"));
+    for (const auto& [words, speed] : std::initializer_list<std::pair<const char*, double>>{
+             {"1/16", 1.0 / 16}, {"1/8", 0.125}, {"1/4", 0.25}, {"1/2", 0.5}, {"1", 1.0}})
+        m_speed->addItem(tr("%1 speed").arg(words), speed);
+    m_speed->setCurrentIndex(2);
+    m_clock = new QPushButton;
+    m_clock->setObjectName("mirrorClock");
+    m_clock->setToolTip(tr("By the movement: the same key position at the same moment. By the clock: the same time since the first "
+                           "one; who is late stays late. (C)"));
+    m_ghost = new QPushButton(tr("Ghost"));
+    m_ghost->setObjectName("mirrorGhost");
+    m_ghost->setCheckable(true);
+    m_ghost->setToolTip(tr("The model's figure over the athlete, hips on hips, of the same size. (G)"));
+    auto* transport = new QHBoxLayout;
+    transport->addWidget(m_play);
+    transport->addWidget(m_speed);
+    transport->addWidget(m_clock);
+    transport->addWidget(m_ghost);
+    auto* card = new Card(tr("On their bands"));
+    card->body()->addWidget(m_rows);
+    card->body()->addStretch(1);
+    auto* side = new QVBoxLayout;
+    side->addLayout(transport);
+    side->addWidget(card, 1);
+    auto* way = new QWidget;
+    auto* line = new QHBoxLayout(way);
+    line->setContentsMargins(0, 0, 0, 0);
+    line->addWidget(m_moving, 5);
+    line->addLayout(side, 2);
+    connect(m_play, &QPushButton::clicked, this, [this] { m_moving->play(!m_moving->playing()); });
+    connect(m_speed, &QComboBox::activated, this, [this] { m_moving->setSpeed(m_speed->currentData().toDouble()); });
+    connect(m_clock, &QPushButton::clicked, this, [this] { m_moving->setByClock(!m_moving->byClock()); });
+    connect(m_ghost, &QPushButton::toggled, this, [this](bool on) { m_moving->setGhost(on); });
+    connect(m_moving, &MirrorMoving::changed, this, &MirrorPage::sayState);
+    connect(m_rows, &BandRows::chosen, this, [this](const QString& measure) {
+        if (const int i = m_measure->findData(measure); i >= 0) {
+            m_measure->setCurrentIndex(i);
+            m_measureChosen = true;
+            showChosen();
+        }
+    });
+    sayState();
+    return way;
+}
+
+void MirrorPage::sayState() {
+    m_play->setText(m_moving->playing() ? tr("Pause") : tr("Play"));
+    m_clock->setText(m_moving->byClock() ? tr("By the clock") : tr("By the movement"));
+    m_ghost->setChecked(m_moving->ghost());
+    if (const int i = m_speed->findData(m_moving->speed()); i >= 0)
+        m_speed->setCurrentIndex(i);
+}
+
+void MirrorPage::showMoving(bool moving) {
+    m_moving->play(false);
+    m_ways->setCurrentIndex(moving ? 1 : 0);
+    (moving ? m_movingButton : m_boardButton)->setChecked(true);
+    m_curve->setFixedHeight(moving ? 84 : 118); // bodies need the room
+    if (const Id rep = m_athlete->currentData().toLongLong(); moving && rep && m_bench.rep() && m_bench.rep()->id != rep)
+        m_bench.selectRep(rep);
+    setFocus();
+}
+
+void MirrorPage::keyPressEvent(QKeyEvent* e) {
+    const bool moving = m_ways->currentIndex() == 1;
+    const int step = e->modifiers() & Qt::ShiftModifier ? 10 : 1;
+    switch (e->key()) {
+    case Qt::Key_M:
+        showMoving(!moving);
+        return;
+    case Qt::Key_Space:
+        if (!moving)
+            showMoving(true);
+        m_moving->play(!m_moving->playing());
+        return;
+    case Qt::Key_C:
+        m_moving->setByClock(!m_moving->byClock());
+        return;
+    case Qt::Key_G:
+        m_moving->setGhost(!m_moving->ghost());
+        return;
+    case Qt::Key_Left:
+        m_moving->step(-step);
+        return;
+    case Qt::Key_Right:
+        m_moving->step(step);
+        return;
+    case Qt::Key_Comma:
+    case Qt::Key_Period:
+        m_moving->setSpeed(m_moving->speed() * (e->key() == Qt::Key_Comma ? 0.5 : 2.0));
+        return;
+    default:
+        QWidget::keyPressEvent(e);
+    }
 }
 
 void MirrorPage::refresh() {
@@ -105,6 +229,18 @@ void MirrorPage::refresh() {
 void MirrorPage::showChosen() {
     const Id athlete = m_athlete->currentData().toLongLong(), model = m_model->currentData().toLongLong();
     m_board->setReps(athlete, model);
+    m_moving->setReps(athlete, model);
+    std::vector<const Deviation*> worst;
+    const auto rep = m_bench.data().reps.find(athlete);
+    for (const auto& d : m_bench.analysis().deviations)
+        if (const auto* m = m_bench.blueprint().measure(d.measure);
+            d.judged && m && rep != m_bench.data().reps.end() && m->definition.view == m_bench.data().takes.at(rep->second.take).view)
+            worst.push_back(&d);
+    std::stable_sort(worst.begin(), worst.end(), [](const Deviation* a, const Deviation* b) {
+        return std::abs(a->verdict.severity) > std::abs(b->verdict.severity);
+    });
+    worst.resize(std::min<std::size_t>(worst.size(), 8));
+    m_rows->setDeviations(worst);
     m_ribbon->setModelRep(model);
     std::vector<Id> models;
     for (int i = 0; i < m_model->count(); ++i)

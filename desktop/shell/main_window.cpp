@@ -216,10 +216,8 @@ void MainWindow::fail(const QString& message) {
 
 // What is open is written down and goes. The card first: it needs the case.
 void MainWindow::leave() {
-    if (m_case) {
+    if (m_case)
         writeCard();
-        QSettings().setValue("case", 0);
-    }
     if (m_shelf)
         m_deleted = m_shelf->deleted();
 }
@@ -309,6 +307,7 @@ void MainWindow::showShelf() {
     if (!m_library || m_shelf)
         return;
     leave();
+    QSettings().setValue("case", 0); // this is where the program goes on
     if (m_workshop)
         m_workshop->close();
     delete takeCentralWidget();
@@ -651,9 +650,6 @@ void MainWindow::dropEvent(QDropEvent* e) {
 
 void MainWindow::closeEvent(QCloseEvent* e) {
     QSettings().setValue("window", saveGeometry());
-    const Id open = m_case ? m_case->bench().data().id : 0;
-    leave();
-    QSettings().setValue("case", static_cast<qlonglong>(open)); // where to go on
     QMainWindow::closeEvent(e);
 }
 
@@ -692,7 +688,9 @@ void MainWindow::showShortcuts() {
         row(", .", tr("landmark before, after")) + row("[ ]", tr("loupe weaker, stronger")) +
         row("G", tr("start this rep from a marked one")) + row("Z", tr("stay with the athlete while zoomed in")) +
         row(tr("Wheel, + −"), tr("zoom")) + row(tr("Shift+drag, middle button"), tr("pan")) +
-        row("F", tr("whole picture")) + row(tr("Space"), tr("play, pause")) + "</table><h3>" + tr("Practice") +
+        row("F", tr("whole picture")) + row(tr("Space"), tr("play, pause")) + "</table><h3>" + tr("Mirror") + "</h3><table>" + row("M", tr("board, moving")) +
+        row(tr("Space"), tr("play both films, pause")) + row("C", tr("by the movement, by the clock")) +
+        row("G", tr("the model's figure over the athlete")) + row(", .", tr("slower, faster")) + "</table><h3>" + tr("Practice") +
         "</h3><table>" + row(tr("G or ↑"), tr("good")) + row(tr("B or ↓"), tr("not")) +
         row("Esc", tr("take the athlete's verdict back")) + "</table>");
     auto* buttons = new QDialogButtonBox(QDialogButtonBox::Close);

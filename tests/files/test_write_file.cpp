@@ -1,12 +1,11 @@
 #include "files/write_file.h"
+#include "tests/support/full_disk.h"
 
 #include <QTemporaryDir>
 #include <QTest>
 
-#include <csignal>
 #include <filesystem>
 #include <fstream>
-#include <sys/resource.h>
 #include <sys/stat.h>
 
 using namespace riflesso;
@@ -33,13 +32,10 @@ private slots:
     // A limit on file sizes is the nearest thing to a full disk that needs no rights: write() fails in the middle.
     void aFullDiskLeavesTheOldFile() {
         QVERIFY(writeFile(at("a"), "old"));
-        std::signal(SIGXFSZ, SIG_IGN);
-        rlimit before{};
-        getrlimit(RLIMIT_FSIZE, &before);
-        const rlimit small{1000, before.rlim_max};
-        setrlimit(RLIMIT_FSIZE, &small);
-        const auto s = writeFile(at("a"), std::string(5000, 'x'));
-        setrlimit(RLIMIT_FSIZE, &before);
+        const auto s = [&] {
+            const test::FullDisk full(1000);
+            return writeFile(at("a"), std::string(5000, 'x'));
+        }();
         QVERIFY(!s);
         QVERIFY(s.error().text().find("could not be written") != std::string::npos);
         QCOMPARE(*readFile(at("a")), std::string("old"));

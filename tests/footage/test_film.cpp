@@ -1,4 +1,5 @@
 #include "tests/support/coded_films.h"
+#include "tests/support/full_disk.h"
 
 #include <QDir>
 #include <QFile>
@@ -316,8 +317,12 @@ private slots:
         w = Error{}; // not finished: nothing stays behind
         QVERIFY(!QFile::exists(path("half.mp4")));
         QVERIFY(!QFile::exists(path("half.mp4.part")));
-        // A device that is always full.
-        QVERIFY(QFile::link("/dev/full", path("full.mp4.part")));
+        // A link in the way of the half film is not followed.
+        QFile precious(path("precious"));
+        QVERIFY(precious.open(QIODevice::WriteOnly) && precious.write("precious") == 8);
+        precious.close();
+        QVERIFY(QFile::link(path("precious"), path("full.mp4.part")));
+        const test::FullDisk small(20000);
         auto full = FilmWriter::create(path("full.mp4").toStdString(), o);
         bool failed = !full.ok();
         for (int i = 0; full.ok() && !failed && i < 400; ++i)
@@ -326,6 +331,7 @@ private slots:
             failed = !(*full)->finish().ok();
         QVERIFY(failed);
         QVERIFY(!QFile::exists(path("full.mp4")));
+        QCOMPARE(QFile(path("precious")).size(), qint64(8));
     }
 };
 QTEST_GUILESS_MAIN(TestFilm)

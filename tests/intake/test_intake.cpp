@@ -1,5 +1,6 @@
 #include "intake/intake.h"
 #include "tests/support/coded_films.h"
+#include "tests/support/full_disk.h"
 
 #include <QDir>
 #include <QFile>
@@ -112,11 +113,12 @@ private slots:
         QVERIFY(QDir(m_dir.path()).mkpath("empty") && filmsIn(at("empty")).empty());
     }
     void aFullDiskIsSaid() {
-        // A folder that cannot be written stands for it: the copy fails, the library is as it was.
         const int before = filesInMedia();
-        fs::create_directories(m_library->media() / "blocked.mp4.part" / "x");
         const QString film = makeCoded(m_dir.filePath("blocked.mp4"), 10);
-        const auto in = takeIn(*m_library, film.toStdString(), {});
+        const auto in = [&] {
+            const test::FullDisk full(1000);
+            return takeIn(*m_library, film.toStdString(), {});
+        }();
         QVERIFY(!in && in.error().what.find("cannot be copied") != std::string::npos);
         QCOMPARE(filesInMedia(), before);
     }
