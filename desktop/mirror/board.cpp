@@ -292,7 +292,12 @@ void MirrorCurve::paintEvent(QPaintEvent*) {
         p.setPen(QPen(t.line, 1));
         p.drawLine(QPointF(x(double(i)), top), QPointF(x(double(i)), bottom));
         p.setPen(t.quiet);
-        const QString name = q(m_bench.blueprint().positions[i].name);
+        // Names where they have room, else the numbers of the pegs.
+        const double room = (right - left) / std::max(1.0, last) - 8;
+        double widest = 0.0;
+        for (const auto& position : m_bench.blueprint().positions)
+            widest = std::max(widest, QFontMetricsF(p.font()).horizontalAdvance(q(position.name)));
+        const QString name = widest <= room ? q(m_bench.blueprint().positions[i].name) : QString::number(i + 1);
         const double w = QFontMetricsF(p.font()).horizontalAdvance(name);
         p.drawText(QPointF(std::clamp(x(double(i)) - w / 2, left, right - w), height() - 6), name);
     }

@@ -101,8 +101,9 @@ QWidget* MirrorPage::makeMoving() {
     m_speed->setCurrentIndex(2);
     m_clock = new QPushButton;
     m_clock->setObjectName("mirrorClock");
-    m_clock->setToolTip(tr("By the movement: the same key position at the same moment. By the clock: the same time since the first "
-                           "one; who is late stays late. (C)"));
+    m_clock->setToolTip(
+        tr("By the movement: the same key position at the same moment. By the clock: the same time since the first "
+           "one; who is late stays late. (C)"));
     m_ghost = new QPushButton(tr("Ghost"));
     m_ghost->setObjectName("mirrorGhost");
     m_ghost->setCheckable(true);
@@ -115,13 +116,13 @@ QWidget* MirrorPage::makeMoving() {
     auto* card = new Card(tr("On their bands"));
     card->body()->addWidget(m_rows);
     card->body()->addStretch(1);
-    auto* side = new QVBoxLayout;
+    auto* side = m_side = new QVBoxLayout;
     side->addLayout(transport);
     side->addWidget(card, 1);
     auto* way = new QWidget;
     auto* line = new QHBoxLayout(way);
     line->setContentsMargins(0, 0, 0, 0);
-    line->addWidget(m_moving, 5);
+    line->addWidget(m_moving, 3);
     line->addLayout(side, 2);
     connect(m_play, &QPushButton::clicked, this, [this] { m_moving->play(!m_moving->playing()); });
     connect(m_speed, &QComboBox::activated, this, [this] { m_moving->setSpeed(m_speed->currentData().toDouble()); });
@@ -151,8 +152,14 @@ void MirrorPage::showMoving(bool moving) {
     m_moving->play(false);
     m_ways->setCurrentIndex(moving ? 1 : 0);
     (moving ? m_movingButton : m_boardButton)->setChecked(true);
-    m_curve->setFixedHeight(moving ? 84 : 118); // bodies need the room
-    if (const Id rep = m_athlete->currentData().toLongLong(); moving && rep && m_bench.rep() && m_bench.rep()->id != rep)
+    // Bodies need the height: the curve goes to the side.
+    if (moving)
+        m_side->addWidget(m_curve);
+    else
+        static_cast<QVBoxLayout*>(layout())->addWidget(m_curve);
+    m_curve->setFixedHeight(moving ? 170 : 118);
+    if (const Id rep = m_athlete->currentData().toLongLong();
+        moving && rep && m_bench.rep() && m_bench.rep()->id != rep)
         m_bench.selectRep(rep);
     setFocus();
 }
@@ -234,7 +241,8 @@ void MirrorPage::showChosen() {
     const auto rep = m_bench.data().reps.find(athlete);
     for (const auto& d : m_bench.analysis().deviations)
         if (const auto* m = m_bench.blueprint().measure(d.measure);
-            d.judged && m && rep != m_bench.data().reps.end() && m->definition.view == m_bench.data().takes.at(rep->second.take).view)
+            d.judged && m && rep != m_bench.data().reps.end() &&
+            m->definition.view == m_bench.data().takes.at(rep->second.take).view)
             worst.push_back(&d);
     std::stable_sort(worst.begin(), worst.end(), [](const Deviation* a, const Deviation* b) {
         return std::abs(a->verdict.severity) > std::abs(b->verdict.severity);

@@ -11,6 +11,7 @@
 #include <QLabel>
 #include <QPushButton>
 #include <QStackedWidget>
+#include <QVBoxLayout>
 
 namespace riflesso {
 
@@ -40,6 +41,7 @@ private:
     MirrorBoard* m_board;
     MirrorMoving* m_moving;
     BandRows* m_rows;
+    QVBoxLayout* m_side = nullptr; ///< beside the moving films
     QPushButton* m_play;
     QComboBox* m_speed;
     QPushButton* m_clock;

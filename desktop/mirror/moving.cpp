@@ -20,7 +20,9 @@ double trunkOf(const std::map<LandmarkName, QPointF>& points, QPointF* hips = nu
         const auto l = points.find(std::string("left_") + part), r = points.find(std::string("right_") + part);
         if (l != points.end() && r != points.end())
             return (l->second + r->second) / 2;
-        return l != points.end() ? std::optional(l->second) : r != points.end() ? std::optional(r->second) : std::nullopt;
+        return l != points.end()   ? std::optional(l->second)
+               : r != points.end() ? std::optional(r->second)
+                                   : std::nullopt;
     };
     const auto hip = middle("hip");
     auto top = middle("shoulder");
@@ -92,7 +94,9 @@ std::optional<int> MirrorMoving::modelFrame() const {
     const Timebase ta = timebaseOf(*a), tm = timebaseOf(*m);
     const double startA = athlete.frame(athlete.firstPhase()), endA = athlete.frame(athlete.lastPhase()),
                  startM = model.frame(model.firstPhase()), endM = model.frame(model.lastPhase());
-    const auto real = [](const Timebase& t, double f) { return t.real(FrameIndex(static_cast<int>(std::lround(f)))).value; };
+    const auto real = [](const Timebase& t, double f) {
+        return t.real(FrameIndex(static_cast<int>(std::lround(f)))).value;
+    };
     // Beyond the shared positions, and by the clock everywhere, the same time apart.
     const bool inside = frame >= startA && frame <= endA;
     if (inside && !m_byClock)
@@ -100,7 +104,8 @@ std::optional<int> MirrorMoving::modelFrame() const {
     const bool fromEnd = !m_byClock && frame > endA;
     const double since = real(ta, frame) - real(ta, fromEnd ? endA : startA);
     const double wanted = real(tm, fromEnd ? endM : startM) + since;
-    const double slow = tm.captureRate() && tm.fileRate().value > 0.0 ? tm.captureRate()->value / tm.fileRate().value : 1.0;
+    const double slow =
+        tm.captureRate() && tm.fileRate().value > 0.0 ? tm.captureRate()->value / tm.fileRate().value : 1.0;
     return std::clamp(tm.nearest(MediaTime(wanted * slow)).value, 0, last);
 }
 
@@ -162,7 +167,8 @@ void MirrorMoving::tick() {
         at = m_begun = time.real(first).value;
         m_clock.start();
     }
-    const double slow = time.captureRate() && time.fileRate().value > 0.0 ? time.captureRate()->value / time.fileRate().value : 1.0;
+    const double slow =
+        time.captureRate() && time.fileRate().value > 0.0 ? time.captureRate()->value / time.fileRate().value : 1.0;
     m_bench.setFrame(time.nearest(MediaTime(at * slow)).value);
 }
 
@@ -179,13 +185,14 @@ void MirrorMoving::measure(Half& half, double aspect) const {
     for (int f = first.value; f <= last.value; f += every) {
         const auto points = pointsAt(m_bench.data(), m_bench.analysis(), take->id, FrameIndex(f));
         for (const auto& [name, at] : points)
-            corners[name + std::to_string(f)] = at;
+            if (onBody(name))
+                corners[name + std::to_string(f)] = at;
         if (const double t = trunkOf(points); t > 0.0) {
             trunk += t;
             ++n;
         }
     }
-    half.box = bodyBox(corners, QSizeF(take->width, take->height), aspect);
+    half.box = bodyBox(corners, QSizeF(take->width, take->height), aspect) & QRectF(0, 0, take->width, take->height);
     half.trunk = n > 0 ? trunk / n : 0.0;
 }
 
@@ -199,14 +206,17 @@ bool MirrorMoving::mirrored(const Half& half) const {
            (take->facing != a->facing) != a->picture.swapped;
 }
 
-void MirrorMoving::paintHalf(QPainter& p, const QRectF& target, Half& half, int frame, QColor colour) {
+void MirrorMoving::paintHalf(QPainter& p, const QRectF& whole, Half& half, int frame, QColor colour) {
+    // No wider than the film itself: the sides stay calm.
+    const double shown = std::min(whole.width(), whole.height() * half.box.width() / std::max(1.0, half.box.height()));
+    const QRectF target(whole.center().x() - shown / 2, whole.top(), shown, whole.height());
     const Take* take = takeOf(half.rep);
     const Take *a = takeOf(m_athlete.rep), *m = takeOf(m_model.rep);
     const QString film = m_bench.filmPath(*take);
     // Of one film two frames at once: neither may drop the other.
     const bool same = a && m && a->film == m->film;
-    const int side = playing() ? static_cast<int>(std::max(target.width(), target.height()) * devicePixelRatioF() * take->width /
-                                                  std::max(1.0, half.box.width()))
+    const int side = playing() ? static_cast<int>(std::max(target.width(), target.height()) * devicePixelRatioF() *
+                                                  take->width / std::max(1.0, half.box.width()))
                                : 0;
     QImage now = same ? m_bench.frames().still(film, frame) : m_bench.frames().show(film, frame, std::min(side, 1280));
     if (now.isNull())
@@ -235,7 +245,8 @@ void MirrorMoving::paintHalf(QPainter& p, const QRectF& target, Half& half, int 
                 for (auto& [name, at] : ghost)
                     at.setX(m->width - at.x());
             QPointF hips, here;
-            if (trunkOf(ghost, &hips) > 0.0 && trunkOf(points, &here) > 0.0 && m_model.trunk > 0.0 && half.trunk > 0.0) {
+            if (trunkOf(ghost, &hips) > 0.0 && trunkOf(points, &here) > 0.0 && m_model.trunk > 0.0 &&
+                half.trunk > 0.0) {
                 const double scale = half.trunk / m_model.trunk;
                 for (auto& [name, at] : ghost)
                     at = here + (at - hips) * scale;
@@ -273,7 +284,8 @@ void MirrorMoving::paintEvent(QPaintEvent*) {
         const QFont font = typeface(Type::body, true);
         const QFontMetricsF metrics(font);
         const QSizeF size(metrics.horizontalAdvance(words) + 16, metrics.lineSpacing() + 6);
-        const QRectF box(QPointF(where.left() + 8, atBottom ? where.bottom() - size.height() - 8 : where.top() + 8), size);
+        const QRectF box(QPointF(where.left() + 8, atBottom ? where.bottom() - size.height() - 8 : where.top() + 8),
+                         size);
         QColor ground = t.panel;
         ground.setAlphaF(0.86f);
         p.setPen(Qt::NoPen);
@@ -290,16 +302,19 @@ void MirrorMoving::paintEvent(QPaintEvent*) {
     if (!a) {
         say(upper(), tr("Cut a rep and place its key positions first."));
     } else {
-        const int frame = std::clamp(m_bench.take() == a ? m_bench.frame() : 0, 0, static_cast<int>(a->times.size()) - 1);
+        const int frame =
+            std::clamp(m_bench.take() == a ? m_bench.frame() : 0, 0, static_cast<int>(a->times.size()) - 1);
         paintHalf(p, upper(), m_athlete, frame, t.hues.athleteOnPicture);
-        const double from = timebaseOf(*a).real(spanOf(m_bench.data(), m_bench.data().reps.at(m_athlete.rep)).first).value;
+        const double from =
+            timebaseOf(*a).real(spanOf(m_bench.data(), m_bench.data().reps.at(m_athlete.rep)).first).value;
         chip(upper(), tr("%1, %2 s").arg(q(a->title), seconds(*a, frame, 0, from)), t.hues.athlete, false);
     }
     if (!m) {
         say(lower(), tr("Bring in a model performance from this view, and it moves here below the line."));
     } else if (const auto frame = a ? modelFrame() : std::nullopt) {
         paintHalf(p, lower(), m_model, *frame, t.hues.modelOnPicture);
-        const double from = timebaseOf(*m).real(spanOf(m_bench.data(), m_bench.data().reps.at(m_model.rep)).first).value;
+        const double from =
+            timebaseOf(*m).real(spanOf(m_bench.data(), m_bench.data().reps.at(m_model.rep)).first).value;
         chip(lower(), tr("%1, %2 s").arg(q(m->title), seconds(*m, *frame, 0, from)), t.hues.model, true);
     } else {
         say(lower(), tr("These two share fewer than two key positions: place more of them."));

@@ -62,23 +62,30 @@ void BandRows::paintEvent(QPaintEvent*) {
     }
     double y = 0;
     for (const Row& r : m_rows) {
+        if (y + rowHeight() > height() + 8 && y > 0)
+            break; // no row is cut in half
         const double words = metrics.horizontalAdvance(r.words);
         p.setPen(t.text);
         p.drawText(QRectF(0, y, width() - words - 10, metrics.lineSpacing()), Qt::AlignLeft | Qt::AlignVCenter,
                    metrics.elidedText(r.name, Qt::ElideRight, width() - words - 12));
-        p.drawText(QRectF(width() - words - 2, y, words + 2, metrics.lineSpacing()), Qt::AlignRight | Qt::AlignVCenter, r.words);
+        p.drawText(QRectF(width() - words - 2, y, words + 2, metrics.lineSpacing()), Qt::AlignRight | Qt::AlignVCenter,
+                   r.words);
         const double line = y + metrics.lineSpacing() + 9;
         // The band takes the middle third; one that is open on a side ends where its scale does.
-        const double half = std::isfinite(r.band.lo) && std::isfinite(r.band.hi) ? (r.band.hi - r.band.lo) / 2 : r.band.scale;
+        const double half =
+            std::isfinite(r.band.lo) && std::isfinite(r.band.hi) ? (r.band.hi - r.band.lo) / 2 : r.band.scale;
         const double lo = std::isfinite(r.band.lo) ? r.band.lo : r.band.hi - 2 * half,
                      hi = std::isfinite(r.band.hi) ? r.band.hi : r.band.lo + 2 * half;
         const double unit = std::max(1e-12, (hi - lo));
-        const auto x = [&](double v) { return 6 + (width() - 12) * std::clamp((v - (lo - unit)) / (3 * unit), 0.0, 1.0); };
+        const auto x = [&](double v) {
+            return 6 + (width() - 12) * std::clamp((v - (lo - unit)) / (3 * unit), 0.0, 1.0);
+        };
         p.setPen(QPen(t.line, 1));
         p.drawLine(QPointF(6, line), QPointF(width() - 6, line));
         QColor band = t.hues.model;
         band.setAlphaF(0.28f);
-        const double left = std::isfinite(r.band.lo) ? x(lo) : 6, right = std::isfinite(r.band.hi) ? x(hi) : width() - 6;
+        const double left = std::isfinite(r.band.lo) ? x(lo) : 6,
+                     right = std::isfinite(r.band.hi) ? x(hi) : width() - 6;
         p.fillRect(QRectF(left, line - 5, right - left, 10), band);
         p.setPen(QPen(t.hues.athlete, 2));
         p.drawLine(QPointF(x(r.value - 1.96 * r.u), line), QPointF(x(r.value + 1.96 * r.u), line));

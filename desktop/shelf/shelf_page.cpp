@@ -23,6 +23,7 @@
 #include <QMimeData>
 #include <QPixmapCache>
 #include <QPushButton>
+#include <QScrollBar>
 #include <QtConcurrent/QtConcurrentRun>
 
 #include <algorithm>
@@ -232,7 +233,7 @@ void ShelfPage::sayEmpty() {
 void ShelfPage::resizeEvent(QResizeEvent*) {
     m_empty->setGeometry(m_cards->viewport()->rect().adjusted(80, 40, -80, -40));
     // Cards fill the width: as many as fit at 270 and more; a few are larger.
-    const int width = m_cards->viewport()->width() - 4;
+    const int width = m_cards->width() - m_cards->verticalScrollBar()->sizeHint().width() - 4;
     const int columns = std::clamp(width / 270, 1, std::max(3, m_model.rowCount()));
     m_cards->setGridSize(QSize(width / columns, CardDelegate::heightFor(width / columns)));
 }

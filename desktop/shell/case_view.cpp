@@ -87,8 +87,11 @@ CaseView::CaseView(std::unique_ptr<Casebook> book) : m_bench(std::move(book)) {
     all->setSpacing(0);
     all->addWidget(m_strip);
     all->addWidget(m_path);
-    all->addWidget(m_error);
-    all->addWidget(m_read);
+    auto* news = new QVBoxLayout;
+    news->setContentsMargins(14, 4, 14, 0);
+    news->addWidget(m_error);
+    news->addWidget(m_read);
+    all->addLayout(news);
     all->addWidget(m_pages, 1);
 
     connect(close, &QPushButton::clicked, m_error, &QWidget::hide);

@@ -1,5 +1,7 @@
 #include "desktop/shell/walk.h"
 
+#include "desktop/mirror/mirror_page.h"
+
 #include <QApplication>
 #include <QDir>
 #include <QElapsedTimer>
@@ -58,6 +60,14 @@ Status walk(MainWindow& window, const QString& folder) {
         settle(window);
         if (auto s = picture(i + 1, workspaceName(w).toLower()); !s)
             return s;
+        if (w == Workspace::mirror) {
+            auto* mirror = static_cast<MirrorPage*>(window.caseView()->page(w));
+            mirror->showMoving(true);
+            settle(window);
+            if (auto s = picture(i + 1, "mirror-moving"); !s)
+                return s;
+            mirror->showMoving(false);
+        }
     }
     return Done{};
 }

@@ -3,6 +3,7 @@
 #include "casebook/shipped.h"
 #include "desktop/findings/chain_view.h"
 #include "desktop/mirror/board.h"
+#include "desktop/mirror/mirror_page.h"
 #include "desktop/shell/walk.h"
 #include "desktop/theme/theme.h"
 #include "tests/support/coded_films.h"
@@ -253,6 +254,49 @@ private slots:
         QVERIFY(readable("9 of 9 good"));
         QLabel* gateLabel = child<QLabel>("gate");
         QVERIFY2(gateLabel->text().contains("11 good of 14"), qPrintable(gateLabel->text()));
+    }
+    void bothFilmsMove() {
+        key(Qt::Key_4, Qt::ControlModifier);
+        auto* mirror = static_cast<MirrorPage*>(view()->page(Workspace::mirror));
+        QTest::mouseClick(child<QPushButton>("mirrorMoving"), Qt::LeftButton);
+        QVERIFY(mirror->moving()->isVisible());
+        // On a key position of the athlete's the model is on its own.
+        const Rep& rep = *view()->bench().rep();
+        const Id athlete = rep.id;
+        Id model = 0;
+        for (const auto& [id, r] : data().reps)
+            if (data().takes.at(r.take).performer == Performer::model && data().takes.at(r.take).view == View::side &&
+                !model)
+                model = id;
+        mirror->moving()->setReps(athlete, model);
+        for (const char* position : {"on_guard", "heel_lands", "back_on_guard"}) {
+            view()->bench().setFrame(rep.positions.at(position).frame.value);
+            QCOMPARE(mirror->moving()->modelFrame().value_or(-1),
+                     data().reps.at(model).positions.at(position).frame.value);
+        }
+        // By the clock the model is as far from its first position as the athlete is.
+        QTest::keyClick(mirror, Qt::Key_C);
+        QVERIFY(mirror->moving()->byClock());
+        const int since = view()->bench().frame() - rep.positions.at("on_guard").frame.value;
+        QVERIFY(std::abs(*mirror->moving()->modelFrame() - data().reps.at(model).positions.at("on_guard").frame.value -
+                         since) <= 1);
+        QTest::keyClick(mirror, Qt::Key_C);
+        // It plays and goes round; the picture changes above and below the line.
+        QVERIFY(settle(*m_window));
+        const QImage before = mirror->moving()->grab().toImage();
+        QTest::keyClick(mirror, Qt::Key_G);
+        QVERIFY(mirror->moving()->ghost());
+        QVERIFY(mirror->moving()->grab().toImage() != before);
+        QTest::keyClick(mirror, Qt::Key_Period);
+        QCOMPARE(mirror->moving()->speed(), 0.5);
+        const int from = view()->bench().frame();
+        QTest::keyClick(mirror, Qt::Key_Space);
+        QVERIFY(mirror->moving()->playing());
+        QTRY_VERIFY(view()->bench().frame() != from);
+        QTest::keyClick(mirror, Qt::Key_Right);
+        QVERIFY(!mirror->moving()->playing());
+        mirror->showMoving(false);
+        QVERIFY(settle(*m_window));
     }
     void writesTheBrief() {
         key(Qt::Key_1, Qt::ControlModifier);
