@@ -5,7 +5,7 @@ JOBS  := $(shell nproc)
 DEMO  := build/demo-library
 FILMS := build/demo-films
 
-.PHONY: help demo test build packages configure bench format lint asan tsan check-long clean
+.PHONY: help demo test build packages test-packages configure bench format lint asan tsan clean
 
 help:
 	@echo "make demo    build, make the demo library, start the program with it"
@@ -13,7 +13,7 @@ help:
 	@echo "make build   the release build, programs in $(BUILD)/bin/"
 	@echo "make bench   speed figures as ratios"
 	@echo "make format  clang-format on all sources;  make lint  clang-tidy on core/"
-	@echo "make asan    tests under address sanitizer;  make tsan  under thread sanitizer;  make check-long  statistics in full"
+	@echo "make asan    tests under address sanitizer;  make tsan  under thread sanitizer"
 
 # Installs what running and building need and is missing, and says so first.
 packages:
@@ -56,10 +56,6 @@ lint: build
 
 asan tsan: test-packages
 	@cmake --preset $@ > /dev/null && cmake --build --preset $@ -j $(JOBS) && cd build/$@ && ctest --output-on-failure -LE slow
-
-# The statistics of `make test` with all their athletes and films: hours, not minutes. Run by hand.
-check-long: build
-	@cd $(BUILD) && RIFLESSO_LONG=1 ctest --output-on-failure -L slow --timeout 14400
 
 clean:
 	rm -rf build

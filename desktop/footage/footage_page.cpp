@@ -649,7 +649,7 @@ void FootagePage::showFrame() {
     if (!take) {
         m_stage->setMessage(
             tr("No film yet.\nDrop films or folders on this window, or press “Bring in films”.\nFilm from the "
-               "side first, camera level with the hips, the whole lunge in the picture."));
+               "side first, camera level with the hips, the whole movement in the picture."));
         return;
     }
     if (!isVisible()) // it is looked at elsewhere

@@ -99,9 +99,9 @@ MarkingPage::MarkingPage(Workbench& bench) : m_bench(bench) {
     tools->addWidget(next);
     m_doubt = new QLabel;
     m_doubt->setObjectName("quiet");
-    m_doubt->setToolTip(
-        tr("How unsure the measures of this rep are: their standard uncertainty as a share of half their band, on "
-           "average, and what it was before the last marks."));
+    m_doubt->setToolTip(tr("Measures of this rep that lie surely inside or outside their band, of those that can be "
+                           "read; and how many it were "
+                           "before the last marks."));
     tools->addWidget(m_doubt);
     tools->addStretch(1);
     tools->addWidget(m_follow);
@@ -542,23 +542,28 @@ void MarkingPage::say() {
     }
 }
 
-// How unsure the measures are, and how that fell with the last mark.
+// How many measures of the rep are decided, and how many were before the last marks.
 QString MarkingPage::doubtWords(Id rep, const Attention& attention) {
-    if (!(attention.doubt > 0.0))
+    const auto measured = m_bench.analysis().measured.find(rep);
+    if (measured == m_bench.analysis().measured.end())
         return {};
+    const auto& values = measured->second.values;
+    const auto readable =
+        static_cast<int>(std::count_if(values.begin(), values.end(), [](const auto& v) { return !v.refused; }));
+    const int decided = std::max(0, readable - static_cast<int>(attention.open.size()));
     auto& [before, now] = m_doubts[rep];
     // While marks are on their way every lot of them would count as a step.
     if (!m_carrier->busy()) {
-        if (std::lround(100 * now) != std::lround(100 * attention.doubt))
+        if (now != decided)
             before = now;
-        now = attention.doubt;
+        now = decided;
     }
-    if (!(now > 0.0))
-        return {};
-    const auto percent = [](double share) { return QString::number(std::lround(100.0 * share)); };
-    return before > now && std::lround(100 * before) != std::lround(100 * now)
-               ? tr("unsure %1 %, was %2 %").arg(percent(now), percent(before))
-               : tr("unsure %1 %").arg(percent(now));
+    const QString words = tr("%1 of %2 decided").arg(now).arg(counted(readable, tr("measure"), tr("measures")));
+    return before > 0 && before != now ? tr("%1, %2 before").arg(words).arg(before) : words;
+}
+
+void MarkingPage::setLeftHanded(bool left) {
+    static_cast<QBoxLayout*>(layout())->setDirection(left ? QBoxLayout::RightToLeft : QBoxLayout::LeftToRight);
 }
 
 void MarkingPage::advance() {

@@ -44,6 +44,8 @@ public:
     void propose();
     /// Goes to the frame whose correction would make the measures surest.
     void worstNext();
+    /// The side with the loupe stands on the left for the left hand.
+    void setLeftHanded(bool left);
     /// All hollow pegs of this rep; or those of every rep of the take that are surer than a frame.
     void acceptAll(bool everyRep);
     /// To the next hollow peg that is unsure by more than a frame, in this rep and then in the others.
@@ -104,7 +106,7 @@ private:
     RepeatPanel* m_repeat;
     QPushButton* m_worst;
     QLabel* m_doubt;
-    std::map<Id, std::pair<double, double>> m_doubts; // by rep: before the last change, and now
+    std::map<Id, std::pair<int, int>> m_doubts; // by rep: before the last change, and now
     QString doubtWords(Id rep, const Attention& attention);
     QToolButton* m_follow;
     std::vector<double> m_strikes; // heard in the take, s of real time

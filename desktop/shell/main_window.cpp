@@ -159,6 +159,7 @@ void MainWindow::applySettings() {
     if (m_case) {
         m_case->bench().frames().setLimit(p.memory);
         m_case->bench().book().setSure(p.sure / 100.0);
+        m_case->marking()->setLeftHanded(p.leftHanded);
     }
 }
 
@@ -181,10 +182,11 @@ void MainWindow::showWelcome() {
     };
     auto* open = button(tr("Open a library …"), tr("A folder in which library.sqlite lies."), "openLibrary");
     auto* fresh = button(tr("Start a new library …"), tr("Give its folder a name."), "newLibrary");
-    auto* demo = button(tr("Look at the demo"),
-                        tr("An invented fencer, filmed by a simulated camera. The first time the films are made, which "
-                           "takes some minutes."),
-                        "demo");
+    auto* demo =
+        button(tr("Look at the demo"),
+               tr("An invented athlete, filmed by a simulated camera. The first time the films are made, which "
+                  "takes some minutes."),
+               "demo");
     const QString last = QSettings().value("library").toString();
     if (!last.isEmpty() && QFileInfo::exists(last + "/library.sqlite")) {
         auto* again = button(tr("Go on with %1").arg(QFileInfo(last).fileName()), {}, "lastLibrary");
@@ -398,7 +400,7 @@ bool MainWindow::openCase(Id caseId) {
     (*book)->setSure(Preferences::read().sure / 100.0);
     m_case = new CaseView(std::move(*book));
     setCentralWidget(m_case);
-    m_case->bench().frames().setLimit(Preferences::read().memory);
+    applySettings();
     const auto& stack = m_case->bench().book().undoStack();
     const auto texts = [this, &stack] {
         m_undo->setText(stack.canUndo() ? tr("&Undo: %1").arg(stack.undoText()) : tr("&Undo"));
@@ -688,10 +690,11 @@ void MainWindow::showShortcuts() {
         row(", .", tr("landmark before, after")) + row("[ ]", tr("loupe weaker, stronger")) +
         row("G", tr("start this rep from a marked one")) + row("Z", tr("stay with the athlete while zoomed in")) +
         row(tr("Wheel, + −"), tr("zoom")) + row(tr("Shift+drag, middle button"), tr("pan")) +
-        row("F", tr("whole picture")) + row(tr("Space"), tr("play, pause")) + "</table><h3>" + tr("Mirror") + "</h3><table>" + row("M", tr("board, moving")) +
-        row(tr("Space"), tr("play both films, pause")) + row("C", tr("by the movement, by the clock")) +
-        row("G", tr("the model's figure over the athlete")) + row(", .", tr("slower, faster")) + "</table><h3>" + tr("Practice") +
-        "</h3><table>" + row(tr("G or ↑"), tr("good")) + row(tr("B or ↓"), tr("not")) +
+        row("F", tr("whole picture")) + row(tr("Space"), tr("play, pause")) + "</table><h3>" + tr("Mirror") +
+        "</h3><table>" + row("M", tr("board, moving")) + row(tr("Space"), tr("play both films, pause")) +
+        row("C", tr("by the movement, by the clock")) + row("G", tr("the model's figure over the athlete")) +
+        row(", .", tr("slower, faster")) + "</table><h3>" + tr("Practice") + "</h3><table>" +
+        row(tr("G or ↑"), tr("good")) + row(tr("B or ↓"), tr("not")) +
         row("Esc", tr("take the athlete's verdict back")) + "</table>");
     auto* buttons = new QDialogButtonBox(QDialogButtonBox::Close);
     connect(buttons, &QDialogButtonBox::rejected, &dialog, &QDialog::reject);

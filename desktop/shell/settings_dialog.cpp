@@ -93,7 +93,7 @@ SettingsDialog::SettingsDialog(QWidget* parent, const QString& library) : QDialo
     choice(
         tr("Hand of the mouse"), "hand", {{tr("right"), false}, {tr("left"), true}}, m_now.leftHanded,
         [](Preferences& p, const QVariant& v) { p.leftHanded = v.toBool(); },
-        tr("The loupe in Marking stands on the other side of the hand."));
+        tr("The side of Marking with the loupe stands where this hand is."));
     auto* memory = new QSpinBox;
     memory->setObjectName("memory");
     memory->setRange(64, 65536);
@@ -115,6 +115,7 @@ SettingsDialog::SettingsDialog(QWidget* parent, const QString& library) : QDialo
     auto* all = new QVBoxLayout(this);
     all->addLayout(form);
     all->addWidget(buttons);
+    resize(minimumWidth(), all->totalHeightForWidth(minimumWidth()));
 }
 
 } // namespace riflesso
