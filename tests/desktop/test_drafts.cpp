@@ -213,7 +213,7 @@ private slots:
         qInfo("unsure by %.0f %% of a band, after %zu corrections %.0f %%", 100 * doubtBefore, corrected.size(),
               100 * doubtAfter);
         QVERIFY2(doubtAfter < 0.9 * doubtBefore, qPrintable(QString("%1 %2").arg(doubtBefore).arg(doubtAfter)));
-        QVERIFY(readable("unsure "));
+        QVERIFY(readable(" decided"));
         // Taught far away from the correction too.
         int taught = 0;
         for (const auto& [name, frame] : corrected)
