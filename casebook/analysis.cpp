@@ -155,7 +155,7 @@ void chooseReference(const CaseData& data, const Blueprint& blueprint, Analysis&
     a.referenceKind = data.brief.reference;
 }
 
-void readPractice(const CaseData& data, const Blueprint& blueprint, Analysis& a) {
+void readPractice(const CaseData& data, const Blueprint& blueprint, Day today, Analysis& a) {
     std::vector<const Block*> newest;
     for (const auto& [id, block] : data.blocks)
         newest.push_back(&block);
@@ -163,6 +163,7 @@ void readPractice(const CaseData& data, const Blueprint& blueprint, Analysis& a)
                      [](const Block* x, const Block* y) { return x->day != y->day ? x->day > y->day : x->id > y->id; });
     // The gate looks at the newest two blocks of a drill: enough reps to decide, recent enough to be true.
     std::map<std::string, int> used;
+    std::map<std::string, std::vector<GateBlock>> counted; // by drill
     for (const Block* b : newest) {
         if (!blueprint.drill(b->drill) || used[b->drill] >= 2)
             continue;
@@ -172,13 +173,17 @@ void readPractice(const CaseData& data, const Blueprint& blueprint, Analysis& a)
             a.gates.push_back({b->drill, b->stage, 0, 0, 0, {}});
             it = std::prev(a.gates.end());
         }
+        GateBlock block{b->day, 0, 0};
         for (const auto& r : b->reps) {
-            (r.coachGood ? it->good : it->bad) += 1;
+            (r.coachGood ? block.good : block.bad) += 1;
             it->agreed += r.coachGood == r.athleteGood;
         }
+        it->good += block.good;
+        it->bad += block.bad;
+        counted[b->drill].push_back(block);
     }
     for (auto& g : a.gates)
-        g.gate = gate(g.good, g.bad);
+        g.gate = gate(counted[g.drill], today);
 }
 
 void followFocus(const CaseData& data, const Blueprint& blueprint, Analysis& a) {
@@ -660,7 +665,7 @@ Analysis analyse(const CaseData& data, const Blueprint& blueprint, Day today, co
     a.judgement = judge(blueprint, a.deviations);
     attend(data, blueprint, a);
     a.views = checkViews(data, a.motions);
-    readPractice(data, blueprint, a);
+    readPractice(data, blueprint, today, a);
 
     CalendarInput calendar;
     calendar.from = today;

@@ -96,6 +96,13 @@ struct ReadArguments {
 /// The body, reps, key positions, measures and findings of a film, all drafts; kept only when a library is named.
 Status read(const ReadArguments& a);
 
+struct GateArguments {
+    std::string reps; ///< G and B
+    bool json = false;
+};
+/// What the gate says of a block of reps, today.
+Status gate(const GateArguments& a);
+
 struct CaseArguments {
     std::string library, out, in, films, today;
     long long caseId = 0; ///< 0: the only case, or the first

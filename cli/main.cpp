@@ -190,6 +190,12 @@ int main(int argc, char** argv) {
     read->add_flag("--json", rd.json, "as JSON");
     read->callback([&] { chosen = [&] { return cli::read(rd); }; });
 
+    cli::GateArguments ga;
+    auto* gate = app.add_subcommand("gate", "Step up, stay, step down or count more: from the reps of a block");
+    gate->add_option("--reps", ga.reps, "G for good, B for bad, as GGBGG")->required();
+    gate->add_flag("--json", ga.json, "as JSON");
+    gate->callback([&] { chosen = [&] { return cli::gate(ga); }; });
+
     auto* demo = app.add_subcommand("demo", "Make the demo library in a folder (films are made once and kept)");
     demo->add_option("DIR", c.library, "the folder")->required();
     demo->add_option("--films", c.films, "where made films are kept between runs");

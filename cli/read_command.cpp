@@ -8,6 +8,7 @@
 
 #include <nlohmann/json.hpp>
 
+#include <algorithm>
 #include <cmath>
 #include <cstdio>
 #include <unistd.h>
@@ -179,6 +180,28 @@ Status read(const ReadArguments& a) {
                              {"words", firstWords(r->analysis, r->looks)},
                              {"finder_s", std::round(1000.0 * r->finderSeconds) / 1000.0},
                              {"wall_s", std::round(1000.0 * r->wallSeconds) / 1000.0}}
+                            .dump(1)
+                            .c_str());
+    return Done{};
+}
+
+Status gate(const GateArguments& a) {
+    if (a.reps.find_first_not_of("GBgb") != std::string::npos)
+        return Error{"reps are G for good and B for bad, as GGBGG", "--reps", {}, {}, ErrorKind::wrongUse};
+    const auto good =
+        static_cast<int>(std::count_if(a.reps.begin(), a.reps.end(), [](char c) { return c == 'G' || c == 'g'; }));
+    const Gate g = riflesso::gate(good, static_cast<int>(a.reps.size()) - good);
+    static constexpr const char* names[] = {"up", "stay", "down", "more"};
+    if (!a.json) {
+        std::printf("%s\n", g.words.c_str());
+        return Done{};
+    }
+    std::printf("%s\n", json{{"answer", names[static_cast<int>(g.answer)]},
+                             {"p_poor", g.pPoor},
+                             {"p_good", g.pGood},
+                             {"p_easy", g.pEasy},
+                             {"more", g.more},
+                             {"words", g.words}}
                             .dump(1)
                             .c_str());
     return Done{};

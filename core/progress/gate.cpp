@@ -2,67 +2,92 @@
 
 #include "core/statistics/distributions.h"
 
+#include <algorithm>
 #include <cmath>
+#include <set>
 
 namespace riflesso {
 namespace {
 
 struct Posterior {
-    double good, poor;
+    double good, poor, easy;
 };
 
 Posterior posterior(double good, double bad, const GateOptions& o) {
-    return {1.0 - betaCdf(o.goodRate, 1.0 + good, 1.0 + bad), betaCdf(o.poorRate, 1.0 + good, 1.0 + bad)};
+    return {1.0 - betaCdf(o.goodRate, 1.0 + good, 1.0 + bad), betaCdf(o.poorRate, 1.0 + good, 1.0 + bad),
+            1.0 - betaCdf(o.easyRate, 1.0 + good, 1.0 + bad)};
+}
+
+// Days on which the upper part of the zone was reached, each by itself.
+int goodDays(const std::vector<GateBlock>& blocks, const GateOptions& o) {
+    std::set<Day> days;
+    for (const auto& b : blocks)
+        if (const int n = b.good + b.bad; n > 0 && b.good >= o.goodRate * n)
+            days.insert(b.day);
+    return static_cast<int>(days.size());
 }
 
 } // namespace
 
-Gate gate(int good, int bad, const GateOptions& o) {
+Gate gate(const std::vector<GateBlock>& blocks, Day today, const GateOptions& o) {
     Gate g;
-    const int n = good + bad;
+    double good = 0.0, bad = 0.0;
+    int counted = 0, hits = 0;
+    for (const auto& b : blocks) {
+        const double weight = std::exp2(-std::max(0.0, static_cast<double>((today - b.day).count())) / o.halfLife);
+        good += weight * b.good;
+        bad += weight * b.bad;
+        counted += b.good + b.bad;
+        hits += b.good;
+    }
+    const bool twoDays = goodDays(blocks, o) >= 2;
+    const auto up = [&](const Posterior& p) { return p.easy >= o.stepAt || (twoDays && p.good >= o.stepAt); };
     const Posterior now = posterior(good, bad, o);
     g.pGood = now.good;
     g.pPoor = now.poor;
-    const std::string count = std::to_string(good) + " good of " + std::to_string(n);
-    if (n >= o.fewest) {
-        if (now.good >= o.stepAt) {
-            g.answer = GateAnswer::stepUp;
-            g.words = count + ": step up.";
-            return g;
-        }
-        if (now.poor >= o.stepAt) {
-            g.answer = GateAnswer::stepDown;
-            g.words = count + ": make it easier, one stage down.";
-            return g;
-        }
-        // Surely between the two limits: this is the stage to work on.
-        if (1.0 - now.good - now.poor >= o.stepAt) {
-            g.answer = GateAnswer::stay;
-            g.words = count + ": the right level. Stay on this stage.";
-            return g;
-        }
-    } else {
-        g.more = o.fewest - n;
-        g.words = n == 0 ? "Count " + std::to_string(g.more) + " reps first."
-                         : count + ": count " + std::to_string(g.more) + " more before deciding.";
+    g.pEasy = now.easy;
+    const std::string count = std::to_string(hits) + " good of " + std::to_string(counted);
+    if (counted < o.fewest) {
+        g.more = o.fewest - counted;
+        g.words = counted == 0 ? "Count " + std::to_string(g.more) + " reps first."
+                               : count + ": count " + std::to_string(g.more) + " more before deciding.";
         return g;
     }
+    if (up(now)) {
+        g.answer = GateAnswer::stepUp;
+        g.words = count + ": step up.";
+        return g;
+    }
+    if (now.poor >= o.stepAt) {
+        g.answer = GateAnswer::stepDown;
+        g.words = count + ": make it easier, one stage down.";
+        return g;
+    }
+    // Surely within the zone: this is where it is learnt.
+    const auto within = [&](const Posterior& p) { return 1.0 - p.easy - p.poor >= o.stepAt; };
+    g.answer = GateAnswer::stay;
+    g.words = count + ": stay, this is where it is learnt.";
+    if (within(now))
+        return g;
     // Undecided with enough reps: would more of the same decide it soon?
-    const double rate = static_cast<double>(good) / n;
+    const double rate = static_cast<double>(hits) / counted;
     for (int more = 1; more <= o.mostMore; ++more) {
         const Posterior later = posterior(good + more * rate, bad + more * (1.0 - rate), o);
-        if (later.good >= o.stepAt || later.poor >= o.stepAt) {
+        if (up(later) || later.poor >= o.stepAt) {
+            g.answer = GateAnswer::countMore;
             g.more = more;
-            g.words = count + ": count " + std::to_string(more) + " more before stepping " +
-                      (later.good >= o.stepAt ? "up." : "down.");
+            g.words =
+                count + ": count " + std::to_string(more) + " more before stepping " + (up(later) ? "up." : "down.");
             return g;
         }
-        if (1.0 - later.good - later.poor >= o.stepAt)
+        if (within(later))
             break;
     }
-    g.answer = GateAnswer::stay;
-    g.words = count + ": about the right level. Stay on this stage.";
     return g;
+}
+
+Gate gate(int good, int bad, const GateOptions& o) {
+    return gate({{Day{}, good, bad}}, Day{}, o);
 }
 
 } // namespace riflesso

@@ -174,7 +174,8 @@ void PracticePage::refresh() {
     m_cue->setText(tr("“%1”").arg(q(drill->cue)));
     m_caution->setText(q(drill->caution));
     m_ask->setText(m_athlete ? tr("Coach: was it good?") : tr("Athlete: how was it?"));
-    int good = 0, bad = 0, olderGood = 0, olderBad = 0;
+    int good = 0, bad = 0;
+    std::vector<GateBlock> counted;
     const Block* current = block();
     if (current)
         for (const auto& r : current->reps)
@@ -186,10 +187,14 @@ void PracticePage::refresh() {
         if (b.drill == drill->id && id != m_block &&
             (!previous || b.day > previous->day || (b.day == previous->day && id > previous->id)))
             previous = &b;
-    if (previous)
+    if (current)
+        counted.push_back({current->day, good, bad});
+    if (previous) {
+        counted.push_back({previous->day, 0, 0});
         for (const auto& r : previous->reps)
-            (r.coachGood ? olderGood : olderBad) += 1;
-    const Gate g = gate(good + olderGood, bad + olderBad);
+            (r.coachGood ? counted.back().good : counted.back().bad) += 1;
+    }
+    const Gate g = gate(counted, m_bench.book().today());
     m_gate->setText(previous && current ? tr("With the last block: %1").arg(q(g.words)) : q(g.words));
 
     clearLayout(m_log);

@@ -162,6 +162,15 @@ private slots:
             QVERIFY(!QFile::exists(m_dir.filePath("out.csv")));
         }
     }
+    void theGate() {
+        QByteArray said;
+        QCOMPARE(run({"gate", "--reps", "GGGGGGGGGGGG", "--json"}, &said), 0);
+        QCOMPARE(QJsonDocument::fromJson(said).object()["answer"].toString(), QString("up"));
+        QCOMPARE(run({"gate", "--reps", "GGBB", "--json"}, &said), 0);
+        QCOMPARE(QJsonDocument::fromJson(said).object()["answer"].toString(), QString("more"));
+        QCOMPARE(QJsonDocument::fromJson(said).object()["more"].toInt(), 4);
+        QCOMPARE(run({"gate", "--reps", "GGX"}, &said), 1);
+    }
     // A first reading without a library keeps nothing; a wrong use says so.
     void readSaysWhatIsWrong() {
         QByteArray said;

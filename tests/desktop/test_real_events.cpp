@@ -42,8 +42,8 @@ private slots:
         environment.insert("QT_QPA_PLATFORM", "xcb");
         environment.insert("XDG_CONFIG_HOME", m_dir.path() + "/config");
         m_program.setProcessEnvironment(environment);
-        m_program.start(QString(RIFLESSO_BIN_DIR) + "/riflesso",
-                        {"--library", m_dir.path() + "/library", "--today", "2026-11-23", "--size", "1280x800"});
+        m_program.start(QString(RIFLESSO_BIN_DIR) + "/riflesso", {"--library", m_dir.path() + "/library", "--case", "1",
+                                                                  "--today", "2026-11-23", "--size", "1280x800"});
         QVERIFY(m_program.waitForStarted());
         QString id;
         for (int i = 0; i < 60 && id.isEmpty(); ++i)
