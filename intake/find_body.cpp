@@ -147,6 +147,48 @@ private:
 
 } // namespace
 
+Result<Somebody> somebodyIn(const std::filesystem::path& film, const std::filesystem::path& detector,
+                            const std::filesystem::path& indexFolder) {
+    constexpr int kLooks = 15;
+    constexpr double kAsLarge = 0.75, kClear = 0.01; // of the picture's width
+    auto finder = PersonDetector::open(detector);
+    if (!finder)
+        return finder.error();
+    Film::Options o;
+    o.indexFolder = indexFolder;
+    auto opened = Film::open(film, o);
+    if (!opened)
+        return opened.error();
+    const int frames = (*opened)->info().frames;
+    const double width = (*opened)->info().width;
+    std::optional<Somebody> best;
+    double most = 0.0;
+    for (int i = 0; i < kLooks; ++i) {
+        const FrameIndex frame(static_cast<int>((i + 0.5) * frames / kLooks));
+        const auto picture = pixelsOf(**opened, frame);
+        if (!picture)
+            return picture.error();
+        const auto people = finder->find(*picture);
+        if (!people)
+            return people.error();
+        for (const Person& p : *people) {
+            // Half a body at the side is as good as half its height.
+            const bool clear = p.box[0] > kClear * width && p.box[0] + p.box[2] < (1.0 - kClear) * width;
+            const double worth = p.box[3] * (clear ? 1.0 : 0.5);
+            if (worth <= most)
+                continue;
+            most = worth;
+            best = Somebody{frame, p.box, 0};
+            for (const Person& other : *people)
+                best->asLarge += other.box[3] >= kAsLarge * p.box[3];
+        }
+    }
+    if (!best)
+        return Error{"nobody is seen in this film", film.filename().string(), "nothing was changed",
+                     "draw a box round the athlete (Marking, B)"};
+    return *best;
+}
+
 Result<std::filesystem::path> modelFile(const std::string& name) {
     namespace fs = std::filesystem;
     const auto known =

@@ -48,6 +48,17 @@ Result<std::vector<Person>> peopleOn(const std::filesystem::path& film, FrameInd
                                      const std::filesystem::path& detector,
                                      const std::filesystem::path& indexFolder = {});
 
+/// Where a film shows somebody best.
+struct Somebody {
+    FrameIndex frame;
+    BodyBox box{};
+    int asLarge = 1; ///< people on that frame at least three quarters as tall: any of them may be meant
+};
+/// Looks at fifteen frames all over the film: athletes walk in and out of the picture. The tallest body that stands clear of
+/// the picture's sides. Errors: unreadable film; no model; nobody on any of them.
+Result<Somebody> somebodyIn(const std::filesystem::path& film, const std::filesystem::path& detector,
+                            const std::filesystem::path& indexFolder = {});
+
 /// The file of a model ("lite", "full", "heavy", "person"): in the folder RIFLESSO_MODELS, else beside the installed
 /// program, else in the sources it was built from. Errors: not there; not the file that the program knows (SHA-256).
 Result<std::filesystem::path> modelFile(const std::string& name);

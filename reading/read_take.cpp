@@ -113,8 +113,12 @@ Result<FirstReading> readFilm(const std::filesystem::path& film, const Blueprint
     find.detector = *detector;
     find.indexFolder = options.indexFolder;
     find.keep = options.keep;
-    find.frame = FrameIndex(static_cast<int>(take.times.size()) / 2);
     const auto finding = Clock::now();
+    const auto somebody = somebodyIn(film, *detector, options.indexFolder);
+    if (!somebody)
+        return somebody.error();
+    find.frame = somebody->frame;
+    find.box = somebody->box;
     const auto found =
         findBody(film, find, [&](double share) { return !goOn || goOn("finding the body", 0.92 * share); });
     if (!found)

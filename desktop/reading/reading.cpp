@@ -13,8 +13,7 @@
 namespace riflesso {
 namespace {
 
-constexpr double kDrafted = 0.5;  // share of the frames from which on a take counts as drafted
-constexpr double kAsLarge = 0.75; // of the largest person: as likely to be the athlete
+constexpr double kDrafted = 0.5; // share of the frames from which on a take counts as drafted
 
 struct Cut {
     std::vector<Rep> reps;
@@ -91,41 +90,37 @@ bool FirstReader::drafted() const {
 void FirstReader::lookForPeople() {
     const auto detector = modelFile("person");
     if (!detector) {
-        draft();
+        emit failed(q(detector.error().text()));
+        next();
         return;
     }
     const Take& take = m_bench.data().takes.at(m_take);
-    auto* watcher = new QFutureWatcher<int>(this);
+    auto* watcher = new QFutureWatcher<Result<Somebody>>(this);
     connect(watcher, &QFutureWatcherBase::finished, this, [this, watcher, id = m_take] {
         watcher->deleteLater();
         if (id != m_take)
             return;
-        if (watcher->result() > 1) {
+        const auto somebody = watcher->result();
+        if (!somebody) {
+            emit failed(q(somebody.error().text()));
+            next();
+        } else if (somebody->asLarge > 1) {
             m_take = 0;
             m_waiting.clear();
-            emit whoIsIt(id);
-            return;
+            emit whoIsIt(id, somebody->frame);
+        } else {
+            draft(*somebody);
         }
-        draft();
     });
-    watcher->setFuture(m_bench.book().jobs().run([film = m_bench.filmPath(take).toStdString(), detector = *detector,
-                                                  frame = FrameIndex(static_cast<int>(take.times.size()) / 2),
-                                                  index = m_bench.book().library().indexFolder()] {
-        const auto people = peopleOn(film, frame, detector, index);
-        if (!people || people->empty())
-            return 0;
-        double largest = 0.0;
-        for (const auto& p : *people)
-            largest = std::max(largest, p.box[3]);
-        return static_cast<int>(std::count_if(people->begin(), people->end(),
-                                              [&](const Person& p) { return p.box[3] >= kAsLarge * largest; }));
-    }));
+    watcher->setFuture(m_bench.book().jobs().run(
+        [film = m_bench.filmPath(take).toStdString(), detector = *detector,
+         index = m_bench.book().library().indexFolder()] { return somebodyIn(film, detector, index); }));
 }
 
-void FirstReader::draft() {
+void FirstReader::draft(const Somebody& somebody) {
     const int frames = static_cast<int>(m_bench.data().takes.at(m_take).times.size());
     m_drafting = true;
-    m_carrier.draft(m_take, FrameIndex(frames / 2), {}, FrameIndex(0), FrameIndex(std::max(0, frames - 1)));
+    m_carrier.draft(m_take, somebody.frame, somebody.box, FrameIndex(0), FrameIndex(std::max(0, frames - 1)));
     if (!m_carrier.busy()) { // no model is there; it was said
         m_drafting = false;
         next();

@@ -4,6 +4,7 @@
 
 #include "casebook/first_words.h"
 #include "desktop/marking/carrier.h"
+#include "intake/find_body.h"
 
 #include <QObject>
 
@@ -29,12 +30,12 @@ signals:
     /// In words, with the looks that would decide most.
     void done(const QString& words);
     /// Several people are in the film: the athlete has to be chosen.
-    void whoIsIt(riflesso::Id take);
+    void whoIsIt(riflesso::Id take, riflesso::FrameIndex frame);
 
 private:
     void next();
     void lookForPeople();
-    void draft();
+    void draft(const Somebody& somebody);
     void cut();
     void take(const std::vector<Rep>& reps, std::optional<Facing> facing);
     void finish();

@@ -68,9 +68,9 @@ CaseView::CaseView(std::unique_ptr<Casebook> book) : m_bench(std::move(book)) {
     connect(findings, &QPushButton::clicked, this, [this] { show(Workspace::findings); });
     connect(put, &QPushButton::clicked, m_read, &QWidget::hide);
     connect(m_reading, &FirstReader::failed, this, &CaseView::showError);
-    connect(m_reading, &FirstReader::whoIsIt, this, [this](Id take) {
+    connect(m_reading, &FirstReader::whoIsIt, this, [this](Id take, FrameIndex frame) {
         m_bench.selectTake(take);
-        m_bench.setFrame(static_cast<int>(m_bench.data().takes.at(take).times.size()) / 2);
+        m_bench.setFrame(frame.value);
         show(Workspace::marking);
         m_marking->draft()->begin();
         emit said(tr("Several people are in this film. Click the athlete, press Enter, and read it again when the "

@@ -156,11 +156,16 @@ void MainWindow::applySettings() {
         useTheme(p.dark() ? Theme::night() : Theme::light());
     }
     m_dark->setChecked(p.dark());
-    if (m_case) {
-        m_case->bench().frames().setLimit(p.memory);
-        m_case->bench().book().setSure(p.sure / 100.0);
-        m_case->marking()->setLeftHanded(p.leftHanded);
-    }
+    applyToCase();
+}
+
+void MainWindow::applyToCase() {
+    if (!m_case)
+        return;
+    const Preferences p = Preferences::read();
+    m_case->bench().frames().setLimit(p.memory);
+    m_case->bench().book().setSure(p.sure / 100.0);
+    m_case->marking()->setLeftHanded(p.leftHanded);
 }
 
 void MainWindow::showWelcome() {
@@ -400,7 +405,7 @@ bool MainWindow::openCase(Id caseId) {
     (*book)->setSure(Preferences::read().sure / 100.0);
     m_case = new CaseView(std::move(*book));
     setCentralWidget(m_case);
-    applySettings();
+    applyToCase();
     const auto& stack = m_case->bench().book().undoStack();
     const auto texts = [this, &stack] {
         m_undo->setText(stack.canUndo() ? tr("&Undo: %1").arg(stack.undoText()) : tr("&Undo"));

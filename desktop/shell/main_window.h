@@ -56,6 +56,7 @@ protected:
 private:
     void buildMenus();
     void showWelcome();
+    void applyToCase();
     void fillRecent();
     void fillCopies();
     void makeDemo();
