@@ -88,6 +88,23 @@ Status writeFile(const fs::path& path, std::string_view bytes) {
     return Done{};
 }
 
+Status reserveHalf(const fs::path& whole, bool folder) {
+    const fs::path half = halfOf(whole);
+    int why = 0;
+    if (folder) {
+        why = ::mkdir(half.c_str(), 0700) == 0 ? 0 : errno;
+    } else {
+        const Descriptor d(::open(half.c_str(), O_WRONLY | O_CREAT | O_EXCL | O_NOFOLLOW | O_CLOEXEC, 0600));
+        why = d.get() >= 0 ? 0 : errno;
+    }
+    if (why == 0)
+        return Done{};
+    Error e = notWritten(whole, why);
+    if (why == EEXIST)
+        e.kind = ErrorKind::conflict;
+    return e;
+}
+
 Status finishHalf(const fs::path& whole) {
     const fs::path half = halfOf(whole);
     {

@@ -22,6 +22,10 @@ bool isHalf(const std::filesystem::path& path);
 /// the half file's name is removed, not followed. The file may be read by its owner alone. Errors: disk full, denied.
 Status writeFile(const std::filesystem::path& path, std::string_view bytes);
 
+/// Makes the empty half file (or folder) of a file that is going to be written, for this program alone. Errors:
+/// somebody else is making it, or has left it (kind conflict); not possible there.
+Status reserveHalf(const std::filesystem::path& whole, bool folder = false);
+
 /// Gives a finished half file its name: synced, renamed, the folder synced. Errors leave the half file.
 Status finishHalf(const std::filesystem::path& whole);
 

@@ -62,11 +62,23 @@ Result<std::string> checksumOf(const fs::path& film, const FileProgress& progres
 Result<std::string> Library::bringIn(const fs::path& film, const FileProgress& progress) const {
     std::error_code ec;
     const fs::path base = film.filename().empty() ? film.parent_path() : film;
+    const bool folder = fs::is_directory(film, ec);
+    // A name that nobody has, nor is about to have: two programs may bring in films of one name at once.
     fs::path name = base.filename();
-    for (int n = 2; fs::exists(media() / name, ec); ++n)
+    Status reserved = Done{};
+    for (int n = 2;; ++n) {
+        if (!fs::exists(fs::symlink_status(media() / name, ec))) {
+            reserved = reserveHalf(media() / name, folder);
+            if (reserved || reserved.error().kind != ErrorKind::conflict)
+                break;
+        }
         name = base.stem().string() + "-" + std::to_string(n) + base.extension().string();
+    }
+    if (!reserved)
+        return Error{"the film cannot be copied into the library (" + reserved.error().what + ")",
+                     base.filename().string(), "the film and the library are as they were",
+                     "is the disk full or write-protected?"};
     const fs::path part = halfOf(media() / name);
-    fs::remove_all(part, ec); // a killed program's, or a link that must not be followed
     ec.clear();
     const auto fail = [&](const std::string& why) {
         fs::remove_all(part, ec);
@@ -78,8 +90,7 @@ Result<std::string> Library::bringIn(const fs::path& film, const FileProgress& p
         return Error{
             "bringing it in was cancelled", base.filename().string(), "nothing was changed", {}, ErrorKind::cancelled};
     };
-    if (fs::is_directory(film, ec)) {
-        fs::create_directories(part, ec);
+    if (folder) {
         for (fs::directory_iterator it(film, ec), end; !ec && it != end; it.increment(ec)) {
             if (it->is_regular_file(ec)) {
                 std::error_code copying;

@@ -11,9 +11,11 @@
 #include <QTest>
 
 #include <csignal>
+#include <set>
 #include <sys/stat.h>
 #include <sys/types.h>
 #include <sys/wait.h>
+#include <thread>
 #include <unistd.h>
 
 using namespace riflesso;
@@ -388,6 +390,29 @@ private slots:
         QVERIFY(!l->removeFilm("../library.sqlite"));
         QVERIFY(l->removeFilm("stray.mp4"));
         QCOMPARE(l->strayFilms()->size(), std::size_t(1));
+    }
+    void filmsOfOneNameAtOnce() {
+        auto l = fresh();
+        std::vector<std::string> sources;
+        for (int i = 0; i < 6; ++i) {
+            QDir().mkpath(m_dir->filePath(QString::number(i)));
+            QFile film(m_dir->filePath(QString("%1/same.mp4").arg(i)));
+            QVERIFY(film.open(QIODevice::WriteOnly));
+            film.write(QByteArray(400000, static_cast<char>('a' + i)));
+            sources.push_back(film.fileName().toStdString());
+        }
+        std::vector<std::string> names(sources.size());
+        {
+            std::vector<std::jthread> all;
+            for (std::size_t i = 0; i < sources.size(); ++i)
+                all.emplace_back([&, i] { names[i] = l->bringIn(sources[i]).value(); });
+        }
+        QCOMPARE(std::set<std::string>(names.begin(), names.end()).size(), sources.size());
+        for (std::size_t i = 0; i < names.size(); ++i) {
+            QFile film(QString::fromStdString((l->media() / names[i]).string()));
+            QVERIFY(film.open(QIODevice::ReadOnly));
+            QCOMPARE(film.readAll(), QByteArray(400000, static_cast<char>('a' + i))); // whole and nobody else's
+        }
     }
     void onlyTheOwnerMayLook() {
         auto l = fresh();
