@@ -9,14 +9,20 @@
 #include <chrono>
 
 namespace riflesso {
-namespace {
-
-bool listens(const Blueprint& blueprint) {
-    return std::any_of(blueprint.positions.begin(), blueprint.positions.end(),
-                       [](const auto& p) { return p.rule && p.rule->kind == RuleKind::strike; });
+std::vector<double> heardIn(const std::filesystem::path& film, const Take& take, const Blueprint& blueprint) {
+    std::vector<double> heard;
+    const bool listens = std::any_of(blueprint.positions.begin(), blueprint.positions.end(),
+                                     [](const auto& p) { return p.rule && p.rule->kind == RuleKind::strike; });
+    const auto sound = listens ? soundOf(film) : Result<Sound>(Error{});
+    if (!sound)
+        return heard;
+    const Timebase time = timebaseOf(take);
+    const double slow =
+        time.captureRate() && time.fileRate().value > 0.0 ? time.captureRate()->value / time.fileRate().value : 1.0;
+    for (const double s : strikes(*sound))
+        heard.push_back(s / slow);
+    return heard;
 }
-
-} // namespace
 
 std::vector<Rep> cutReps(const Take& take, const TrackSet& marks, const Blueprint& blueprint,
                          std::span<const double> heard) {
@@ -136,23 +142,13 @@ Result<FirstReading> readFilm(const std::filesystem::path& film, const Blueprint
         goOn("cutting the reps", 0.94);
     if (take.view == View::side)
         take.facing = options.facing ? *options.facing : facingFor(take, drafts, blueprint);
-    std::vector<double> heard;
-    if (listens(blueprint))
-        if (const auto sound = soundOf(film)) {
-            const Timebase time = timebaseOf(take);
-            const double slow = time.captureRate() && time.fileRate().value > 0.0
-                                    ? time.captureRate()->value / time.fileRate().value
-                                    : 1.0;
-            for (const double s : strikes(*sound))
-                heard.push_back(s / slow);
-        }
     out.data.id = 1;
     out.data.blueprintId = blueprint.id;
     out.data.brief.athlete = options.athlete;
     out.data.takes[take.id] = take;
     out.data.marks[take.id] = drafts;
     Id id = 2;
-    for (Rep& rep : cutReps(take, drafts, blueprint, heard)) {
+    for (Rep& rep : cutReps(take, drafts, blueprint, heardIn(film, take, blueprint))) {
         rep.id = id++;
         out.data.reps[rep.id] = std::move(rep);
     }

@@ -18,10 +18,15 @@ namespace riflesso {
 std::vector<Rep> cutReps(const Take& take, const TrackSet& marks, const Blueprint& blueprint,
                          std::span<const double> strikes = {});
 
+/// Strikes in the film's sound, s of real time, when a rule of the blueprint listens for one; else none, and the sound
+/// is not read.
+std::vector<double> heardIn(const std::filesystem::path& film, const Take& take, const Blueprint& blueprint);
+
 /// Which way the athlete looks in a side view, from heels and toes; nothing when they do not agree.
 std::optional<Facing> facingOf(const TrackSet& marks);
 
-/// The same, and where feet do not tell (an archer stands across) the way in which the rules see more key positions surely.
+/// The same, and where feet do not tell (an archer stands across) the way in which the rules see more key positions
+/// surely.
 Facing facingFor(const Take& take, const TrackSet& marks, const Blueprint& blueprint);
 
 struct ReadOptions {

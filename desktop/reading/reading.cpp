@@ -1,8 +1,6 @@
 #include "desktop/reading/reading.h"
 
 #include "casebook/text.h"
-#include "core/motion/rep_finder.h"
-#include "footage/sound.h"
 #include "intake/find_body.h"
 #include "reading/read_take.h"
 
@@ -64,8 +62,11 @@ void FirstReader::next() {
         m_waiting.pop_front();
     }
     if (m_take == 0) {
+        // What was cancelled, or could not be read and said why, has no words of its own.
+        if (!std::exchange(m_cut, false))
+            return;
         m_measuring = m_bench.book().analysing();
-        if (!m_measuring && m_reps > 0)
+        if (!m_measuring)
             finish();
         return;
     }
@@ -136,24 +137,14 @@ void FirstReader::cut() {
             this->take(watcher->result().reps, watcher->result().facing);
         next();
     });
-    const bool listens = std::any_of(m_bench.blueprint().positions.begin(), m_bench.blueprint().positions.end(),
-                                     [](const auto& p) { return p.rule && p.rule->kind == RuleKind::strike; });
-    watcher->setFuture(m_bench.book().jobs().run([take, listens, blueprint = m_bench.blueprint(),
-                                                  marks = m_bench.data().marks.at(m_take),
-                                                  film = m_bench.filmPath(take).toStdString()]() mutable {
-        Cut out;
-        out.facing = take.facing = facingFor(take, marks, blueprint);
-        const Timebase time = timebaseOf(take);
-        const double slow =
-            time.captureRate() && time.fileRate().value > 0.0 ? time.captureRate()->value / time.fileRate().value : 1.0;
-        std::vector<double> heard;
-        if (listens)
-            if (const auto sound = soundOf(film))
-                for (const double s : strikes(*sound))
-                    heard.push_back(s / slow);
-        out.reps = cutReps(take, marks, blueprint, heard);
-        return out;
-    }));
+    watcher->setFuture(
+        m_bench.book().jobs().run([take, blueprint = m_bench.blueprint(), marks = m_bench.data().marks.at(m_take),
+                                   film = m_bench.filmPath(take).toStdString()]() mutable {
+            Cut out;
+            out.facing = take.facing = facingFor(take, marks, blueprint);
+            out.reps = cutReps(take, marks, blueprint, heardIn(film, take, blueprint));
+            return out;
+        }));
 }
 
 void FirstReader::take(const std::vector<Rep>& reps, std::optional<Facing> facing) {
@@ -174,6 +165,7 @@ void FirstReader::take(const std::vector<Rep>& reps, std::optional<Facing> facin
         if (!known)
             fresh.push_back(r);
     }
+    m_cut = true;
     m_reps += static_cast<int>(reps.size());
     if (!fresh.empty())
         m_bench.book().addReps(m_take, fresh);

@@ -47,6 +47,7 @@ private:
     Id m_take = 0; // being read
     bool m_drafting = false;
     bool m_measuring = false;
+    bool m_cut = false; // something was: there is something to say
     int m_reps = 0;
 };
 
