@@ -1,19 +1,13 @@
 #include "casebook/analysis.h"
 
+#include "casebook/next_step.h"
+
 #include <algorithm>
 #include <cmath>
 #include <set>
 
 namespace riflesso {
 namespace {
-
-std::string quoted(const std::string& s) {
-    return "“" + s + "”";
-}
-
-std::string count(std::size_t n, const std::string& one, const std::string& many) {
-    return std::to_string(n) + " " + (n == 1 ? one : many);
-}
 
 void measureReps(const CaseData& data, const Blueprint& blueprint, const KnownMotions& known, Analysis& a) {
     for (const auto& [id, take] : data.takes) {
@@ -230,125 +224,6 @@ void attend(const CaseData& data, const Blueprint& blueprint, Analysis& a) {
         in.handSigma = handSigmaOf(a.handErrors, {});
         a.attention[id] = worstFirst(in);
     }
-}
-
-bool hasCarried(const CaseData& data, const Rep& rep) {
-    const auto marks = data.marks.find(rep.take);
-    if (marks == data.marks.end())
-        return false;
-    for (const auto& [id, placed] : rep.positions)
-        for (const auto& [landmark, track] : marks->second)
-            if (const auto m = track.find(placed.frame);
-                m != track.end() && (m->second.how == How::tracked || m->second.how == How::found))
-                return true;
-    return false;
-}
-
-// What the athlete's newest session still needs, in working order. Only the first is shown on the case strip.
-NextStep nextStep(const CaseData& data, const Blueprint& blueprint, const Analysis& a) {
-    std::optional<Day> newest;
-    bool model = false;
-    for (const auto& [id, take] : data.takes) {
-        model = model || take.performer == Performer::model;
-        if (take.performer == Performer::athlete && (!newest || take.day > *newest))
-            newest = take.day;
-    }
-    if (data.brief.athlete.name.empty())
-        return {"Write down who the athlete is", Workspace::brief, 0, 0, {}};
-    if (!newest)
-        return {"Bring in a film of the athlete", Workspace::footage, 0, 0, {}};
-    for (const auto& [id, take] : data.takes) {
-        if (take.performer == Performer::athlete && take.day != *newest)
-            continue;
-        if (!take.captureRate)
-            return {"Set the capture rate of " + quoted(take.title), Workspace::footage, id, 0, {}};
-    }
-    for (const auto& [id, take] : data.takes) {
-        if (take.performer == Performer::athlete && take.day != *newest)
-            continue;
-        const auto wanted = positionsFor(blueprint, take.view);
-        const auto reps = repsOf(data, id);
-        if (reps.empty())
-            return {"Place the key positions of " + quoted(take.title), Workspace::marking, id, 0, {}};
-        for (const Rep* rep : reps) {
-            for (const auto& position : wanted)
-                if (!rep->positions.contains(position))
-                    return {"Place " + quoted(blueprint.position(position)->name) + " in rep " +
-                                std::to_string(rep->number) + " of " + quoted(take.title),
-                            Workspace::marking,
-                            id,
-                            rep->id,
-                            {}};
-            const auto hollow = std::count_if(rep->positions.begin(), rep->positions.end(),
-                                              [](const auto& p) { return p.second.proposed; });
-            if (hollow > 0)
-                return {"Accept or correct " +
-                            count(static_cast<std::size_t>(hollow), "key position", "key positions") + " of rep " +
-                            std::to_string(rep->number) + ", " + quoted(take.title),
-                        Workspace::marking, id, rep->id,
-                        std::find_if(rep->positions.begin(), rep->positions.end(), [](const auto& p) {
-                            return p.second.proposed;
-                        })->second.frame};
-            for (const auto& position : wanted)
-                if (const auto missing = missingAt(data, blueprint, *rep, position); !missing.empty())
-                    return {"Mark " + count(missing.size(), "point", "points") + " at " +
-                                quoted(blueprint.position(position)->name) + " of rep " + std::to_string(rep->number) +
-                                ", " + quoted(take.title),
-                            Workspace::marking, id, rep->id, rep->positions.at(position).frame};
-            if (const auto ask = a.attention.find(rep->id);
-                ask != a.attention.end() && !ask->second.asks.empty() && hasCarried(data, *rep))
-                return {"Check " + count(ask->second.asks.size(), "frame", "frames") + " of rep " +
-                            std::to_string(rep->number) + " until every measure can be decided",
-                        Workspace::marking, id, rep->id, ask->second.asks.front().frame};
-        }
-    }
-    if (!model)
-        return {"Bring in a model performance to compare with", Workspace::footage, 0, 0, {}};
-    for (const auto& g : a.gates)
-        if (g.gate.answer == GateAnswer::countMore)
-            return {"Count " + std::to_string(g.gate.more) + " more reps of " + quoted(blueprint.drill(g.drill)->name),
-                    Workspace::practice,
-                    0,
-                    0,
-                    {}};
-    if (!a.judgement.findings.empty())
-        return {"Read why " + quoted(blueprint.fault(a.judgement.findings.front().fault)->name) + " comes first",
-                Workspace::findings,
-                0,
-                0,
-                {}};
-    if (!a.judgement.undecided.empty())
-        return {"See what would decide " + quoted(blueprint.measure(a.judgement.undecided.front())->definition.name),
-                Workspace::findings,
-                0,
-                0,
-                {}};
-    return {"Hand over the report", Workspace::handover, 0, 0, {}};
-}
-
-void sayLacking(const CaseData& data, Analysis& a) {
-    auto& lack = a.lacking;
-    const auto& b = data.brief;
-    const int week =
-        b.minutes[0] + b.minutes[1] + b.minutes[2] + b.minutes[3] + b.minutes[4] + b.minutes[5] + b.minutes[6];
-    lack[0] = b.athlete.name.empty() ? "athlete" : week == 0 ? "minutes" : b.guesses.empty() ? "guesses" : "";
-    std::size_t rates = 0, unmarked = 0;
-    for (const auto& [id, take] : data.takes) {
-        rates += !take.captureRate;
-        unmarked += repsOf(data, id).empty();
-    }
-    lack[1] = data.takes.empty() ? "a film" : rates ? count(rates, "capture rate", "capture rates") : "";
-    lack[2] = data.takes.empty() ? "a film" : unmarked ? count(unmarked, "take unmarked", "takes unmarked") : "";
-    lack[3] = a.reference.empty() ? "a model" : a.athleteReps.empty() ? "a marked rep" : "";
-    const bool judged =
-        std::any_of(a.deviations.begin(), a.deviations.end(), [](const Deviation& d) { return d.judged; });
-    lack[4] = !judged                         ? "a measured rep"
-              : a.judgement.undecided.empty() ? ""
-                                              : count(a.judgement.undecided.size(), "undecided", "undecided");
-    lack[5] = a.plan.blocks.empty() ? "a focus" : "";
-    lack[6] = data.blocks.empty() ? "a block" : "";
-    lack[7] = a.trends.empty() || a.trends.front().points.size() < 2 ? "a second date" : "";
-    lack[8] = judged ? "" : "findings";
 }
 
 } // namespace

@@ -1,17 +1,11 @@
 #include "casebook/first_words.h"
 
+#include "casebook/next_step.h"
+
 #include <algorithm>
 #include <set>
 
 namespace riflesso {
-namespace {
-
-std::string counted(std::size_t n, const char* one, const char* many) {
-    return std::to_string(n) + " " + (n == 1 ? one : many);
-}
-
-} // namespace
-
 std::vector<Look> looksOf(const CaseData& data, const Analysis& a, std::size_t most) {
     struct Weighed {
         Look look;
@@ -49,15 +43,15 @@ std::string firstWords(const Analysis& a, const std::vector<Look>& looks) {
     if (a.athleteReps.empty())
         return "No rep could be read: cut one by hand and place its key positions.";
     const auto& j = a.judgement;
-    std::string words = counted(j.strengths.size(), "strength", "strengths") + ", " +
-                        counted(j.findings.size(), "clear fault", "clear faults") + ", " +
+    std::string words = count(j.strengths.size(), "strength", "strengths") + ", " +
+                        count(j.findings.size(), "clear fault", "clear faults") + ", " +
                         std::to_string(j.undecided.size()) + " undecided";
     std::set<std::string> decides;
     for (const auto& look : looks)
         decides.insert(look.decides.begin(), look.decides.end());
     if (!decides.empty())
-        words += ": " + counted(looks.size(), "look", "looks") + " would decide up to " +
-                 std::to_string(decides.size()) + " of them";
+        words += ": " + count(looks.size(), "look", "looks") + " would decide up to " + std::to_string(decides.size()) +
+                 " of them";
     return words + ".";
 }
 

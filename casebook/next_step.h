@@ -1,0 +1,20 @@
+#pragma once
+/// \file
+/// The last part of an analysis, in words: what is to be done next, and what each workspace still lacks.
+
+#include "casebook/analysis.h"
+
+#include <string>
+
+namespace riflesso {
+
+/// What the athlete's newest session still needs, in working order. Only the first is shown on the case strip. Pure.
+NextStep nextStep(const CaseData& data, const Blueprint& blueprint, const Analysis& analysis);
+
+/// Fills in Analysis::lacking from the rest of it.
+void sayLacking(const CaseData& data, Analysis& analysis);
+
+/// "1 rep", "5 reps".
+std::string count(std::size_t n, const std::string& one, const std::string& many);
+
+} // namespace riflesso
