@@ -1,0 +1,173 @@
+#include "desktop/footage/panel_form.h"
+#include "desktop/footage/panels.h"
+
+#include "desktop/theme/theme.h"
+#include "intake/intake.h"
+
+#include <QFileInfo>
+#include <QFutureWatcher>
+#include <QGridLayout>
+
+namespace riflesso {
+
+RepsPanel::RepsPanel(Workbench& bench, RepStrip* strip) : TakePanel(bench), m_strip(strip) {
+    m_all->addWidget(wrapped(tr("Find the reps by"), "strong"));
+    auto* by = new QHBoxLayout;
+    by->setSpacing(4);
+    const char* names[] = {"findMotion", "findSound", "findCycle"};
+    const QString texts[] = {tr("movement"), tr("sound"), tr("rhythm")};
+    const QString why[] = {tr("Reps with stillness between them."), tr("Each strike that is heard."),
+                           tr("Cycles that follow one another: strokes, strides.")};
+    for (int i = 0; i < 3; ++i) {
+        auto* b = new QPushButton(texts[i]);
+        b->setObjectName(names[i]);
+        b->setToolTip(why[i]);
+        by->addWidget(b);
+        connect(b, &QPushButton::clicked, this, [this, i] { emit findWanted(i); });
+    }
+    m_all->addLayout(by);
+    m_found = wrapped({}, "quiet");
+    m_found->setObjectName("proposals");
+    m_all->addWidget(m_found);
+    m_accept = new QPushButton(tr("Accept this one (A)"));
+    m_acceptAll = new QPushButton(tr("Accept all (Shift+A)"));
+    m_acceptAll->setObjectName("acceptAll");
+    auto* accept = new QHBoxLayout;
+    accept->addWidget(m_accept);
+    accept->addWidget(m_acceptAll);
+    m_all->addLayout(accept);
+    m_all->addWidget(wrapped(tr("S splits at the playhead, M merges with the next, [ and ] put an end here, Delete "
+                                "takes away, Page keys go from one to the next."),
+                             "quiet"));
+    m_rep = new QWidget;
+    auto* f = form();
+    m_rep->setLayout(f);
+    m_which = wrapped({}, "strong");
+    const auto typed = [](const QString& name, const QString& hint) {
+        auto* box = new QComboBox;
+        box->setEditable(true);
+        box->setInsertPolicy(QComboBox::NoInsert);
+        box->setMinimumContentsLength(8);
+        box->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+        box->lineEdit()->setObjectName(name);
+        box->lineEdit()->setPlaceholderText(hint);
+        return box;
+    };
+    m_situation = typed("situation", tr("what had to be answered"));
+    m_choice = typed("choice", tr("the technique chosen"));
+    m_score = new QLineEdit;
+    m_score->setObjectName("score");
+    m_score->setFixedWidth(74);
+    m_score->setToolTip(tr("What it scored, or how far it went, as a figure"));
+    m_score->setAccessibleName(tr("Score"));
+    m_worked = new QComboBox;
+    m_worked->setObjectName("worked");
+    m_worked->addItems({tr("not said"), tr("it worked"), tr("it did not")});
+    m_stress = new QComboBox;
+    m_stress->setObjectName("repStress");
+    m_stress->addItem(tr("as the take"));
+    for (auto n : kStageNames)
+        m_stress->addItem(q(std::string(n)));
+    f->addRow(m_which);
+    f->addRow(tr("Situation"), m_situation);
+    f->addRow(tr("Choice"), m_choice);
+    auto* effect = new QHBoxLayout;
+    effect->addWidget(m_worked, 1);
+    effect->addWidget(m_score);
+    f->addRow(tr("Effect"), effect);
+    f->addRow(tr("Stress"), m_stress);
+    m_all->addWidget(m_rep);
+    m_all->addStretch();
+    connect(m_accept, &QPushButton::clicked, strip, &RepStrip::acceptHere);
+    connect(m_acceptAll, &QPushButton::clicked, strip, &RepStrip::acceptAll);
+    connect(strip, &RepStrip::proposalsChanged, this, [this] { refresh(); });
+    const auto situation = [this] {
+        const QString text = m_situation->currentText().trimmed();
+        // A name of the blueprint's stands for its situation; anything else is kept as it was typed.
+        const int known = m_situation->findText(text, Qt::MatchFixedString);
+        const auto id = (known >= 0 ? m_situation->itemData(known).toString() : text).toStdString();
+        if (m_bench.rep() && id != m_bench.rep()->situation)
+            changeRep(tr("say the situation"), [&](Rep& r) { r.situation = id; });
+    };
+    const auto choice = [this] {
+        const auto text = m_choice->currentText().trimmed().toStdString();
+        if (m_bench.rep() && text != m_bench.rep()->choice)
+            changeRep(tr("say the choice"), [&](Rep& r) { r.choice = text; });
+    };
+    connect(m_situation->lineEdit(), &QLineEdit::editingFinished, this, situation);
+    connect(m_situation, &QComboBox::activated, this, situation);
+    connect(m_choice->lineEdit(), &QLineEdit::editingFinished, this, choice);
+    connect(m_choice, &QComboBox::activated, this, choice);
+    connect(m_score, &QLineEdit::editingFinished, this, [this] {
+        bool read = false;
+        const double score = QLocale::c().toDouble(m_score->text().trimmed().replace(',', '.'), &read);
+        if (!read && !m_score->text().trimmed().isEmpty()) {
+            refresh(); // what is no figure is not kept
+            return;
+        }
+        const auto said = read ? std::optional(score) : std::nullopt;
+        if (m_bench.rep() && said != m_bench.rep()->score)
+            changeRep(tr("note the score"), [&](Rep& r) { r.score = said; });
+    });
+    connect(m_worked, &QComboBox::activated, this, [this](int i) {
+        changeRep(tr("say whether it worked"),
+                  [i](Rep& r) { r.worked = i == 0 ? std::nullopt : std::optional(i == 1); });
+    });
+    connect(m_stress, &QComboBox::activated, this, [this](int i) {
+        changeRep(tr("set the stress of a rep"),
+                  [i](Rep& r) { r.stage = i == 0 ? std::nullopt : std::optional(static_cast<Stage>(i - 1)); });
+    });
+}
+
+void RepsPanel::changeRep(const QString& what, const std::function<void(Rep&)>& edit) {
+    const Rep* rep = m_bench.rep();
+    if (m_filling || !rep)
+        return;
+    Rep changed = *rep;
+    edit(changed);
+    m_bench.book().setRep(changed, what);
+}
+
+void RepsPanel::refresh() {
+    const Take* take = m_bench.take();
+    setEnabled(take);
+    const auto n = static_cast<qsizetype>(m_strip->proposals().size());
+    m_accept->setEnabled(n > 0);
+    m_acceptAll->setEnabled(n > 0);
+    const auto reps = take ? static_cast<qsizetype>(repsOf(m_bench.data(), take->id).size()) : 0;
+    m_found->setText(n > 0 ? tr("%1 proposed, %2 accepted.").arg(n).arg(reps)
+                           : tr("%1 in this take.").arg(counted(reps, tr("rep"), tr("reps"))));
+    const Rep* rep = m_bench.rep();
+    m_rep->setVisible(rep);
+    if (!rep)
+        return;
+    m_filling = true;
+    m_which->setText(tr("Rep %1").arg(rep->number));
+    const Blueprint& b = m_bench.blueprint();
+    QString situation = q(rep->situation);
+    QStringList choices;
+    m_situation->clear();
+    for (const auto& s : b.situations) {
+        m_situation->addItem(q(s.name), q(s.id));
+        m_situation->setItemData(m_situation->count() - 1, q(s.words), Qt::ToolTipRole);
+        if (s.id == rep->situation)
+            situation = q(s.name);
+        for (const auto& c : s.choices)
+            if (!choices.contains(q(c)))
+                choices << q(c);
+    }
+    m_situation->setEditText(situation);
+    m_choice->clear();
+    m_choice->addItems(choices);
+    m_choice->setEditText(q(rep->choice));
+    m_score->setText(rep->score ? QString::number(*rep->score) : QString());
+    m_score->setPlaceholderText(tr("score"));
+    for (const auto& m : b.measures)
+        if (m.definition.kind == MeasureKind::effect && m.definition.aspect == Aspect::score)
+            m_score->setPlaceholderText(m.definition.perName.empty() ? tr("score") : q(m.definition.perName));
+    m_worked->setCurrentIndex(!rep->worked ? 0 : *rep->worked ? 1 : 2);
+    m_stress->setCurrentIndex(rep->stage ? static_cast<int>(*rep->stage) + 1 : 0);
+    m_filling = false;
+}
+
+} // namespace riflesso
