@@ -1,13 +1,6 @@
 #include "desktop/footage/panel_form.h"
 #include "desktop/footage/panels.h"
 
-#include "desktop/theme/theme.h"
-#include "intake/intake.h"
-
-#include <QFileInfo>
-#include <QFutureWatcher>
-#include <QGridLayout>
-
 namespace riflesso {
 
 AnglesPanel::AnglesPanel(Workbench& bench) : TakePanel(bench) {

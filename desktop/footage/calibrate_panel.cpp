@@ -4,8 +4,6 @@
 #include "desktop/theme/theme.h"
 #include "intake/intake.h"
 
-#include <QFileInfo>
-#include <QFutureWatcher>
 #include <QGridLayout>
 
 namespace riflesso {
