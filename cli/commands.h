@@ -103,6 +103,35 @@ struct GateArguments {
 /// What the gate says of a block of reps, today.
 Status gate(const GateArguments& a);
 
+struct TableArguments {
+    std::string file;
+    std::vector<std::string> tables; ///< of compareTables: two, before and after
+    std::optional<double> level;     ///< of line: where is it reached
+    bool json = false;
+};
+/// Two sets of reps (CSV rep,measure,value,u,u_shared,camera): what moved from the first to the second.
+Status compareTables(const TableArguments& a);
+/// Where under stress a skill breaks (CSV stage,inside).
+Status breaks(const TableArguments& a);
+/// Step, drift or nothing (CSV day,value,u,stage,pause).
+Status history(const TableArguments& a);
+/// A line with errors in both coordinates (CSV x,ux,y,uy).
+Status line(const TableArguments& a);
+/// Cohen's kappa of the first two columns of a CSV.
+Status agree(const TableArguments& a);
+
+struct AskArguments {
+    std::string film, calibration; ///< calibration: what was drawn, as JSON; may be empty
+    int frame = 0, cycles = 0;
+    std::optional<int> secondFrame;
+    std::vector<std::string> points, secondPoints; ///< "X,Y" in px
+    double sigma = 1.5;                            ///< px
+    std::optional<double> captureRate;
+    bool json = false;
+};
+/// What clicked points of a frame, or of two, can answer.
+Status ask(const AskArguments& a);
+
 struct CaseArguments {
     std::string library, out, in, films, today;
     long long caseId = 0; ///< 0: the only case, or the first

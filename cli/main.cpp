@@ -196,6 +196,46 @@ int main(int argc, char** argv) {
     gate->add_flag("--json", ga.json, "as JSON");
     gate->callback([&] { chosen = [&] { return cli::gate(ga); }; });
 
+    cli::TableArguments ta;
+    struct TableCommand {
+        const char *name, *help, *option, *columns;
+        Status (*run)(const cli::TableArguments&);
+    };
+    const TableCommand tableCommands[] = {
+        {"breaks", "Where under stress a skill breaks, from reps by stage", "--table", "CSV stage,inside", cli::breaks},
+        {"line", "A straight line through points with errors in both coordinates", "--points", "CSV x,ux,y,uy",
+         cli::line},
+        {"agree", "How far two people's verdicts agree (Cohen's kappa)", "--table",
+         "CSV of two columns of verdicts, with a header", cli::agree}};
+    for (const auto& command : tableCommands) {
+        auto* sub = app.add_subcommand(command.name, command.help);
+        sub->add_option(command.option, ta.file, command.columns)->required();
+        if (command.run == cli::line)
+            sub->add_option("--level", ta.level, "at which x the line reaches this y");
+        sub->add_flag("--json", ta.json, "as JSON");
+        sub->callback([&, run = command.run] { chosen = [&ta, run] { return run(ta); }; });
+    }
+    auto* progress = app.add_subcommand("progress", "Did it move, and when: a step, a drift or nothing");
+    progress->add_option("--history", ta.file, "CSV day,value,u,stage,pause")->required();
+    progress->add_flag("--json", ta.json, "as JSON");
+    progress->callback([&] { chosen = [&] { return cli::history(ta); }; });
+
+    cli::AskArguments as;
+    auto* ask = app.add_subcommand("ask", "What points clicked on a frame can answer, each with its error");
+    ask->add_option("FILM", as.film, "the film")->required();
+    ask->add_option("--frame", as.frame, "the frame, from 0")->required();
+    ask->add_option("--points", as.points, "X,Y in px, one to four with spaces between");
+    ask->add_option("--to", as.secondFrame, "another frame: time between, way, speed");
+    ask->add_option("--to-points", as.secondPoints, "the same points on the other frame");
+    ask->add_option("--cycles", as.cycles, "counted between the two frames: cycles a minute");
+    ask->add_option("--sigma", as.sigma, "standard error of a click, px")
+        ->check(CLI::Range(0.0, 1000.0))
+        ->capture_default_str();
+    ask->add_option("--calibration", as.calibration, "drawn things as JSON, as calibrate reads them");
+    ask->add_option("--capture-rate", as.captureRate, "Hz; without it the film's tag, else times are refused");
+    ask->add_flag("--json", as.json, "as JSON");
+    ask->callback([&] { chosen = [&] { return cli::ask(as); }; });
+
     auto* demo = app.add_subcommand("demo", "Make the demo library in a folder (films are made once and kept)");
     demo->add_option("DIR", c.library, "the folder")->required();
     demo->add_option("--films", c.films, "where made films are kept between runs");
@@ -279,7 +319,15 @@ int main(int argc, char** argv) {
         {"tracks", "A take's marks as CSV, out and in; without a take, the list of takes", cli::tracks}};
     for (const auto& command : commands) {
         auto* sub = app.add_subcommand(command.name, command.help);
-        sub->add_option("--library", c.library, "the library's folder")->required();
+        auto* from = sub->add_option("--library", c.library, "the library's folder");
+        if (command.run == cli::compare) {
+            sub->add_option("--tables", ta.tables,
+                            "two tables instead of a library, before and after: CSV "
+                            "rep,measure,value,u,u_shared,camera")
+                ->expected(2)
+                ->excludes(from);
+        } else
+            from->required();
         sub->add_option("--case", c.caseId, "the case's number (the first one when left out)");
         sub->add_option("--today", c.today, "plan from this day (2026-11-23)");
         if (std::string(command.name) == "report")
@@ -290,7 +338,14 @@ int main(int argc, char** argv) {
             sub->add_option("--in", c.in, "take the marks of this file over")->excludes(out);
         } else
             sub->add_flag("--json", c.json, "as JSON");
-        sub->callback([&, run = command.run] { chosen = [&c, run] { return run(c); }; });
+        sub->callback([&, run = command.run] {
+            if (c.library.empty() && ta.tables.empty())
+                throw CLI::RequiredError("--library or --tables");
+            chosen = [&c, &ta, run] {
+                ta.json = c.json;
+                return run == cli::compare && !ta.tables.empty() ? cli::compareTables(ta) : run(c);
+            };
+        });
     }
 
     try {

@@ -1,6 +1,7 @@
 #include "library/tracks_csv.h"
 
 #include "core/statistics/numbers.h"
+#include "library/csv_table.h"
 
 #include <algorithm>
 #include <charconv>
@@ -10,22 +11,6 @@
 
 namespace riflesso {
 namespace {
-
-std::vector<std::string_view> split(std::string_view line) {
-    std::vector<std::string_view> cells;
-    while (true) {
-        const auto comma = line.find(',');
-        auto cell = line.substr(0, comma);
-        while (!cell.empty() && (cell.front() == ' ' || cell.front() == '"'))
-            cell.remove_prefix(1);
-        while (!cell.empty() && (cell.back() == ' ' || cell.back() == '"'))
-            cell.remove_suffix(1);
-        cells.push_back(cell);
-        if (comma == std::string_view::npos)
-            return cells;
-        line.remove_prefix(comma + 1);
-    }
-}
 
 constexpr std::array<std::string_view, 5> kNeeded = {"time_s", "frame", "landmark", "x_px", "y_px"};
 constexpr int kMostFrames = 2'000'000; // a typing error in the frame column must not fill the memory
@@ -53,7 +38,7 @@ Result<TracksFile> tracksFromCsv(const std::string& text, const std::string& fil
             line.remove_suffix(1);
         if (line.empty())
             continue;
-        const auto cells = split(line);
+        const auto cells = csvCells(line);
         if (column.empty()) {
             for (std::size_t i = 0; i < cells.size(); ++i)
                 column[std::string(cells[i])] = i;

@@ -1,0 +1,191 @@
+#include "core/progress/sets.h"
+
+#include "core/statistics/multiple.h"
+#include "core/statistics/numbers.h"
+
+#include <algorithm>
+#include <cctype>
+#include <cmath>
+#include <limits>
+#include <map>
+
+namespace riflesso {
+namespace {
+
+constexpr double kNormal95 = 1.959963984540054;
+
+using Values = std::vector<const SetValue*>;
+
+double meanOf(const Values& values) {
+    double sum = 0.0;
+    for (const auto* v : values)
+        sum += v->value;
+    return sum / static_cast<double>(values.size());
+}
+
+// What all reps of a camera set-up have in common, as a share of the set's mean: by camera.
+void addShared(std::map<std::string, double>& shared, const Values& values, double sign, const char* unknown) {
+    for (const auto* v : values)
+        shared[v->camera.empty() ? unknown : v->camera] += sign * v->uShared / static_cast<double>(values.size());
+}
+
+SetChange changeOf(const std::string& measure, const Values& before, const Values& after, const SetOptions& options) {
+    SetChange c;
+    c.measure = measure;
+    c.before = static_cast<int>(before.size());
+    c.after = static_cast<int>(after.size());
+    c.meanBefore = meanOf(before);
+    c.meanAfter = meanOf(after);
+    c.change = c.meanAfter - c.meanBefore;
+    double stated = 0.0, squares = 0.0;
+    for (const auto& [values, mean] : {std::pair{&before, c.meanBefore}, std::pair{&after, c.meanAfter}})
+        for (const auto* v : *values) {
+            stated += v->u * v->u / (c.before + c.after);
+            squares += (v->value - mean) * (v->value - mean);
+        }
+    const int dof = c.before + c.after - 2;
+    double variance = stated;
+    if (dof > 0 && squares > stated * chiSquareQuantile(options.scatterTest, dof)) {
+        const double t = studentQuantile(0.975, dof) / kNormal95;
+        variance = std::max(stated, squares / dof * t * t);
+        c.scattered = true;
+    }
+    std::map<std::string, double> shared;
+    addShared(shared, before, -1.0, "?before"); // no camera is called so: a question mark stands for "unknown"
+    addShared(shared, after, 1.0, "?after");
+    double square = variance * (1.0 / c.before + 1.0 / c.after);
+    for (const auto& [camera, weight] : shared)
+        square += weight * weight;
+    c.u = std::sqrt(square);
+    c.mdc95 = 1.96 * c.u;
+    c.p = c.u > 0.0 ? 2.0 * normalCdf(-std::abs(c.change) / c.u) : std::numeric_limits<double>::quiet_NaN();
+    return c;
+}
+
+std::string squeezed(std::string_view text) {
+    std::string out;
+    for (const char ch : text)
+        if (std::isalnum(static_cast<unsigned char>(ch)))
+            out += static_cast<char>(std::tolower(static_cast<unsigned char>(ch)));
+    return out;
+}
+
+} // namespace
+
+std::vector<SetChange> compareSets(const std::vector<SetValue>& before, const std::vector<SetValue>& after,
+                                   const SetOptions& options) {
+    std::vector<std::string> order;
+    std::map<std::string, std::pair<Values, Values>> by;
+    for (const auto& v : before) {
+        auto& entry = by[v.measure];
+        if (entry.first.empty())
+            order.push_back(v.measure);
+        entry.first.push_back(&v);
+    }
+    for (const auto& v : after)
+        if (const auto it = by.find(v.measure); it != by.end())
+            it->second.second.push_back(&v);
+    std::vector<SetChange> out;
+    std::vector<double> p;
+    for (const auto& measure : order) {
+        const auto& [first, second] = by.at(measure);
+        if (second.empty())
+            continue;
+        out.push_back(changeOf(measure, first, second, options));
+        p.push_back(out.back().p);
+    }
+    const auto adjusted = falseDiscoveryAdjusted(p);
+    for (std::size_t i = 0; i < out.size(); ++i) {
+        const bool known = !std::isnan(out[i].p);
+        out[i].p = known ? out[i].p : 1.0;
+        out[i].pAdjusted = known ? adjusted[i] : 1.0;
+        out[i].moved = out[i].pAdjusted <= options.falseAlarms;
+    }
+    return out;
+}
+
+std::string inWords(const std::vector<SetChange>& changes) {
+    std::string out;
+    int still = 0, fewest = std::numeric_limits<int>::max();
+    for (const auto& c : changes) {
+        fewest = std::min({fewest, c.before, c.after});
+        if (!c.moved) {
+            ++still;
+            continue;
+        }
+        out += c.measure + " moved by " + (c.change < 0.0 ? "" : "+") + general(c.change, 3) + " (" +
+               fixed(c.meanBefore, 2) + " to " + fixed(c.meanAfter, 2) + ", ± " + general(c.u, 2) + "). ";
+    }
+    if (changes.empty())
+        return "The two sets have no measure in common.";
+    if (still > 0)
+        out += (out.empty() ? "Nothing" : "Nothing else") + std::string(" can be told from ") + std::to_string(fewest) +
+               (fewest == 1 ? " rep." : " reps.");
+    else if (!out.empty())
+        out.pop_back();
+    return out;
+}
+
+BreakPoint whereItBreaks(const std::vector<StageCount>& counts, double sure) {
+    BreakPoint out;
+    std::vector<double> shares, weights;
+    for (const auto& c : counts) {
+        if (c.n <= 0 || c.inside < 0 || c.inside > c.n)
+            continue;
+        StageShare s{c.stage, c.inside, c.n, static_cast<double>(c.inside) / c.n, wilson(c.inside, c.n)};
+        shares.push_back(s.share);
+        weights.push_back(c.n);
+        out.stages.push_back(s);
+    }
+    if (out.stages.empty()) {
+        out.words = "No reps yet.";
+        return out;
+    }
+    std::vector<std::size_t> block;
+    const auto smoothed = neverRising(shares, weights, &block);
+    std::map<std::size_t, std::pair<int, int>> pooled; // inside and out of it, by block
+    for (std::size_t i = 0; i < out.stages.size(); ++i) {
+        pooled[block[i]].first += out.stages[i].inside;
+        pooled[block[i]].second += out.stages[i].n - out.stages[i].inside;
+    }
+    bool told = true; // of every stage so far
+    for (std::size_t i = 0; i < out.stages.size(); ++i) {
+        auto& s = out.stages[i];
+        const auto [in, off] = pooled.at(block[i]);
+        s.smoothed = smoothed[i];
+        s.pOwned = 1.0 - betaCdf(0.75, 1.0 + in, 1.0 + off);
+        s.pBroken = betaCdf(0.5, 1.0 + in, 1.0 + off);
+        if (out.breaks)
+            continue;
+        if (s.pBroken >= sure)
+            out.breaks = s.stage;
+        else if (s.pOwned >= sure)
+            out.owned = s.stage;
+        else if (told) {
+            told = false;
+            out.unsure = s.stage;
+            for (int more = 1; more <= 60 && out.more == 0; ++more) {
+                const double a = 1.0 + in + more * s.smoothed, b = 1.0 + off + more * (1.0 - s.smoothed);
+                if (1.0 - betaCdf(0.75, a, b) >= sure || betaCdf(0.5, a, b) >= sure)
+                    out.more = more;
+            }
+        }
+    }
+    out.words = out.owned ? "Owned up to " + *out.owned : "Not owned at any stage yet";
+    out.words += out.breaks ? ", breaks at " + *out.breaks + "." : ", no break seen.";
+    if (!out.unsure.empty() && out.more > 0)
+        out.words += " Not enough reps yet: " + std::to_string(out.more) + " more of " + out.unsure + ".";
+    else if (!out.unsure.empty())
+        out.words += " In between at " + out.unsure + ": this is where it is learnt.";
+    return out;
+}
+
+std::optional<Stage> stageFromText(std::string_view text) {
+    const auto wanted = squeezed(text);
+    for (std::size_t i = 0; i < kStageNames.size(); ++i)
+        if (squeezed(kStageNames[i]) == wanted)
+            return static_cast<Stage>(i);
+    return std::nullopt;
+}
+
+} // namespace riflesso

@@ -1,0 +1,100 @@
+#include "library/csv_table.h"
+
+#include "core/statistics/numbers.h"
+
+#include <algorithm>
+
+namespace riflesso {
+namespace {
+constexpr std::size_t kMostRows = 1'000'000;
+}
+
+std::vector<std::string_view> csvCells(std::string_view line) {
+    std::vector<std::string_view> cells;
+    while (true) {
+        bool quoted = false;
+        std::size_t end = 0;
+        while (end < line.size() && (quoted || line[end] != ',')) {
+            quoted ^= line[end] == '"';
+            ++end;
+        }
+        auto cell = line.substr(0, end);
+        while (!cell.empty() && (cell.front() == ' ' || cell.front() == '"'))
+            cell.remove_prefix(1);
+        while (!cell.empty() && (cell.back() == ' ' || cell.back() == '"'))
+            cell.remove_suffix(1);
+        cells.push_back(cell);
+        if (end == line.size())
+            return cells;
+        line.remove_prefix(end + 1);
+    }
+}
+
+std::optional<std::size_t> CsvTable::column(std::string_view name) const {
+    const auto it = std::find(columns.begin(), columns.end(), name);
+    if (it == columns.end())
+        return std::nullopt;
+    return static_cast<std::size_t>(it - columns.begin());
+}
+
+std::string CsvTable::cell(std::size_t row, std::string_view name) const {
+    const auto at = column(name);
+    return at ? rows[row][*at] : std::string();
+}
+
+Result<double> CsvTable::number(std::size_t row, std::string_view name) const {
+    const auto text = cell(row, name);
+    if (const auto value = numberFrom(text))
+        return *value;
+    return wrong(row, std::string(name) + " must be a number, not \"" + text + "\"");
+}
+
+Error CsvTable::wrong(std::size_t row, const std::string& what) const {
+    return Error{what, file + " line " + std::to_string(lines[row]), {}, {}};
+}
+
+Result<CsvTable> tableFromCsv(const std::string& text, const std::string& fileName,
+                              const std::vector<std::string>& needed) {
+    CsvTable out;
+    out.file = fileName;
+    std::string_view rest = text;
+    if (rest.substr(0, 3) == "\xEF\xBB\xBF")
+        rest.remove_prefix(3);
+    int lineNumber = 0;
+    while (!rest.empty()) {
+        const auto end = rest.find('\n');
+        std::string_view line = rest.substr(0, end);
+        rest.remove_prefix(end == std::string_view::npos ? rest.size() : end + 1);
+        ++lineNumber;
+        if (!line.empty() && line.back() == '\r')
+            line.remove_suffix(1);
+        if (line.find_first_not_of(" ,") == std::string_view::npos)
+            continue;
+        const auto cells = csvCells(line);
+        if (out.columns.empty()) {
+            out.columns.assign(cells.begin(), cells.end());
+            for (const auto& name : needed)
+                if (!out.column(name))
+                    return Error{"the column " + name + " is missing from the header", fileName, {}, {}};
+            continue;
+        }
+        out.rows.emplace_back(cells.begin(), cells.end());
+        out.lines.push_back(lineNumber);
+        auto& row = out.rows.back();
+        if (row.size() > out.columns.size())
+            return out.wrong(out.rows.size() - 1, "the row has more fields than the header");
+        row.resize(out.columns.size());
+        for (const auto& name : needed)
+            if (row[*out.column(name)].empty())
+                return out.wrong(out.rows.size() - 1, "the field " + name + " is missing");
+        if (out.rows.size() > kMostRows)
+            return Error{"more than a million rows", fileName, {}, {}};
+    }
+    if (out.columns.empty())
+        return Error{"the file is empty", fileName, {}, {}};
+    if (out.rows.empty())
+        return Error{"the file has a header but no rows", fileName, {}, {}};
+    return out;
+}
+
+} // namespace riflesso
