@@ -1,6 +1,7 @@
 #include "casebook/analysis.h"
 
 #include "casebook/next_step.h"
+#include "casebook/planner.h"
 
 #include <algorithm>
 #include <cmath>
@@ -59,19 +60,82 @@ std::vector<MeasuredRep> pick(const Analysis& a, const std::vector<Id>& reps) {
     return out;
 }
 
-void chooseReps(const CaseData& data, Analysis& a) {
-    for (const auto& [id, rep] : a.measured) {
-        const Take& take = data.takes.at(data.reps.at(id).take);
-        if (take.performer == Performer::model)
+void chooseReps(const CaseData& data, const SetChoice& choice, Analysis& a) {
+    a.sets = setsOf(data);
+    for (const auto& [id, rep] : a.measured)
+        if (data.takes.at(data.reps.at(id).take).performer == Performer::model)
             a.modelReps.push_back(id);
-        else if (hasValue(rep) && (!a.judgedDay || take.day > *a.judgedDay))
-            a.judgedDay = take.day;
+    const auto measured = [&](const RepSet& set) {
+        return std::any_of(set.reps.begin(), set.reps.end(),
+                           [&](Id id) { return a.measured.contains(id) && hasValue(a.measured.at(id)); });
+    };
+    const RepSet* judged = choice.above ? findSet(a.sets, *choice.above) : nullptr;
+    if (!judged)
+        for (const auto& set : a.sets)
+            if (!judged && measured(set))
+                judged = &set;
+    if (!judged)
+        return;
+    a.above = judged->key;
+    a.judgedDay = judged->key.day;
+    for (const Id id : judged->reps)
+        if (a.measured.contains(id))
+            a.athleteReps.push_back(id);
+    if (const RepSet* set = choice.below ? findSet(a.sets, *choice.below) : nullptr; set && measured(*set))
+        a.below = set->key;
+}
+
+// What the reps had to answer and what they chose.
+void countChoices(const CaseData& data, const Blueprint& blueprint, Analysis& a) {
+    std::map<std::string, int> often;
+    for (const Id id : a.athleteReps) {
+        const Rep& rep = data.reps.at(id);
+        if (rep.situation.empty())
+            continue;
+        ++often[rep.situation];
+        auto it = std::find_if(a.choices.begin(), a.choices.end(), [&](const ChoiceCount& c) {
+            return c.situation == rep.situation && c.choice == rep.choice;
+        });
+        if (it == a.choices.end()) {
+            ChoiceCount fresh{rep.situation, rep.choice, 0, 0, 0, {}, {}};
+            if (const auto right = choiceIsRight(blueprint, rep.situation, rep.choice))
+                fresh.advised = *right > 0.5;
+            it = a.choices.insert(a.choices.end(), fresh);
+        }
+        ++it->n;
+        if (rep.worked) {
+            ++it->known;
+            it->worked += *rep.worked;
+        }
     }
+    for (auto& c : a.choices)
+        if (c.known > 0)
+            c.success = wilson(c.worked, c.known);
+    for (const auto& [situation, n] : often)
+        a.situations.push_back(situation);
+    std::stable_sort(a.situations.begin(), a.situations.end(),
+                     [&](const auto& x, const auto& y) { return often[x] > often[y]; });
+}
+
+// Each day against the day before: which causes went, and did their consequences go with them?
+void testLinks(const CaseData& data, const Blueprint& blueprint, const CompareOptions& options, Analysis& a) {
+    std::map<Day, std::vector<MeasuredRep>> byDay;
     for (const auto& [id, rep] : a.measured) {
         const Take& take = data.takes.at(data.reps.at(id).take);
-        if (take.performer == Performer::athlete && a.judgedDay && take.day == *a.judgedDay)
-            a.athleteReps.push_back(id);
+        if (take.performer == Performer::athlete && hasValue(rep))
+            byDay[take.day].push_back(rep);
     }
+    std::vector<LinkCheck> checks;
+    std::optional<std::vector<FaultReading>> before;
+    for (const auto& [day, reps] : byDay) {
+        auto now = readingsOf(blueprint, compare(blueprint, reps, a.reference, options));
+        if (before) {
+            const auto found = checksBetween(blueprint, *before, now);
+            checks.insert(checks.end(), found.begin(), found.end());
+        }
+        before = std::move(now);
+    }
+    a.beliefs = beliefsOf(blueprint, checks);
 }
 
 // What a target that comes from a model is made of: model performances, or the athlete's own reps.
@@ -82,6 +146,15 @@ void chooseReference(const CaseData& data, const Blueprint& blueprint, Analysis&
             models.insert(models.end(), m.reps.begin(), m.reps.end());
     a.reference = models;
     a.referenceKind = ReferenceKind::model;
+    if (a.below) {
+        std::vector<Id> reps;
+        for (const Id id : findSet(a.sets, *a.below)->reps)
+            if (a.measured.contains(id))
+                reps.push_back(id);
+        a.reference = pick(a, reps);
+        a.referenceKind = ReferenceKind::ownLast;
+        return;
+    }
     if (data.brief.reference == ReferenceKind::model || !a.judgedDay)
         return;
     struct Own {
@@ -169,8 +242,8 @@ void readPractice(const CaseData& data, const Blueprint& blueprint, Day today, A
         }
         GateBlock block{b->day, 0, 0};
         for (const auto& r : b->reps) {
-            (r.coachGood ? block.good : block.bad) += 1;
-            it->agreed += r.coachGood == r.athleteGood;
+            (r.good() ? block.good : block.bad) += 1;
+            it->agreed += r.coach && r.athlete && *r.coach == *r.athlete;
         }
         it->good += block.good;
         it->bad += block.bad;
@@ -183,25 +256,33 @@ void readPractice(const CaseData& data, const Blueprint& blueprint, Day today, A
 void followFocus(const CaseData& data, const Blueprint& blueprint, Analysis& a) {
     for (const auto& fault : a.judgement.focus) {
         const Finding* f = a.finding(fault);
-        if (!f || f->evidence.empty())
+        std::string measure = f && !f->evidence.empty() ? f->evidence.front() : std::string();
+        if (measure.empty()) // held, or not shown by this film: what shows it first
+            if (const Fault* known = blueprint.fault(fault); known && !known->indicators.empty())
+                measure = known->indicators.front().measure;
+        if (!blueprint.measure(measure))
             continue;
-        FocusTrend t{fault, f->evidence.front(), {}, {}, {}};
+        FocusTrend t{fault, measure, {}, {}, {}};
         if (const Deviation* d = a.deviation(t.measure))
             t.band = d->band;
-        std::map<Day, std::vector<MeasuredRep>> byDay;
-        std::map<Day, Stage> stages;
+        std::map<std::pair<Day, Stage>, std::vector<MeasuredRep>> byDay;
         for (const auto& [id, rep] : a.measured) {
             const Take& take = data.takes.at(data.reps.at(id).take);
             if (take.performer != Performer::athlete || blueprint.measure(t.measure)->definition.view != take.view)
                 continue;
-            byDay[take.day].push_back(rep);
-            stages[take.day] = data.reps.at(id).stage.value_or(take.stage);
+            byDay[{take.day, data.reps.at(id).stage.value_or(take.stage)}].push_back(rep);
         }
-        for (const auto& [day, reps] : byDay)
+        for (const auto& [when, reps] : byDay)
             if (const auto v = gather(t.measure, reps); v.reps > 0)
-                t.points.push_back({day, v.mean, v.u, v.reps, stages[day]});
-        if (t.points.size() >= 2)
-            t.change = changeBetween(t.points.front(), t.points.back(), t.band);
+                t.points.push_back({when.first, v.mean, v.u, v.reps, when.second});
+        // Of the same stress only: under another it is another thing.
+        if (!t.points.empty()) {
+            const auto first = std::find_if(t.points.begin(), t.points.end(), [&](const TrendPoint& p) {
+                return p.stage == t.points.back().stage;
+            });
+            if (&*first != &t.points.back())
+                t.change = changeBetween(*first, t.points.back(), t.band);
+        }
         a.trends.push_back(std::move(t));
     }
 }
@@ -515,17 +596,20 @@ RepFacts factsOf(const Blueprint& blueprint, const Rep& rep) {
     return facts;
 }
 
-Analysis analyse(const CaseData& data, const Blueprint& blueprint, Day today, const KnownMotions& known, double sure) {
+Analysis analyse(const CaseData& data, const Blueprint& common, Day today, const KnownMotions& known, double sure,
+                 const SetChoice& choice) {
     Analysis a;
+    Blueprint blueprint = withOwnTargets(common, data.brief.targets);
     a.handErrors = handErrorsOf(data);
     measureReps(data, blueprint, known, a);
-    chooseReps(data, a);
+    chooseReps(data, choice, a);
+    countChoices(data, blueprint, a);
     CompareOptions options;
     options.school = data.brief.school;
     options.decision.confidence = sure;
     const auto athlete = pick(a, a.athleteReps);
     chooseReference(data, blueprint, a);
-    options.situation = mainSituation(athlete, a.reference);
+    options.situation = choice.situation ? *choice.situation : mainSituation(athlete, a.reference);
     a.situation = options.situation;
     auto compared = athlete;
     if (!a.situation.empty())
@@ -537,19 +621,24 @@ Analysis analyse(const CaseData& data, const Blueprint& blueprint, Day today, co
         a.sinceOwn = speedStory(blueprint, a.reference, compared);
     a.schools = compareSchools(blueprint, athlete, a.reference);
     a.deviations = compare(blueprint, athlete, a.reference, options);
-    a.judgement = judge(blueprint, a.deviations);
+    testLinks(data, blueprint, options, a);
+    blueprint = withBeliefs(std::move(blueprint), a.beliefs);
+    JudgeOptions judging;
+    for (const auto& d : openDecisions(data))
+        if (blueprint.fault(d.fault))
+            (d.kind == DecisionKind::takenUp ? judging.takenUp : judging.setAside).push_back(d.fault);
+    a.judgement = judge(blueprint, a.deviations, judging);
+    a.decided = decidedFaults(data, blueprint, a);
     attend(data, blueprint, a);
     a.views = checkViews(data, a.motions);
     readPractice(data, blueprint, today, a);
 
-    CalendarInput calendar;
-    calendar.from = today;
-    calendar.minutes = data.brief.minutes;
-    calendar.competitions = data.brief.competitions;
-    calendar.wantsRebuild = data.brief.wantsRebuild;
-    for (const auto& fault : a.judgement.focus)
-        calendar.reached[fault] = stageReached(blueprint, fault, a.gates);
-    a.plan = prescribe(blueprint, a.judgement.focus, calendar);
+    // The plan that stands; where there is none, what would be proposed for two weeks.
+    PlanInput planning = planInputOf(data, blueprint, a, today, 14);
+    const bool stands = std::any_of(planning.standing.begin(), planning.standing.end(), [&](const PlannedBlock& b) {
+        return b.day >= today && b.state != BlockState::dropped;
+    });
+    a.plan = stands ? replan(blueprint, planning, today, today - std::chrono::days(1)) : prescribe(blueprint, planning);
 
     followFocus(data, blueprint, a);
     for (const auto& g : data.brief.guesses) {

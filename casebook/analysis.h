@@ -3,12 +3,14 @@
 /// The whole flow on one case: motion, measures, deviations, findings, plan, progress. A pure function of plain values;
 /// the desktop and the command line call the same one.
 
+#include "casebook/decisions.h"
+#include "casebook/sets.h"
 #include "casebook/view_check.h"
 #include "core/judge/judge.h"
 #include "core/mirror/attention.h"
 #include "core/mirror/variation.h"
 #include "core/motion/motion.h"
-#include "core/programme/calendar.h"
+#include "core/programme/plan.h"
 #include "core/progress/gate.h"
 #include "core/progress/reliability.h"
 #include "core/progress/trend.h"
@@ -60,10 +62,31 @@ struct DrillGate {
     Gate gate;
 };
 
+/// Which reps are judged, and against which: the newest set against the brief's reference when left open.
+struct SetChoice {
+    std::optional<SetKey> above;          ///< the athlete's set that is judged
+    std::optional<SetKey> below;          ///< another set of the athlete's in the model's place
+    std::optional<std::string> situation; ///< only reps of this situation; empty text = all
+    friend bool operator==(const SetChoice&, const SetChoice&) = default;
+};
+
+/// How often a situation or a choice came, and how often it worked.
+struct ChoiceCount {
+    std::string situation, choice;
+    int n = 0;
+    int worked = 0, known = 0;       ///< of those of which it was noted
+    std::optional<Interval> success; ///< Wilson, 95 %, when it was noted of any
+    std::optional<bool> advised;     ///< is it a right choice here; empty = the blueprint has no rule
+};
+
 struct Analysis {
     std::map<Id, std::shared_ptr<const Motion>> motions; ///< by take
     std::map<Id, MeasuredRep> measured;                  ///< by rep
     std::optional<Day> judgedDay;                        ///< the athlete's newest session with a measured rep
+    std::vector<RepSet> sets;                            ///< of the athlete, newest first
+    std::optional<SetKey> above, below;                  ///< the set that is judged; the one in the model's place
+    std::vector<std::string> situations;                 ///< noted of its reps, the commonest first
+    std::vector<ChoiceCount> choices;                    ///< of its reps, by situation and choice
     std::vector<Id> athleteReps, modelReps;              ///< the reps that were compared
     ReferenceKind referenceKind = ReferenceKind::model;  ///< what `reference` is: the models where the wish has no reps
     std::vector<MeasuredRep> reference;                  ///< what targets from a model are made of: see ReferenceKind
@@ -74,6 +97,8 @@ struct Analysis {
     std::vector<SchoolNearness> schools;                 ///< by the blueprint's order
     std::vector<Deviation> deviations;
     Judgement judgement;
+    std::vector<DecidedFault> decided; ///< what a person decided, and what this film says to it
+    std::vector<LinkBelief> beliefs;   ///< of causal links, after this athlete's re-measurements
     Plan plan;
     std::vector<DrillGate> gates; ///< newest practice first
     std::vector<FocusTrend> trends;
@@ -92,9 +117,9 @@ struct Analysis {
 using KnownMotions = std::map<Id, std::shared_ptr<const Motion>>;
 
 /// \p today decides from which day the plan runs; \p sure is the probability from which a value is called inside or
-/// outside its band.
+/// outside its band. A set of \p choice that is not there counts as left open.
 Analysis analyse(const CaseData& data, const Blueprint& blueprint, Day today, const KnownMotions& known = {},
-                 double sure = 0.95);
+                 double sure = 0.95, const SetChoice& choice = {});
 
 /// How sure hand marks are, from all repeat markings of the case. Empty before there is one.
 std::map<LandmarkName, MarkError> handErrorsOf(const CaseData& data);

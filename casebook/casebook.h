@@ -25,6 +25,8 @@ struct ChangeSet {
     bool brief = false;
     bool blocks = false;
     bool links = false;
+    bool decisions = false;
+    bool plan = false;
     bool repeats = false;
     std::vector<Id> takes; ///< the take itself, made or removed too
     std::vector<Id> reps;  ///< takes whose reps or key positions changed
@@ -45,6 +47,9 @@ public:
     [[nodiscard]] Library& library() const { return *m_library; }
     /// For workers, which must not depend on how long the case is open.
     [[nodiscard]] std::shared_ptr<Library> sharedLibrary() const { return m_library; }
+    /// What is judged against what; not kept, read anew at once.
+    void setView(const SetChoice& choice);
+    [[nodiscard]] const SetChoice& view() const { return m_view; }
     /// The probability from which a value counts as inside or outside its band, 0.5 to 0.999; read anew at once.
     void setSure(double probability);
     /// All background work of this case. It ends before the case does.
@@ -111,6 +116,20 @@ public:
     bool removeLink(Id link);
     Id addBlock(Block block);
     bool setBlock(const Block& block);
+    /// Makes the plan from \p from to \p to the given one; see planEdits(). One undo step, or part of the gesture's.
+    bool keepPlan(const std::vector<PlannedBlock>& blocks, Day from, Day to, const QString& what, int gesture = 0);
+    /// One block of the plan: new when it has no id. Its id; 0 when it failed.
+    Id setPlanned(PlannedBlock block, const QString& what, int gesture = 0);
+    /// Puts reps into a set of that name, or back into the set of their day and stage with an empty one. One undo step.
+    bool putInSet(const std::vector<Id>& reps, const std::string& name);
+    /// Decides on a finding: the open decision on the same fault is changed, else a new one is made. False when two
+    /// faults are taken up already. Today's date when it has none.
+    bool decide(FindingDecision decision);
+    /// Changes a decision by its id.
+    bool setDecision(const FindingDecision& decision, const QString& what);
+    /// Kept until it is made again: its day, its name and its date of closing.
+    bool closeDecision(Id decision);
+    bool removeDecision(Id decision);
     /// Many edits as one undo step, as an import makes them.
     bool perform(const QString& what, std::vector<Edit> edits, int gesture = 0);
 
@@ -143,6 +162,7 @@ private:
     std::map<Id, int> m_revision, m_runningRevision; // by take
     std::vector<std::string> m_removedFilms;         // of takes that were removed: deleted when the case is closed
     double m_sure = 0.95;
+    SetChoice m_view;
     bool m_running = false;
     bool m_dirty = false;
     Jobs m_jobs;

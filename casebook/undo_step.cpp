@@ -33,6 +33,10 @@ std::string nameOf(const Edit& edit) {
         std::string operator()(const BlockEdit&) const { return "a block of practice"; }
         std::string operator()(const LinkEdit&) const { return "a lock of two films"; }
         std::string operator()(const RepeatEdit&) const { return "a repeat marking"; }
+        std::string operator()(const DecisionEdit&) const { return "a decision on a finding"; }
+        std::string operator()(const PlanEdit& e) const {
+            return "the plan of " + isoDate(e.before ? e.before->day : e.after ? e.after->day : Day{});
+        }
         std::string operator()(const MarkEdit& e) const {
             return "the mark of the " + spoken(e.key.landmark) + " on frame " + std::to_string(e.key.frame.value);
         }
@@ -53,6 +57,8 @@ struct Fits {
     bool operator()(const BlockEdit& e) const { return in(d.blocks, e); }
     bool operator()(const LinkEdit& e) const { return in(d.links, e); }
     bool operator()(const RepeatEdit& e) const { return in(d.repeats, e); }
+    bool operator()(const DecisionEdit& e) const { return in(d.decisions, e); }
+    bool operator()(const PlanEdit& e) const { return in(d.planned, e); }
     bool operator()(const MarkEdit& e) const {
         const auto take = d.marks.find(e.key.take);
         if (take == d.marks.end())
@@ -64,6 +70,13 @@ struct Fits {
         return mark == track->second.end() ? !e.before : e.before && mark->second == *e.before;
     }
 };
+
+// Makes edits of one table's rows.
+template <typename E> auto editOf() {
+    return [](Id key, decltype(E::before) before, decltype(E::after) after) {
+        return E{key, std::move(before), std::move(after)};
+    };
+}
 
 } // namespace
 
@@ -125,21 +138,13 @@ std::vector<Edit> differences(const CaseData& from, const CaseData& to) {
             if (!b.contains(key))
                 put(make(key, value, std::nullopt));
     };
-    const auto takes = [](Id k, std::optional<Take> b, std::optional<Take> a) {
-        return TakeEdit{k, std::move(b), std::move(a)};
-    };
-    const auto reps = [](Id k, std::optional<Rep> b, std::optional<Rep> a) {
-        return RepEdit{k, std::move(b), std::move(a)};
-    };
-    const auto blocks = [](Id k, std::optional<Block> b, std::optional<Block> a) {
-        return BlockEdit{k, std::move(b), std::move(a)};
-    };
-    const auto links = [](Id k, std::optional<Link> b, std::optional<Link> a) {
-        return LinkEdit{k, std::move(b), std::move(a)};
-    };
-    const auto repeats = [](Id k, std::optional<RepeatMarking> b, std::optional<RepeatMarking> a) {
-        return RepeatEdit{k, std::move(b), std::move(a)};
-    };
+    const auto takes = editOf<TakeEdit>();
+    const auto reps = editOf<RepEdit>();
+    const auto blocks = editOf<BlockEdit>();
+    const auto links = editOf<LinkEdit>();
+    const auto repeats = editOf<RepeatEdit>();
+    const auto decisions = editOf<DecisionEdit>();
+    const auto planned = editOf<PlanEdit>();
     if (!(from.brief == to.brief))
         put(BriefEdit{{}, from.brief, to.brief});
     grown(from.takes, to.takes, takes);
@@ -147,6 +152,8 @@ std::vector<Edit> differences(const CaseData& from, const CaseData& to) {
     grown(from.blocks, to.blocks, blocks);
     grown(from.links, to.links, links);
     grown(from.repeats, to.repeats, repeats);
+    grown(from.decisions, to.decisions, decisions);
+    grown(from.planned, to.planned, planned);
     static const TrackSet nothing;
     static const Track empty;
     const auto marks = [&](const TrackSet& a, const TrackSet& b, Id take, bool removed) {
@@ -173,6 +180,8 @@ std::vector<Edit> differences(const CaseData& from, const CaseData& to) {
         const auto it = to.marks.find(take);
         marks(it == to.marks.end() ? nothing : it->second, tracks, take, true);
     }
+    gone(from.planned, to.planned, planned);
+    gone(from.decisions, to.decisions, decisions);
     gone(from.repeats, to.repeats, repeats);
     gone(from.links, to.links, links);
     gone(from.blocks, to.blocks, blocks);

@@ -2,6 +2,8 @@
 
 #include "casebook/casebook.h"
 #include "casebook/shipped.h"
+#include "core/progress/sets.h"
+#include "core/statistics/numbers.h"
 #include "demo/demo_library.h"
 #include "files/write_file.h"
 #include "handover/report.h"
@@ -16,10 +18,11 @@
 
 #include <cmath>
 #include <cstdio>
+#include <functional>
+#include <sstream>
+#include <tuple>
 
 namespace riflesso::cli {
-namespace {
-
 using nlohmann::json;
 
 Result<Day> todayOf(const CaseArguments& a) {
@@ -52,6 +55,42 @@ Result<std::unique_ptr<Casebook>> openCase(const CaseArguments& a) {
     if (!blueprint)
         return blueprint.error();
     return Casebook::open(std::shared_ptr<Library>(std::move(*library)), found->id, std::move(*blueprint), *today);
+}
+
+Status saved(Casebook& book, const std::function<bool(Casebook&)>& command) {
+    std::string why = "nothing was changed";
+    const auto listening =
+        QObject::connect(&book, &Casebook::failed, [&](const QString& text) { why = text.toStdString(); });
+    const bool done = command(book);
+    QObject::disconnect(listening);
+    return done ? Status(Done{}) : Status(Error{why, {}, {}, {}});
+}
+
+namespace {
+
+// The case with the sets chosen that the arguments name.
+Result<std::unique_ptr<Casebook>> openChosen(const CaseArguments& a) {
+    auto book = openCase(a);
+    if (!book)
+        return book;
+    const auto sets = setsOf((*book)->data());
+    SetChoice choice;
+    for (const auto& [text, option, chosen] :
+         {std::tuple{a.above, "--above", &choice.above}, {a.below, "--below", &choice.below}}) {
+        if (text.empty() || (text == "model" && chosen == &choice.below))
+            continue;
+        const RepSet* set = findSet(sets, text);
+        if (!set)
+            return Error{"there is no set \"" + text + "\"; the command sets lists them", option, {}, {}};
+        *chosen = set->key;
+    }
+    choice.situation = a.situation;
+    (*book)->setView(choice);
+    return book;
+}
+
+json keyJson(const std::optional<SetKey>& key) {
+    return key ? json(textOf(*key)) : json(nullptr);
 }
 
 // A number or null: JSON knows no infinity.
@@ -192,26 +231,114 @@ Status measure(const CaseArguments& a) {
 }
 
 Status compare(const CaseArguments& a) {
-    const auto book = openCase(a);
+    const auto book = openChosen(a);
     if (!book)
         return book.error();
     const Analysis& result = (*book)->analysisNow();
-    json list = json::array();
+    json list = json::array(), changes = json::object();
     for (const auto& d : result.deviations) {
         list.push_back(deviationJson(**book, d));
         if (!a.json)
             std::printf("%s\n", deviationWords((*book)->blueprint(), d).c_str());
     }
+    if (const RepSet* below = result.below ? findSet(result.sets, *result.below) : nullptr) {
+        const auto change = compareSets(setValues((*book)->data(), result.measured, below->reps),
+                                        setValues((*book)->data(), result.measured, result.athleteReps));
+        for (const auto& c : change)
+            changes[c.measure] = changeJson(c);
+        if (!a.json)
+            std::printf("%s\n", inWords(change).c_str());
+    }
     if (a.json)
         std::printf("%s\n", json{{"judged_day", result.judgedDay ? json(isoDate(*result.judgedDay)) : json(nullptr)},
+                                 {"above", keyJson(result.above)},
+                                 {"below", result.below ? keyJson(result.below) : json("model")},
+                                 {"situation", result.situation},
+                                 {"changes", changes},
                                  {"deviations", list}}
                                 .dump(1)
                                 .c_str());
     return Done{};
 }
 
-Status findings(const CaseArguments& a) {
+Status sets(const CaseArguments& a) {
     const auto book = openCase(a);
+    if (!book)
+        return book.error();
+    if (a.put.empty() != a.reps.empty())
+        return Error{"a set is made of a name and reps: --put NAME --reps 4,5,6", {}, {}, {}, ErrorKind::wrongUse};
+    if (!a.put.empty()) {
+        std::vector<Id> reps;
+        std::stringstream list(a.reps);
+        for (std::string word; std::getline(list, word, ',');) {
+            const auto id = numberFrom(word);
+            if (!id || !(*book)->data().reps.contains(static_cast<Id>(*id)))
+                return Error{"there is no rep \"" + word + "\" in this case", "--reps", "nothing was changed", {}};
+            reps.push_back(static_cast<Id>(*id));
+        }
+        if (auto s = saved(**book, [&](Casebook& b) { return b.putInSet(reps, a.put); }); !s)
+            return s;
+    }
+    json out = json::array();
+    for (const auto& s : setsOf((*book)->data())) {
+        out.push_back({{"set", textOf(s.key)},
+                       {"day", isoDate(s.key.day)},
+                       {"name", s.key.name},
+                       {"stage", kStageNames[static_cast<std::size_t>(s.stage)]},
+                       {"by_hand", s.byHand},
+                       {"reps", s.reps}});
+        if (!a.json)
+            std::printf("%-32s %zu reps\n", textOf(s.key).c_str(), s.reps.size());
+    }
+    if (a.json)
+        std::printf("%s\n", json{{"sets", out}}.dump(1).c_str());
+    return Done{};
+}
+
+Status decide(const CaseArguments& a) {
+    const auto book = openCase(a);
+    if (!book)
+        return book.error();
+    if (!(*book)->blueprint().fault(a.fault))
+        return Error{"the blueprint has no fault \"" + a.fault + "\"", {}, "nothing was changed", {}};
+    Status s = Done{};
+    if (a.verdict == "close") {
+        const FindingDecision* open = decisionOn((*book)->data(), a.fault);
+        if (!open)
+            return Error{"nothing is decided on \"" + a.fault + "\"", {}, "nothing was changed", {}};
+        s = saved(**book, [&, id = open->id](Casebook& b) { return b.closeDecision(id); });
+    } else {
+        FindingDecision d;
+        d.fault = a.fault;
+        d.reason = a.reason;
+        d.kind = a.verdict == "take"   ? DecisionKind::takenUp
+                 : a.verdict == "park" ? DecisionKind::parked
+                                       : DecisionKind::rejected;
+        s = saved(**book, [&](Casebook& b) { return b.decide(d); });
+    }
+    if (!s)
+        return s;
+    const Analysis& result = (*book)->analysisNow();
+    json list = json::array();
+    for (const auto& d : result.decided) {
+        const auto kind = kDecisionKindNames[static_cast<std::size_t>(d.decision.kind)];
+        list.push_back({{"fault", d.decision.fault},
+                        {"words", d.decision.words},
+                        {"kind", kind},
+                        {"reason", d.decision.reason},
+                        {"day", isoDate(d.decision.day)},
+                        {"now", d.words}});
+        if (!a.json)
+            std::printf("%s: %s, %s\n", (d.decision.fault.empty() ? d.decision.words : d.decision.fault).c_str(),
+                        std::string(kind).c_str(), d.words.c_str());
+    }
+    if (a.json)
+        std::printf("%s\n", json{{"decisions", list}, {"focus", result.judgement.focus}}.dump(1).c_str());
+    return Done{};
+}
+
+Status findings(const CaseArguments& a) {
+    const auto book = openChosen(a);
     if (!book)
         return book.error();
     const Analysis& result = (*book)->analysisNow();
@@ -238,7 +365,38 @@ Status findings(const CaseArguments& a) {
         }
         guesses.push_back(std::move(one));
     }
-    std::printf("%s\n", json{{"strengths", strengths},
+    json decided = json::array(), links = json::array(), choices = json::array();
+    for (const auto& d : result.decided)
+        decided.push_back({{"fault", d.decision.fault},
+                           {"words", d.decision.words},
+                           {"kind", kDecisionKindNames[static_cast<std::size_t>(d.decision.kind)]},
+                           {"reason", d.decision.reason},
+                           {"now", d.words}});
+    for (const auto& l : result.beliefs)
+        links.push_back({{"cause", l.cause},
+                         {"consequence", l.consequence},
+                         {"prior", rounded(l.prior)},
+                         {"posterior", rounded(l.posterior)},
+                         {"checks", l.checks},
+                         {"followed", l.followed}});
+    for (const auto& c : result.choices) {
+        json one = {
+            {"situation", c.situation}, {"choice", c.choice}, {"n", c.n}, {"worked", c.worked}, {"known", c.known}};
+        if (c.success)
+            one["interval95"] = {rounded(c.success->lo), rounded(c.success->hi)};
+        if (c.advised)
+            one["advised"] = *c.advised;
+        choices.push_back(std::move(one));
+    }
+    std::printf("%s\n", json{{"set", keyJson(result.above)},
+                             {"against", result.below ? keyJson(result.below) : json("model")},
+                             {"situation", result.situation},
+                             {"proposed", j.proposed},
+                             {"profile", j.profile},
+                             {"decisions", decided},
+                             {"links", links},
+                             {"choices", choices},
+                             {"strengths", strengths},
                              {"findings", found},
                              {"possible", possible},
                              {"undecided", undecided},
@@ -246,36 +404,6 @@ Status findings(const CaseArguments& a) {
                              {"expected_to_follow", j.expectedToFollow},
                              {"guesses", guesses},
                              {"next", result.next.words}}
-                            .dump(1)
-                            .c_str());
-    return Done{};
-}
-
-Status plan(const CaseArguments& a) {
-    const auto book = openCase(a);
-    if (!book)
-        return book.error();
-    const Analysis& result = (*book)->analysisNow();
-    if (!a.json) {
-        std::printf("%s", planWords(**book).c_str());
-        return Done{};
-    }
-    json blocks = json::array(), gates = json::array();
-    for (const auto& b : result.plan.blocks)
-        blocks.push_back({{"day", isoDate(b.day)},
-                          {"drill", b.drill},
-                          {"fault", b.fault},
-                          {"minutes", b.minutes},
-                          {"home", b.home},
-                          {"rules", b.rules}});
-    for (const auto& g : result.gates)
-        gates.push_back({{"drill", g.drill}, {"good", g.good}, {"bad", g.bad}, {"words", g.gate.words}});
-    std::printf("%s\n", json{{"focus", result.judgement.focus},
-                             {"ladder", result.plan.ladder},
-                             {"blocks", blocks},
-                             {"notes", result.plan.notes},
-                             {"infeasible", result.plan.infeasible},
-                             {"gates", gates}}
                             .dump(1)
                             .c_str());
     return Done{};

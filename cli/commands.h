@@ -5,13 +5,20 @@
 #include "core/measure/evaluate.h"
 #include "core/motion/result.h"
 #include "core/programme/calendar.h"
+#include "core/progress/sets.h"
 #include "core/technique/blueprint.h"
 
 #include <nlohmann/json.hpp>
 
+#include <functional>
+#include <memory>
 #include <optional>
 #include <string>
 #include <vector>
+
+namespace riflesso {
+class Casebook;
+}
 
 namespace riflesso::cli {
 
@@ -109,6 +116,8 @@ struct TableArguments {
     std::optional<double> level;     ///< of line: where is it reached
     bool json = false;
 };
+/// A measure's change from one set to another.
+nlohmann::json changeJson(const SetChange& change);
 /// Two sets of reps (CSV rep,measure,value,u,u_shared,camera): what moved from the first to the second.
 Status compareTables(const TableArguments& a);
 /// Where under stress a skill breaks (CSV stage,inside).
@@ -137,12 +146,37 @@ struct CaseArguments {
     long long caseId = 0; ///< 0: the only case, or the first
     long long take = 0;   ///< for tracks
     bool json = false;
+    std::string above, below;             ///< sets: "2026-11-22 before", or a name alone; empty = newest, model
+    std::optional<std::string> situation; ///< only reps of it
+    std::string put, reps;                ///< of sets: a name, and the reps that get it (ids with commas between)
+    std::string fault, verdict, reason;   ///< of decide
+    int weeks = 2;                        ///< of plan
+    std::string regime;                   ///< of plan: another than the brief's
+    bool keep = false;                    ///< of plan: what is shown is kept
+    long long block = 0;                  ///< of plan move, lock, drop
+    std::string day;                      ///< of plan move: where to
+    bool homeOnly = false;                ///< of plan ics
+    std::string drill, verdicts;          ///< of practice log
+    std::string measure;                  ///< of progress; empty = those of the focus
 };
 Status demo(const CaseArguments& a);
 Status measure(const CaseArguments& a);
 Status compare(const CaseArguments& a);
 Status findings(const CaseArguments& a);
 Status plan(const CaseArguments& a);
+/// Each focus measure over its dates: did it move, when, where does it break; feeling; practice.
+Status progress(const CaseArguments& a);
+/// One block of the kept plan by hand: verdict says move, lock, unlock, drop, done or accept.
+Status planBlock(const CaseArguments& a);
+/// The plan as iCalendar.
+Status planCalendar(const CaseArguments& a);
+/// A block of practice, and those there are.
+Status logPractice(const CaseArguments& a);
+Status listPractice(const CaseArguments& a);
+/// Lists the sets, or puts reps into one.
+Status sets(const CaseArguments& a);
+/// Takes a finding up, parks it, rejects it, or closes what was decided.
+Status decide(const CaseArguments& a);
 Status report(const CaseArguments& a);
 /// Lists the takes, writes a take's marks as tracks CSV, or reads such a file into it (all or nothing).
 Status tracks(const CaseArguments& a);
@@ -171,6 +205,12 @@ struct SimulateArguments {
 /// A film of the simulated athlete, with its truth, marks and pegs beside it.
 Status simulate(const SimulateArguments& a);
 
+/// The day that the arguments name, or today's.
+Result<Day> todayOf(const CaseArguments& a);
+/// The case that the arguments name.
+Result<std::unique_ptr<Casebook>> openCase(const CaseArguments& a);
+/// Runs a command of the casebook; its words when it fails.
+Status saved(Casebook& book, const std::function<bool(Casebook&)>& command);
 /// A shipped blueprint's name, or a file.
 Result<Blueprint> blueprintNamed(const std::string& name);
 /// A measured value of a rep: value, u and its parts, frames; or the reason why it was refused.

@@ -216,9 +216,20 @@ int main(int argc, char** argv) {
         sub->callback([&, run = command.run] { chosen = [&ta, run] { return run(ta); }; });
     }
     auto* progress = app.add_subcommand("progress", "Did it move, and when: a step, a drift or nothing");
-    progress->add_option("--history", ta.file, "CSV day,value,u,stage,pause")->required();
+    auto* history = progress->add_option("--history", ta.file, "CSV day,value,u,stage,pause instead of a library");
+    progress->add_option("--library", c.library, "the library's folder")->excludes(history);
+    progress->add_option("--case", c.caseId, "the case's number (the first one when left out)");
+    progress->add_option("--today", c.today, "the day that counts as today (2026-11-23)");
+    progress->add_option("--measure", c.measure, "only this measure; of the focus when left out");
     progress->add_flag("--json", ta.json, "as JSON");
-    progress->callback([&] { chosen = [&] { return cli::history(ta); }; });
+    progress->callback([&] {
+        if (c.library.empty() && ta.file.empty())
+            throw CLI::RequiredError("--library or --history");
+        chosen = [&] {
+            c.json = ta.json;
+            return ta.file.empty() ? cli::progress(c) : cli::history(ta);
+        };
+    });
 
     cli::AskArguments as;
     auto* ask = app.add_subcommand("ask", "What points clicked on a frame can answer, each with its error");
@@ -314,7 +325,7 @@ int main(int argc, char** argv) {
     const CaseCommand commands[] = {
         {"compare", "The newest session against its targets", cli::compare},
         {"findings", "Strengths, findings in order, the focus and why", cli::findings},
-        {"plan", "Drills for the focus on the next two weeks", cli::plan},
+        {"sets", "The sets of reps, or reps put into one", cli::sets},
         {"report", "The report as PDF and HTML", cli::report},
         {"tracks", "A take's marks as CSV, out and in; without a take, the list of takes", cli::tracks}};
     for (const auto& command : commands) {
@@ -330,6 +341,16 @@ int main(int argc, char** argv) {
             from->required();
         sub->add_option("--case", c.caseId, "the case's number (the first one when left out)");
         sub->add_option("--today", c.today, "plan from this day (2026-11-23)");
+        if (command.run == cli::compare || command.run == cli::findings) {
+            sub->add_option(command.run == cli::compare ? "--above" : "--set", c.above,
+                            "the set that is judged: \"2026-11-22 before\" or its name (the newest when left out)");
+            sub->add_option("--below", c.below, "another set in the model's place");
+            sub->add_option("--situation", c.situation, "only reps of this situation; \"\" = all");
+        }
+        if (command.run == cli::sets) {
+            sub->add_option("--put", c.put, "put reps into a set of this name");
+            sub->add_option("--reps", c.reps, "their numbers in the library, with commas between");
+        }
         if (std::string(command.name) == "report")
             sub->add_option("--out", c.out, "the folder to write report.pdf and report.html to")->required();
         else if (std::string(command.name) == "tracks") {
@@ -347,6 +368,72 @@ int main(int argc, char** argv) {
             };
         });
     }
+
+    auto* plan = app.add_subcommand("plan", "Drills for the focus laid on the coming weeks; bent by hand");
+    plan->add_option("--library", c.library, "the library's folder")->required();
+    plan->add_option("--case", c.caseId, "the case's number (the first one when left out)");
+    plan->add_option("--today", c.today, "plan from this day (2026-11-23)");
+    plan->add_option("--weeks", c.weeks, "how many weeks, 1 to 12")->capture_default_str();
+    plan->add_option("--regime", c.regime, "rebuild, often, keep or competition")
+        ->check(CLI::IsMember({"rebuild", "often", "keep", "competition"}));
+    plan->add_option("--reason", c.reason, "why, of a change by hand");
+    plan->add_flag("--keep", c.keep, "keep it: from then on it stands and changes as little as possible");
+    plan->add_flag("--json", c.json, "as JSON");
+    plan->require_subcommand(0, 1);
+    plan->callback([&] {
+        if (!chosen)
+            chosen = [&] { return cli::plan(c); };
+    });
+    for (const auto& [name, help] :
+         std::initializer_list<std::pair<const char*, const char*>>{{"move", "A block to another day"},
+                                                                    {"lock", "A block stays where it is"},
+                                                                    {"unlock", "A block may change again"},
+                                                                    {"drop", "Take a block away"},
+                                                                    {"done", "Tick a block off"}}) {
+        auto* by = plan->add_subcommand(name, help);
+        by->fallthrough();
+        by->add_option("BLOCK", c.block, "its number, as plan --json says after plan --keep")->required();
+        if (std::string(name) == "move")
+            by->add_option("DAY", c.day, "where to (2026-12-04)")->required();
+        by->callback([&, verdict = std::string(name)] {
+            c.verdict = verdict;
+            chosen = [&] { return cli::planBlock(c); };
+        });
+    }
+    auto* ics = plan->add_subcommand("ics", "The plan as a calendar file");
+    ics->fallthrough();
+    ics->add_option("OUT", c.out, "the file to write")->required();
+    ics->add_flag("--home", c.homeOnly, "only what is done at home");
+    ics->callback([&] { chosen = [&] { return cli::planCalendar(c); }; });
+
+    auto* practice = app.add_subcommand("practice", "Blocks of practice");
+    practice->require_subcommand(1);
+    auto* log = practice->add_subcommand("log", "Count a block");
+    log->add_option("CASE", c.caseId, "the case's number")->required();
+    log->add_option("--library", c.library, "the library's folder")->required();
+    log->add_option("--drill", c.drill, "the drill's id")->required();
+    log->add_option("--reps", c.verdicts, "G for good, B for bad, as GGBGG")->required();
+    log->add_option("--reason", c.reason, "what was wrong with the bad ones");
+    log->add_option("--today", c.today, "the day (2026-11-23)");
+    log->callback([&] { chosen = [&] { return cli::logPractice(c); }; });
+    auto* list = practice->add_subcommand("list", "What was practised");
+    list->add_option("--library", c.library, "the library's folder")->required();
+    list->add_option("--case", c.caseId, "the case's number (the first one when left out)");
+    list->add_option("--today", c.today, "the day that counts as today (2026-11-23)");
+    list->add_flag("--json", c.json, "as JSON");
+    list->callback([&] { chosen = [&] { return cli::listPractice(c); }; });
+
+    auto* decide = app.add_subcommand("decide", "Take a finding up, park it, reject it, or close what was decided");
+    decide->add_option("CASE", c.caseId, "the case's number")->required();
+    decide->add_option("FAULT", c.fault, "the fault's id")->required();
+    decide->add_option("WHAT", c.verdict, "take, park, reject or close")
+        ->required()
+        ->check(CLI::IsMember({"take", "park", "reject", "close"}));
+    decide->add_option("--library", c.library, "the library's folder")->required();
+    decide->add_option("--reason", c.reason, "why: build, age, old injury, taste, or your own words");
+    decide->add_option("--today", c.today, "the day of the decision (2026-11-23)");
+    decide->add_flag("--json", c.json, "as JSON");
+    decide->callback([&] { chosen = [&] { return cli::decide(c); }; });
 
     try {
         app.parse(argc, argv);

@@ -73,6 +73,15 @@ Result<std::vector<SetValue>> readSet(const std::string& file) {
 
 } // namespace
 
+json changeJson(const SetChange& c) {
+    return {{"change", c.change},        {"u", c.u},
+            {"mdc95", c.mdc95},          {"p", c.p},
+            {"p_adjusted", c.pAdjusted}, {"moved", c.moved},
+            {"before", c.meanBefore},    {"after", c.meanAfter},
+            {"reps_before", c.before},   {"reps_after", c.after},
+            {"scattered", c.scattered}};
+}
+
 Status compareTables(const TableArguments& a) {
     const auto before = readSet(a.tables.at(0)), after = readSet(a.tables.at(1));
     if (!before)
@@ -86,12 +95,7 @@ Status compareTables(const TableArguments& a) {
     }
     json out = json::object();
     for (const auto& c : changes)
-        out[c.measure] = {{"change", c.change},        {"u", c.u},
-                          {"mdc95", c.mdc95},          {"p", c.p},
-                          {"p_adjusted", c.pAdjusted}, {"moved", c.moved},
-                          {"before", c.meanBefore},    {"after", c.meanAfter},
-                          {"reps_before", c.before},   {"reps_after", c.after},
-                          {"scattered", c.scattered}};
+        out[c.measure] = changeJson(c);
     std::printf("%s\n", out.dump(1).c_str());
     return Done{};
 }

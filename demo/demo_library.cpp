@@ -173,7 +173,7 @@ Status build(const JsonReader& recipe, Library& library, const DemoOptions& opti
         // Two letters a rep: the athlete's verdict, then the coach's.
         const std::string verdicts = p["verdicts"].text();
         for (std::size_t i = 0; i + 1 < verdicts.size(); i += 3)
-            b.reps.push_back({verdicts[i] == 'g', verdicts[i + 1] == 'g'});
+            b.reps.push_back({verdicts[i] == 'g', verdicts[i + 1] == 'g', {}});
         practice.push_back(BlockEdit{b.id, std::nullopt, b});
     }
     return library.apply(*id, practice);

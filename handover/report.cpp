@@ -220,7 +220,7 @@ QString pageTwo(const Blueprint& b, const Analysis& a) {
     QStringList days;
     Day last{};
     for (const auto& block : a.plan.blocks) {
-        if (block.home)
+        if (block.home())
             continue;
         const QString what = QString("%1 (%2 min)").arg(escaped(b.drill(block.drill)->name)).arg(block.minutes);
         if (!days.isEmpty() && block.day == last)
@@ -230,7 +230,7 @@ QString pageTwo(const Blueprint& b, const Analysis& a) {
         last = block.day;
     }
     const auto home =
-        std::find_if(a.plan.blocks.begin(), a.plan.blocks.end(), [](const PlannedBlock& p) { return p.home; });
+        std::find_if(a.plan.blocks.begin(), a.plan.blocks.end(), [](const PlannedBlock& p) { return p.home(); });
     h += "<p>" + days.join("<br>") + "</p>";
     if (home != a.plan.blocks.end())
         h += QString("<p>Every other training day, two minutes at home: %1.</p>")

@@ -165,15 +165,6 @@ std::string doseWords(const Dose& dose) {
            shown(dose.minutes, dose.minutes == std::floor(dose.minutes) ? 0 : 1) + " min";
 }
 
-std::string dayWords(Day day) {
-    static const char* const weekdays[] = {"Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"};
-    static const char* const months[] = {"Jan", "Feb", "Mar", "Apr", "May", "Jun",
-                                         "Jul", "Aug", "Sep", "Oct", "Nov", "Dec"};
-    const std::chrono::year_month_day ymd(day);
-    return std::string(weekdays[weekdayOf(day)]) + " " + std::to_string(static_cast<unsigned>(ymd.day())) + " " +
-           months[static_cast<unsigned>(ymd.month()) - 1];
-}
-
 std::string variationWords(const MeasureDefinition& d, const Variation& v) {
     // Neighbours of one measure: as many digits as the smaller one needs.
     const double digits = v.spread.marking > 0.0 ? v.spread.marking / 2.0 : 0.0;
@@ -344,6 +335,14 @@ std::string findingsWords(const Casebook& book) {
 }
 
 std::string planWords(const Casebook& book) {
+    return planWords(book, book.analysis().plan);
+}
+
+std::string planWords(const Casebook& book, const Plan& plan) {
+    const auto nameOfDrill = [](const Blueprint& blueprint, const std::string& id) {
+        const Drill* d = blueprint.drill(id);
+        return d ? d->name : id;
+    };
     const auto& b = book.blueprint();
     const auto& a = book.analysis();
     std::string out = "Focus\n";
@@ -352,20 +351,20 @@ std::string planWords(const Casebook& book) {
     for (const auto& id : a.judgement.focus)
         out += "  " + b.fault(id)->name + ": \"" + b.fault(id)->cue + "\"\n";
     out += "\nDrills in order\n";
-    for (const auto& id : a.plan.ladder) {
+    for (const auto& id : plan.ladder) {
         const Drill& d = *b.drill(id);
         out += "  " + std::string(kStageNames[static_cast<std::size_t>(d.stage)]) + ": " + d.name + ", " +
                doseWords(d.dose) + ", \"" + d.cue + "\"\n";
         if (!d.caution.empty())
             out += "      caution: " + d.caution + "\n";
     }
-    out += "\nThe next two weeks\n";
-    for (const auto& block : a.plan.blocks)
-        out += "  " + dayWords(block.day) + "  " + shown(block.minutes, 0) + " min  " + b.drill(block.drill)->name +
-               (block.home ? " (at home)" : "") + "\n";
-    if (!a.plan.infeasible.empty())
-        out += "  " + a.plan.infeasible + "\n";
-    for (const auto& n : a.plan.notes)
+    out += "\nThe plan\n";
+    for (const auto& block : plan.blocks)
+        out += "  " + dayWords(block.day) + "  " + shown(block.minutes, 0) + " min  " + nameOfDrill(b, block.drill) +
+               (block.home() ? " (at home)" : "") + "\n";
+    if (!plan.infeasible.empty())
+        out += "  " + plan.infeasible + "\n";
+    for (const auto& n : plan.notes)
         out += "  " + n + "\n";
     for (const auto& g : a.gates)
         out += "\nGate of " + b.drill(g.drill)->name + ": " + g.gate.words;

@@ -44,9 +44,9 @@ std::string guessWords(const Blueprint& blueprint, const GuessCheck& check);
 
 std::string findingsWords(const Casebook& book);
 std::string planWords(const Casebook& book);
+/// The same of another plan.
+std::string planWords(const Casebook& book, const Plan& plan);
 /// "3 sets of 6, 5 min"
 std::string doseWords(const Dose& dose);
-/// "Mon 24 Nov"
-std::string dayWords(Day day);
 
 } // namespace riflesso

@@ -10,6 +10,7 @@
 #include "core/motion/sync.h"
 #include "core/programme/calendar.h"
 #include "core/technique/blueprint.h"
+#include "core/technique/own_target.h"
 
 #include <array>
 #include <cstdint>
@@ -41,6 +42,14 @@ struct Guess {
     friend bool operator==(const Guess&, const Guess&) = default;
 };
 
+/// What is to be reached, in figures.
+struct Goal {
+    std::string measure;
+    double from = 0.0, to = 0.0;
+    std::optional<Day> by{};
+    friend bool operator==(const Goal&, const Goal&) = default;
+};
+
 /// The interview. Also the case's head: one athlete, one technique, one goal.
 struct Brief {
     Athlete athlete;
@@ -56,6 +65,10 @@ struct Brief {
     int blueprintVersion = 1;                       ///< by which the case was last worked on
     ReferenceKind reference = ReferenceKind::model; ///< what the newest session is compared with
     std::vector<ModelPerformance> models{};         ///< measured elsewhere, besides the case's own model takes
+    std::optional<Goal> aim{};                      ///< the goal in numbers
+    std::vector<OwnTarget> targets{};               ///< bands of this athlete's own, one a measure
+    std::array<bool, 7> alone{};                    ///< no partner on this weekday, Monday first
+    std::string regime{};                           ///< how often technique is practised; empty = rebuild
     friend bool operator==(const Brief&, const Brief&) = default;
 };
 
@@ -122,6 +135,7 @@ struct Rep {
     std::optional<double> score{};             ///< the effect as a figure: points, metres, as the blueprint names it
     std::optional<Stage> stage{};              ///< when it differs from the take's
     std::map<std::string, Seen> seen{};        ///< by checkpoint
+    std::string set{};                         ///< reps judged together; empty = those of its day and stage
     friend bool operator==(const Rep&, const Rep&) = default;
 };
 
@@ -139,10 +153,12 @@ struct Link {
     }
 };
 
-/// Verdicts on one practised rep; the athlete's comes first.
+/// Verdicts on one practised rep, of whoever was there: one at least.
 struct PractisedRep {
-    bool athleteGood = false;
-    bool coachGood = false;
+    std::optional<bool> athlete{}, coach{};
+    std::string reason{}; ///< of a bad one; may be empty
+    /// The coach's where there is one, else the athlete's.
+    [[nodiscard]] bool good() const { return coach.value_or(athlete.value_or(false)); }
     friend bool operator==(const PractisedRep&, const PractisedRep&) = default;
 };
 
@@ -154,6 +170,7 @@ struct Block {
     Stage stage = Stage::shadow;
     std::vector<PractisedRep> reps;
     std::string note;
+    std::string cue{}; ///< chosen before the block; empty = the drill's own
     friend bool operator==(const Block&, const Block&) = default;
 };
 
@@ -175,6 +192,25 @@ struct RepeatMarking {
     friend bool operator==(const RepeatMarking&, const RepeatMarking&) = default;
 };
 
+/// What a coach said of a finding. It stands until it is closed, whatever the next film shows.
+enum class DecisionKind { takenUp, parked, rejected };
+inline constexpr std::array<std::string_view, 3> kDecisionKindNames = {"taken up", "parked", "not for this athlete"};
+/// What the athlete says to it.
+enum class Consent { notAsked, yes, notYet, no };
+inline constexpr std::array<std::string_view, 4> kConsentNames = {"not asked", "yes", "not yet", "no"};
+
+struct FindingDecision {
+    Id id = 0;
+    std::string fault; ///< of the blueprint; empty = a finding of the coach's own, in `words`
+    std::string words{};
+    DecisionKind kind = DecisionKind::takenUp;
+    std::string reason{}; ///< "build", "age", "old injury", "taste" or free words
+    Day day{};
+    Consent consent = Consent::notAsked;
+    std::optional<Day> closed{};
+    friend bool operator==(const FindingDecision&, const FindingDecision&) = default;
+};
+
 /// Names one mark.
 struct MarkKey {
     Id take = 0;
@@ -194,6 +230,8 @@ struct CaseData {
     std::map<Id, Link> links;
     std::map<Id, TrackSet> marks; ///< by take
     std::map<Id, RepeatMarking> repeats{};
+    std::map<Id, FindingDecision> decisions{};
+    std::map<Id, PlannedBlock> planned{}; ///< the plan that stands, with what became of it
     friend bool operator==(const CaseData&, const CaseData&) = default;
 };
 
@@ -210,8 +248,11 @@ using BlockEdit = EditOf<Id, Block>;
 using LinkEdit = EditOf<Id, Link>;
 using MarkEdit = EditOf<MarkKey, Mark>;
 using RepeatEdit = EditOf<Id, RepeatMarking>;
+using DecisionEdit = EditOf<Id, FindingDecision>;
+using PlanEdit = EditOf<Id, PlannedBlock>;
 /// What the library writes and the casebook undoes.
-using Edit = std::variant<BriefEdit, TakeEdit, RepEdit, BlockEdit, MarkEdit, LinkEdit, RepeatEdit>;
+using Edit =
+    std::variant<BriefEdit, TakeEdit, RepEdit, BlockEdit, MarkEdit, LinkEdit, RepeatEdit, DecisionEdit, PlanEdit>;
 
 /// Carries an edit out on plain data (its `after`). Removing a take leaves its reps and marks to edits of their own.
 void applyTo(CaseData& data, const Edit& edit);

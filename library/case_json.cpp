@@ -4,6 +4,8 @@
 
 #include "library/json_reader.h"
 
+#include <cmath>
+
 namespace riflesso {
 namespace {
 
@@ -121,19 +123,36 @@ std::string toJson(const Brief& b) {
     json models = json::array();
     for (const auto& m : b.models)
         models.push_back(json::parse(modelToJson(m)));
-    return json{{"goal", b.goal},
-                {"thinks", b.thinks},
-                {"told", b.told},
-                {"injuries", b.injuries},
-                {"wants_rebuild", b.wantsRebuild},
-                {"school", b.school},
-                {"minutes", b.minutes},
-                {"competitions", competitions},
-                {"guesses", guesses},
-                {"blueprint_version", b.blueprintVersion},
-                {"reference", enumName(kReferenceKindNames, b.reference)},
-                {"models", models}}
-        .dump(-1, ' ', false, json::error_handler_t::replace);
+    json j = {{"goal", b.goal},
+              {"thinks", b.thinks},
+              {"told", b.told},
+              {"injuries", b.injuries},
+              {"wants_rebuild", b.wantsRebuild},
+              {"school", b.school},
+              {"minutes", b.minutes},
+              {"competitions", competitions},
+              {"guesses", guesses},
+              {"blueprint_version", b.blueprintVersion},
+              {"reference", enumName(kReferenceKindNames, b.reference)},
+              {"models", models}};
+    if (b.aim) {
+        j["aim"] = {{"measure", b.aim->measure}, {"from", b.aim->from}, {"to", b.aim->to}};
+        if (b.aim->by)
+            j["aim"]["by"] = isoDate(*b.aim->by);
+    }
+    for (const auto& t : b.targets) {
+        json target = {{"measure", t.measure}, {"off", t.off}, {"reason", t.reason}};
+        if (std::isfinite(t.lo))
+            target["lo"] = t.lo;
+        if (std::isfinite(t.hi))
+            target["hi"] = t.hi;
+        j["targets"].push_back(target);
+    }
+    if (b.alone != std::array<bool, 7>{})
+        j["alone"] = b.alone;
+    if (!b.regime.empty())
+        j["regime"] = b.regime;
+    return j.dump(-1, ' ', false, json::error_handler_t::replace);
 }
 
 Result<Brief> briefFromJson(const std::string& text) {
@@ -157,6 +176,25 @@ Result<Brief> briefFromJson(const std::string& text) {
             b.reference = j["reference"].word<ReferenceKind>(kReferenceKindNames);
         for (const auto& m : j.itemsOr("models"))
             b.models.push_back(readModel(m));
+        if (j.has("aim")) {
+            const auto aim = j["aim"];
+            b.aim = Goal{aim["measure"].text(), aim["from"].number(), aim["to"].number(), {}};
+            if (aim.has("by"))
+                b.aim->by = readDay(aim["by"]);
+        }
+        for (const auto& t : j.itemsOr("targets")) {
+            OwnTarget own;
+            own.measure = t["measure"].text();
+            own.off = t.truthOr("off", false);
+            own.lo = t.numberOr("lo", own.lo);
+            own.hi = t.numberOr("hi", own.hi);
+            own.reason = t.textOr("reason");
+            b.targets.push_back(own);
+        }
+        const auto alone = j.itemsOr("alone");
+        for (std::size_t i = 0; i < 7 && i < alone.size(); ++i)
+            b.alone[i] = alone[i].truth();
+        b.regime = j.textOr("regime");
         return b;
     });
 }
@@ -270,6 +308,8 @@ std::string toJson(const Rep& r) {
         j["score"] = *r.score;
     if (r.stage)
         j["stage"] = enumName(kStageNames, *r.stage);
+    if (!r.set.empty())
+        j["set"] = r.set;
     for (const auto& [id, s] : r.seen) {
         auto& to = j["seen"][id];
         to = {{"verdict", enumName(kSeenVerdictNames, s.verdict)}, {"frame", s.frame.value}};
@@ -308,6 +348,7 @@ Result<Rep> repFromJson(const std::string& text) {
             r.score = j["score"].number();
         if (j.has("stage"))
             r.stage = j["stage"].word<Stage>(kStageNames);
+        r.set = j.textOr("set");
         if (j.has("seen"))
             for (const auto& [id, s] : j["seen"].fields()) {
                 Seen seen{s["verdict"].word<SeenVerdict>(kSeenVerdictNames),
@@ -394,14 +435,24 @@ Result<RepeatMarking> repeatFromJson(const std::string& text) {
 
 std::string toJson(const Block& b) {
     json reps = json::array();
-    for (const auto& r : b.reps)
-        reps.push_back({{"athlete", r.athleteGood}, {"coach", r.coachGood}});
-    return json{{"day", isoDate(b.day)},
-                {"drill", b.drill},
-                {"stage", enumName(kStageNames, b.stage)},
-                {"reps", reps},
-                {"note", b.note}}
-        .dump(-1, ' ', false, json::error_handler_t::replace);
+    for (const auto& r : b.reps) {
+        json rep = json::object();
+        if (r.athlete)
+            rep["athlete"] = *r.athlete;
+        if (r.coach)
+            rep["coach"] = *r.coach;
+        if (!r.reason.empty())
+            rep["reason"] = r.reason;
+        reps.push_back(rep);
+    }
+    json j = {{"day", isoDate(b.day)},
+              {"drill", b.drill},
+              {"stage", enumName(kStageNames, b.stage)},
+              {"reps", reps},
+              {"note", b.note}};
+    if (!b.cue.empty())
+        j["cue"] = b.cue;
+    return j.dump(-1, ' ', false, json::error_handler_t::replace);
 }
 
 Result<Block> blockFromJson(const std::string& text) {
@@ -410,9 +461,80 @@ Result<Block> blockFromJson(const std::string& text) {
         b.day = readDay(j["day"]);
         b.drill = j["drill"].text();
         b.stage = j["stage"].word<Stage>(kStageNames);
-        for (const auto& r : j["reps"].items())
-            b.reps.push_back({r["athlete"].truth(), r["coach"].truth()});
+        for (const auto& r : j["reps"].items()) {
+            PractisedRep rep;
+            if (r.has("athlete"))
+                rep.athlete = r["athlete"].truth();
+            if (r.has("coach"))
+                rep.coach = r["coach"].truth();
+            rep.reason = r.textOr("reason");
+            b.reps.push_back(rep);
+        }
         b.note = j.textOr("note");
+        b.cue = j.textOr("cue");
+        return b;
+    });
+}
+
+std::string toJson(const FindingDecision& d) {
+    json j = {{"fault", d.fault},
+              {"kind", enumName(kDecisionKindNames, d.kind)},
+              {"reason", d.reason},
+              {"day", isoDate(d.day)},
+              {"consent", enumName(kConsentNames, d.consent)}};
+    if (!d.words.empty())
+        j["words"] = d.words;
+    if (d.closed)
+        j["closed"] = isoDate(*d.closed);
+    return j.dump(-1, ' ', false, json::error_handler_t::replace);
+}
+
+Result<FindingDecision> decisionFromJson(const std::string& text) {
+    return guarded<FindingDecision>(text, "decision", [](const JsonReader& j) {
+        FindingDecision d;
+        d.fault = j["fault"].text();
+        d.words = j.textOr("words");
+        d.kind = j["kind"].word<DecisionKind>(kDecisionKindNames);
+        d.reason = j.textOr("reason");
+        d.day = readDay(j["day"]);
+        d.consent = j["consent"].word<Consent>(kConsentNames);
+        if (j.has("closed"))
+            d.closed = readDay(j["closed"]);
+        return d;
+    });
+}
+
+std::string toJson(const PlannedBlock& b) {
+    json j = {{"day", isoDate(b.day)},
+              {"fault", b.fault},
+              {"drill", b.drill},
+              {"minutes", b.minutes},
+              {"kind", enumName(kBlockKindNames, b.kind)},
+              {"stage", enumName(kStageNames, b.stage)},
+              {"state", enumName(kBlockStateNames, b.state)}};
+    if (b.locked)
+        j["locked"] = true;
+    if (!b.accepted.empty())
+        j["accepted"] = b.accepted;
+    if (!b.why.empty())
+        j["why"] = b.why;
+    return j.dump(-1, ' ', false, json::error_handler_t::replace);
+}
+
+Result<PlannedBlock> plannedFromJson(const std::string& text) {
+    return guarded<PlannedBlock>(text, "planned block", [](const JsonReader& j) {
+        PlannedBlock b;
+        b.day = readDay(j["day"]);
+        b.fault = j.textOr("fault");
+        b.drill = j["drill"].text();
+        b.minutes = j["minutes"].number();
+        b.kind = j["kind"].word<BlockKind>(kBlockKindNames);
+        b.stage = j["stage"].word<Stage>(kStageNames);
+        b.state = j["state"].word<BlockState>(kBlockStateNames);
+        b.locked = j.truthOr("locked", false);
+        for (const auto& a : j.itemsOr("accepted"))
+            b.accepted.push_back(a.text());
+        b.why = j.textOr("why");
         return b;
     });
 }

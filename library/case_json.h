@@ -16,6 +16,8 @@ std::string toJson(const Rep& rep);
 std::string toJson(const Block& block);
 std::string toJson(const Link& link);
 std::string toJson(const RepeatMarking& repeat);
+std::string toJson(const FindingDecision& decision);
+std::string toJson(const PlannedBlock& block); ///< without what is made anew
 /// Drawn lines, known lengths and points as they stand in a take; also a file format of its own (`riflesso-cli
 /// calibrate`).
 std::string toJson(const CalibrationInput& calibration);
@@ -28,6 +30,8 @@ Result<Rep> repFromJson(const std::string& text);
 Result<Block> blockFromJson(const std::string& text);
 Result<Link> linkFromJson(const std::string& text);
 Result<RepeatMarking> repeatFromJson(const std::string& text);
+Result<FindingDecision> decisionFromJson(const std::string& text);
+Result<PlannedBlock> plannedFromJson(const std::string& text);
 Result<CalibrationInput> calibrationFromJson(const std::string& text);
 
 } // namespace riflesso

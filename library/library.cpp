@@ -341,6 +341,26 @@ Status Library::setBlueprint(Id caseId, const std::string& blueprintId) {
     });
 }
 
+Result<std::map<Day, double>> Library::minutesElsewhere(Id caseId, Day from) const {
+    std::map<Day, double> out;
+    QSqlQuery query(m_impl->database->db());
+    query.prepare(
+        "SELECT p.body FROM planned p JOIN cases c ON c.id = p.case_id WHERE c.id <> ? AND c.athlete = (SELECT "
+        "athlete FROM cases WHERE id = ?)");
+    query.addBindValue(QVariant::fromValue<qlonglong>(caseId));
+    query.addBindValue(QVariant::fromValue<qlonglong>(caseId));
+    if (!query.exec())
+        return m_impl->database->failed(query.lastError(), "reading the plans");
+    while (query.next()) {
+        const auto block = plannedFromJson(query.value(0).toString().toStdString());
+        if (!block)
+            return block.error();
+        if (block->day >= from && block->state != BlockState::dropped && block->state != BlockState::missed)
+            out[block->day] += block->minutes;
+    }
+    return out;
+}
+
 Status Library::setCard(Id caseId, const std::string& card) {
     return m_impl->inTransaction([&] {
         return m_impl->exec("UPDATE cases SET card = ? WHERE id = ?",
@@ -360,6 +380,8 @@ Status Library::eraseAthlete(Id athlete) {
                                 "DELETE FROM links WHERE case_id IN (SELECT id FROM cases WHERE athlete = ?)",
                                 "DELETE FROM repeats WHERE case_id IN (SELECT id FROM cases WHERE athlete = ?)",
                                 "DELETE FROM blocks WHERE case_id IN (SELECT id FROM cases WHERE athlete = ?)",
+                                "DELETE FROM decisions WHERE case_id IN (SELECT id FROM cases WHERE athlete = ?)",
+                                "DELETE FROM planned WHERE case_id IN (SELECT id FROM cases WHERE athlete = ?)",
                                 "DELETE FROM takes WHERE case_id IN (SELECT id FROM cases WHERE athlete = ?)",
                                 "DELETE FROM cases WHERE athlete = ?", "DELETE FROM athletes WHERE id = ?"})
             if (auto done = m_impl->exec(sql, {QVariant::fromValue<qlonglong>(athlete)}, "deleting the athlete"); !done)

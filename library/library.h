@@ -49,7 +49,7 @@ enum class Access { write, read };
 class Library {
 public:
     /// The format this program reads and writes; a library of a newer one is refused.
-    static constexpr int kFormat = 4;
+    static constexpr int kFormat = 5;
 
     /// Makes a new, empty library; the folder may exist if it holds no library. Made under another name and named last:
     /// a killed program leaves none, and of two at once one is told that there is a library already.
@@ -80,6 +80,8 @@ public:
     /// Another technique for a case in which nothing has been marked, placed or practised. Errors: something has.
     Status setBlueprint(Id caseId, const std::string& blueprintId);
     /// What the shelf shows of a case. Not part of the case: never undone, last one wins.
+    /// Minutes that the athlete's other cases have planned, by day, from \p from on.
+    [[nodiscard]] Result<std::map<Day, double>> minutesElsewhere(Id caseId, Day from) const;
     Status setCard(Id caseId, const std::string& card);
     /// An athlete with all cases, and all films that no other take uses. Cannot be undone.
     Status eraseAthlete(Id athlete);

@@ -100,6 +100,16 @@ const char* const kFromFormat3[] = {
     "coalesce((SELECT max(id) FROM repeats), 0))",
 };
 
+// What format 4 lacked: decisions on findings and the plan that stands.
+const char* const kFromFormat4[] = {
+    "CREATE TABLE decisions (id INTEGER PRIMARY KEY, case_id INTEGER NOT NULL REFERENCES cases(id), body TEXT NOT "
+    "NULL, version INTEGER NOT NULL DEFAULT 1, sum INTEGER)",
+    "CREATE INDEX decisions_of_case ON decisions(case_id)",
+    "CREATE TABLE planned (id INTEGER PRIMARY KEY, case_id INTEGER NOT NULL REFERENCES cases(id), body TEXT NOT NULL, "
+    "version INTEGER NOT NULL DEFAULT 1, sum INTEGER)",
+    "CREATE INDEX planned_of_case ON planned(case_id)",
+};
+
 // Format 3. A new library goes the same way as an old one.
 const char* const kFormat3[] = {
     "CREATE TABLE cases (id INTEGER PRIMARY KEY, blueprint TEXT NOT NULL, brief TEXT NOT NULL)",
@@ -134,6 +144,7 @@ const std::vector<const char*>& schema() {
     static const std::vector<const char*> all = [] {
         std::vector<const char*> s(std::begin(kFormat3), std::end(kFormat3));
         s.insert(s.end(), std::begin(kFromFormat3), std::end(kFromFormat3));
+        s.insert(s.end(), std::begin(kFromFormat4), std::end(kFromFormat4));
         return s;
     }();
     return all;
@@ -147,6 +158,8 @@ std::vector<const char*> stepsFrom(int format) {
         steps.insert(steps.end(), std::begin(kFromFormat2), std::end(kFromFormat2));
     if (format < 4)
         steps.insert(steps.end(), std::begin(kFromFormat3), std::end(kFromFormat3));
+    if (format < 5)
+        steps.insert(steps.end(), std::begin(kFromFormat4), std::end(kFromFormat4));
     return steps;
 }
 
@@ -161,7 +174,8 @@ qint64 sumOf(std::initializer_list<QByteArray> parts) {
 }
 
 const char* Rows::nameOf(Table table) {
-    static constexpr const char* names[] = {"cases", "athletes", "takes", "reps", "blocks", "links", "repeats"};
+    static constexpr const char* names[] = {"cases", "athletes", "takes",     "reps",   "blocks",
+                                            "links", "repeats",  "decisions", "planned"};
     return names[static_cast<int>(table)];
 }
 
@@ -349,6 +363,12 @@ Status Rows::write(Id caseId, const Edit& edit) {
         Status operator()(const RepeatEdit& e) const {
             return rows.writeBody(Table::repeats, e.key, "case_id", caseId, bodyOf(e.after), !e.before);
         }
+        Status operator()(const DecisionEdit& e) const {
+            return rows.writeBody(Table::decisions, e.key, "case_id", caseId, bodyOf(e.after), !e.before);
+        }
+        Status operator()(const PlanEdit& e) const {
+            return rows.writeBody(Table::planned, e.key, "case_id", caseId, bodyOf(e.after), !e.before);
+        }
         Status operator()(const MarkEdit& e) const { return rows.writeMark(e); }
     };
     return std::visit(Visitor{*this, caseId}, edit);
@@ -438,6 +458,9 @@ Result<CaseData> Rows::load(Id caseId) {
     rows("SELECT id, version, sum, body FROM blocks WHERE case_id = ?", Table::blocks, blockFromJson, data.blocks);
     rows("SELECT id, version, sum, body FROM links WHERE case_id = ?", Table::links, linkFromJson, data.links);
     rows("SELECT id, version, sum, body FROM repeats WHERE case_id = ?", Table::repeats, repeatFromJson, data.repeats);
+    rows("SELECT id, version, sum, body FROM decisions WHERE case_id = ?", Table::decisions, decisionFromJson,
+         data.decisions);
+    rows("SELECT id, version, sum, body FROM planned WHERE case_id = ?", Table::planned, plannedFromJson, data.planned);
     each("SELECT take_id, frame, landmark, x, y, sigma, how, marks.sum FROM marks JOIN takes ON takes.id = take_id "
          "WHERE case_id = ?",
          [&] {
@@ -471,7 +494,8 @@ Status Rows::check() const {
         return Done{};
     };
     const auto bytes = [&](int column) { return query.value(column).toString().toUtf8(); };
-    for (const Table table : {Table::cases, Table::athletes, Table::reps, Table::blocks, Table::links, Table::repeats})
+    for (const Table table : {Table::cases, Table::athletes, Table::reps, Table::blocks, Table::links, Table::repeats,
+                              Table::decisions, Table::planned})
         if (auto s =
                 each(QString("SELECT id, sum, %1 FROM %2").arg(table == Table::cases ? "brief" : "body", nameOf(table)),
                      [&]() -> std::optional<Error> {

@@ -121,24 +121,39 @@ Judgement judge(const Blueprint& blueprint, const std::vector<Deviation>& deviat
     std::stable_sort(j.findings.begin(), j.findings.end(), byPriority);
     std::stable_sort(j.possible.begin(), j.possible.end(), byPriority);
 
-    if (!j.findings.empty()) {
-        const Finding& first = j.findings.front();
-        j.focus.push_back(first.fault);
-        for (const auto& d : first.downstream)
-            j.expectedToFollow.push_back(d.fault);
-        for (const auto& f : j.findings) {
-            const bool related = f.fault == first.fault || pathStrength(blueprint, first.fault, f.fault) > 0.0 ||
-                                 pathStrength(blueprint, f.fault, first.fault) > 0.0;
-            if (related)
-                continue;
-            j.focus.push_back(f.fault);
-            for (const auto& d : f.downstream)
-                if (std::find(j.expectedToFollow.begin(), j.expectedToFollow.end(), d.fault) ==
-                    j.expectedToFollow.end())
-                    j.expectedToFollow.push_back(d.fault);
-            break;
-        }
+    const auto isAside = [&](const std::string& fault) {
+        return std::find(options.setAside.begin(), options.setAside.end(), fault) != options.setAside.end();
+    };
+    std::vector<const Finding*> order;
+    for (const auto& f : j.findings)
+        if (!isAside(f.fault))
+            order.push_back(&f);
+    if (const auto match = profileOf(blueprint, j); match && !order.empty() && !order.front()->parts.safety) {
+        const auto profile = std::find_if(blueprint.profiles.begin(), blueprint.profiles.end(),
+                                          [&](const Profile& p) { return p.id == match->profile; });
+        const auto place = [&](const Finding* f) {
+            return std::find(profile->faults.begin(), profile->faults.end(), f->fault);
+        };
+        std::stable_sort(order.begin(), order.end(),
+                         [&](const Finding* x, const Finding* y) { return place(x) < place(y); });
+        if (place(order.front()) != profile->faults.end())
+            j.profile = match->profile;
     }
+    for (const Finding* f : order) {
+        const bool related = std::any_of(j.proposed.begin(), j.proposed.end(), [&](const std::string& taken) {
+            return pathStrength(blueprint, taken, f->fault) > 0.0 || pathStrength(blueprint, f->fault, taken) > 0.0;
+        });
+        if (!related && j.proposed.size() < 2)
+            j.proposed.push_back(f->fault);
+    }
+    j.focus = options.takenUp.empty() ? j.proposed : options.takenUp;
+    if (j.focus.size() > 2)
+        j.focus.resize(2);
+    for (const auto& f : j.findings)
+        if (std::find(j.focus.begin(), j.focus.end(), f.fault) == j.focus.end() && !isAside(f.fault) &&
+            std::any_of(j.focus.begin(), j.focus.end(),
+                        [&](const std::string& cause) { return pathStrength(blueprint, cause, f.fault) > 0.0; }))
+            j.expectedToFollow.push_back(f.fault);
 
     for (const auto& d : deviations) {
         if (!d.judged)

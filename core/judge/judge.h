@@ -18,6 +18,8 @@ struct JudgeOptions {
     double latest = 0.5;          ///< earliness of the last key position; the first has 1
     double strengthMargin = 0.25; ///< share of the tolerance that a strength keeps to the edge
     std::size_t mostStrengths = 4;
+    std::vector<std::string> takenUp{};  ///< faults that a person has decided to work on, first first
+    std::vector<std::string> setAside{}; ///< parked, or not for this athlete: never proposed
 };
 
 /// The parts of a priority, so that a person can say why this one is first.
@@ -56,10 +58,14 @@ struct Judgement {
     std::vector<Finding> findings;             ///< by priority, first first
     std::vector<Finding> possible;             ///< P below the limit; listed apart, never worked on
     std::vector<std::string> undecided;        ///< measures
-    std::vector<std::string> focus;            ///< one fault, at most two
+    std::vector<std::string> focus;            ///< one fault, at most two: what was taken up, else what is proposed
+    std::vector<std::string> proposed;         ///< what this film alone would propose, set-aside faults left out
+    std::string profile;                       ///< whose order of repair set the proposal; empty = none
     std::vector<std::string> expectedToFollow; ///< faults that should go with the focus
 };
 
+/// What is taken up is the focus, in this film or not; without it the proposal is: the first finding, or when a profile
+/// is matched the first of its order that is a finding, and one more that is no cause or consequence of it.
 /// P(fault) = 1 − Π(1 − weight × P(out in the indicator's direction)) (noisy-or), over judged indicators.
 Judgement judge(const Blueprint& blueprint, const std::vector<Deviation>& deviations, const JudgeOptions& options = {});
 

@@ -1,15 +1,13 @@
 #pragma once
 /// \file
-/// Drills for a focus, in ladder order, laid on the days that the athlete really has.
-///
-/// The rules are the trade's (common practice, no source): one technique session a week beside normal training, two
-/// minutes a day at home, focus of one or two things, nothing new within two weeks of a main competition.
+/// Days, and what stands on them; the ladder of a fault.
 
 #include "core/judge/judge.h"
 #include "core/technique/blueprint.h"
 
 #include <array>
 #include <chrono>
+#include <cstdint>
 #include <map>
 #include <optional>
 #include <string>
@@ -26,46 +24,37 @@ std::optional<Day> dayFromIso(std::string_view text);
 /// 0 = Monday … 6 = Sunday.
 int weekdayOf(Day day);
 
-struct CalendarInput {
-    Day from{};
-    int days = 14;
-    std::array<int, 7> minutes{}; ///< Monday first
-    std::vector<Day> competitions;
-    std::vector<std::string> equipment; ///< what is at hand; empty = unknown, everything is allowed
-    bool partner = true;
-    bool wantsRebuild = true;
-    std::map<std::string, Stage> reached; ///< by fault: the stage practice has come to; shadow when absent
-};
+/// "Mon 24 Nov".
+std::string dayWords(Day day);
 
-struct CalendarRules {
-    int sessionsPerWeek = 1;
-    double homeMinutes = 2.0;
-    int quietDays = 14; ///< before a main competition
-    std::size_t mostFocus = 2;
-};
+/// session: in the technique session of its day; home: alone, a few minutes; support: mobility, strength and the like.
+enum class BlockKind { session, home, support };
+inline constexpr std::array<std::string_view, 3> kBlockKindNames = {"session", "home", "support"};
 
-/// One block on one day.
+/// What became of it. Dropped ones stay on record so that they are not planned again on that day.
+enum class BlockState { planned, done, moved, missed, dropped };
+inline constexpr std::array<std::string_view, 5> kBlockStateNames = {"planned", "done", "moved", "missed", "dropped"};
+
+/// One drill on one day.
 struct PlannedBlock {
     Day day{};
     std::string fault;
     std::string drill;
     double minutes = 0.0;
-    bool home = false;
-    std::vector<std::string> rules; ///< the rules it obeys, in words
-};
-
-struct Plan {
-    std::vector<std::string> ladder; ///< drills of the focus, easiest stage first
-    std::vector<PlannedBlock> blocks;
-    std::vector<std::string> notes; ///< what the coach should know
-    std::string infeasible;         ///< which rule to relax; empty when the plan stands
+    BlockKind kind = BlockKind::session;
+    std::vector<std::string> rules{}; ///< the rules it obeys, in words; made anew, not kept
+    Stage stage = Stage::shadow;
+    BlockState state = BlockState::planned;
+    bool locked = false;                 ///< by a person: planning goes round it
+    bool forecast = false;               ///< beyond the stage reached today: "if the gate agrees"; made anew, not kept
+    std::vector<std::string> accepted{}; ///< rules that were overruled knowingly
+    std::string why{};                   ///< of a change made by hand
+    std::int64_t id = 0;                 ///< in the library; 0 = not kept yet
+    [[nodiscard]] bool home() const { return kind == BlockKind::home; }
+    friend bool operator==(const PlannedBlock&, const PlannedBlock&) = default;
 };
 
 /// Drills that answer a fault, in ladder order (stage, then the blueprint's order).
 std::vector<const Drill*> ladderOf(const Blueprint& blueprint, const Fault& fault);
-
-/// Pure. With no focus, an empty plan and a note.
-Plan prescribe(const Blueprint& blueprint, const std::vector<std::string>& focus, const CalendarInput& input,
-               const CalendarRules& rules = {});
 
 } // namespace riflesso

@@ -29,7 +29,49 @@ void addShared(std::map<std::string, double>& shared, const Values& values, doub
         shared[v->camera.empty() ? unknown : v->camera] += sign * v->uShared / static_cast<double>(values.size());
 }
 
-SetChange changeOf(const std::string& measure, const Values& before, const Values& after, const SetOptions& options) {
+// How far the reps of a measure scatter within their sets, against what their stated errors allow.
+struct Scatter {
+    double stated = 0.0;  ///< chance variance of one rep
+    double squares = 0.0; ///< sum of squares within the sets
+    int dof = 0;
+    [[nodiscard]] double ratio() const { return stated > 0.0 ? squares / stated : 0.0; } ///< χ² of dof
+};
+
+Scatter scatterOf(const Values& before, const Values& after) {
+    Scatter out;
+    const double n = static_cast<double>(before.size() + after.size());
+    for (const auto* values : {&before, &after}) {
+        const double mean = meanOf(*values);
+        for (const auto* v : *values) {
+            out.stated += v->u * v->u / n;
+            out.squares += (v->value - mean) * (v->value - mean);
+        }
+    }
+    out.dof = static_cast<int>(n) - 2;
+    return out;
+}
+
+// What the other measures of the table say: how much more than stated a rep varies, and whether that is sure.
+struct Common {
+    double factor = 1.0;
+    bool sure = false;
+};
+
+Common commonOf(const std::vector<Scatter>& all, std::size_t but, const SetOptions& options) {
+    double chi2 = 0.0;
+    int dof = 0;
+    for (std::size_t i = 0; i < all.size(); ++i)
+        if (i != but && all[i].stated > 0.0 && all[i].dof > 0) {
+            chi2 += std::min(all[i].ratio(), 25.0 * all[i].dof); // one wild measure does not speak for all
+            dof += all[i].dof;
+        }
+    if (dof == 0)
+        return {};
+    return {std::max(1.0, chi2 / dof), chi2 > chiSquareQuantile(options.scatterTest, dof)};
+}
+
+SetChange changeOf(const std::string& measure, const Values& before, const Values& after, const Scatter& scatter,
+                   const Common& common, const SetOptions& options) {
     SetChange c;
     c.measure = measure;
     c.before = static_cast<int>(before.size());
@@ -37,18 +79,15 @@ SetChange changeOf(const std::string& measure, const Values& before, const Value
     c.meanBefore = meanOf(before);
     c.meanAfter = meanOf(after);
     c.change = c.meanAfter - c.meanBefore;
-    double stated = 0.0, squares = 0.0;
-    for (const auto& [values, mean] : {std::pair{&before, c.meanBefore}, std::pair{&after, c.meanAfter}})
-        for (const auto* v : *values) {
-            stated += v->u * v->u / (c.before + c.after);
-            squares += (v->value - mean) * (v->value - mean);
-        }
-    const int dof = c.before + c.after - 2;
-    double variance = stated;
-    if (dof > 0 && squares > stated * chiSquareQuantile(options.scatterTest, dof)) {
+    c.scattered =
+        scatter.dof > 0 && scatter.squares > scatter.stated * chiSquareQuantile(options.scatterTest, scatter.dof);
+    // The stated errors hold until something contradicts them. Then the scatter counts; from few reps it is unsure, so
+    // that what the other measures say stands in for some reps more.
+    double variance = scatter.stated;
+    if (c.scattered || common.sure) {
+        const double lent = common.sure ? options.lent : 0.0, dof = lent + scatter.dof;
         const double t = studentQuantile(0.975, dof) / kNormal95;
-        variance = std::max(stated, squares / dof * t * t);
-        c.scattered = true;
+        variance = std::max(variance, (lent * common.factor * scatter.stated + scatter.squares) / dof) * t * t;
     }
     std::map<std::string, double> shared;
     addShared(shared, before, -1.0, "?before"); // no camera is called so: a question mark stands for "unknown"
@@ -85,13 +124,15 @@ std::vector<SetChange> compareSets(const std::vector<SetValue>& before, const st
     for (const auto& v : after)
         if (const auto it = by.find(v.measure); it != by.end())
             it->second.second.push_back(&v);
+    std::erase_if(order, [&](const std::string& measure) { return by.at(measure).second.empty(); });
+    std::vector<Scatter> scatters;
+    for (const auto& measure : order)
+        scatters.push_back(scatterOf(by.at(measure).first, by.at(measure).second));
     std::vector<SetChange> out;
     std::vector<double> p;
-    for (const auto& measure : order) {
-        const auto& [first, second] = by.at(measure);
-        if (second.empty())
-            continue;
-        out.push_back(changeOf(measure, first, second, options));
+    for (std::size_t i = 0; i < order.size(); ++i) {
+        const auto& [first, second] = by.at(order[i]);
+        out.push_back(changeOf(order[i], first, second, scatters[i], commonOf(scatters, i, options), options));
         p.push_back(out.back().p);
     }
     const auto adjusted = falseDiscoveryAdjusted(p);

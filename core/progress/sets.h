@@ -28,9 +28,12 @@ struct SetChange {
     double meanBefore = 0.0, meanAfter = 0.0;
     double change = 0.0; ///< after − before
     /// Standard uncertainty of the change: √(s² (1/n₁ + 1/n₂) + shared²). s² is the chance variance of one rep: the
-    /// stated one (mean u²) while the reps' scatter within the sets does not contradict it, else that scatter. From few
-    /// reps a scatter is itself unsure: its u is widened by Student's t over the normal's 1.96. The shared part of a
-    /// camera set-up counts by how much more weight it has in one set than in the other: nothing under one set-up.
+    /// stated one (mean u²) until the scatter of the reps within the sets contradicts it, here or over the other
+    /// measures of the table (χ²). Then it is that scatter, never below the stated, to which the other measures lend
+    /// some reps, so that a few that lie close together by chance do not pass for a steady athlete (after the moderated
+    /// variance of G. K. Smyth 2004, Stat. Appl. Genet. Mol. Biol. 3:3), widened by Student's t over the normal's 1.96.
+    /// The shared part of a camera set-up counts by how much more weight it has in one set than in the other: nothing
+    /// under one set-up.
     double u = 0.0;
     double mdc95 = 0.0;     ///< 1.96 u
     double p = 1.0;         ///< of no change, two-sided
@@ -42,6 +45,7 @@ struct SetChange {
 struct SetOptions {
     double falseAlarms = 0.05; ///< share of false ones among what is called moved
     double scatterTest = 0.95; ///< quantile of χ² from which the scatter contradicts the stated errors
+    double lent = 10.0;        ///< degrees of freedom that the table lends each measure
 };
 
 /// Every measure that both sets have, in the order of the first. Measures with no uncertainty at all that can be known

@@ -79,6 +79,8 @@ BriefPage::BriefPage(Workbench& bench) : m_bench(bench) {
     form->addRow(tr("Compared with"), m_reference);
     form->addRow(tr("Models"), models);
     form->addRow(tr("Goal"), m_goal);
+    m_aim = wrapped({}, "quiet");
+    form->addRow(QString(), m_aim);
     form->addRow(QString(), m_wants);
     who->body()->addLayout(form);
     who->body()->addStretch();
@@ -137,6 +139,12 @@ BriefPage::BriefPage(Workbench& bench) : m_bench(bench) {
         label->setAlignment(Qt::AlignCenter);
         days->addWidget(label, 0, i);
         days->addWidget(spin, 1, i);
+        auto* alone = new QCheckBox(tr("alone"));
+        alone->setToolTip(tr("No partner is there on %1: drills for two are planned for other days.").arg(names[i]));
+        alone->setAccessibleName(tr("Alone on %1").arg(names[i]));
+        m_alone[static_cast<std::size_t>(i)] = alone;
+        days->addWidget(alone, 2, i, Qt::AlignCenter);
+        connect(alone, &QCheckBox::clicked, this, &BriefPage::save);
         connect(spin, &QSpinBox::editingFinished, this, &BriefPage::save);
     }
     time->body()->addWidget(new QLabel(tr("Minutes for technique on each day")));
@@ -223,9 +231,18 @@ void BriefPage::fill() {
         names << tr("%1 (%2)").arg(q(m.name), q(m.source));
     m_models->setText(names.isEmpty() ? tr("the case's own takes") : names.join(", "));
     m_models->setToolTip(names.join('\n'));
-    for (std::size_t i = 0; i < 7; ++i)
+    for (std::size_t i = 0; i < 7; ++i) {
         if (!m_minutes[i]->hasFocus())
             m_minutes[i]->setValue(b.minutes[i]);
+        m_alone[i]->setChecked(b.alone[i]);
+        m_alone[i]->setEnabled(b.minutes[i] > 0);
+    }
+    const BlueprintMeasure* aim = b.aim ? m_bench.blueprint().measure(b.aim->measure) : nullptr;
+    m_aim->setText(aim ? tr("In numbers: %1 from %2 to %3%4")
+                             .arg(q(aim->definition.name), q(numberWords(aim->definition, b.aim->from)),
+                                  q(numberWords(aim->definition, b.aim->to)),
+                                  b.aim->by ? tr(" by %1").arg(q(dayWords(*b.aim->by))) : QString())
+                       : tr("In numbers: set it in Findings, on the measure itself."));
     m_hasCompetition->setChecked(!b.competitions.empty());
     m_competition->setEnabled(!b.competitions.empty());
     if (!b.competitions.empty())
@@ -253,8 +270,10 @@ void BriefPage::save() {
     if (m_filling)
         return;
     Brief b = m_bench.data().brief;
-    b.athlete = {m_name->text().trimmed().toStdString(), static_cast<Side>(m_hand->currentIndex()),
-                 m_level->text().toStdString(), m_minor->isChecked()};
+    b.athlete.name = m_name->text().trimmed().toStdString(); // the rest of the person is the shelf's
+    b.athlete.handedness = static_cast<Side>(m_hand->currentIndex());
+    b.athlete.level = m_level->text().toStdString();
+    b.athlete.minor = m_minor->isChecked();
     b.goal = m_goal->text().toStdString();
     b.thinks = m_thinks->toPlainText().toStdString();
     b.told = m_told->toPlainText().toStdString();
@@ -264,10 +283,13 @@ void BriefPage::save() {
     b.school = m_school->currentData().toString().toStdString();
     for (std::size_t i = 0; i < 7; ++i)
         b.minutes[i] = m_minutes[i]->value();
-    b.competitions.clear();
+    for (std::size_t i = 0; i < 7; ++i)
+        b.alone[i] = m_alone[i]->isChecked();
+    if (!b.competitions.empty()) // those after the first one came from elsewhere and stay
+        b.competitions.erase(b.competitions.begin());
     if (m_hasCompetition->isChecked())
         if (const auto day = dayFromIso(m_competition->date().toString(Qt::ISODate).toStdString()))
-            b.competitions.push_back(*day);
+            b.competitions.insert(b.competitions.begin(), *day);
     b.guesses.clear();
     for (const auto& g : m_guesses)
         if (const auto* m = m_bench.blueprint().measure(g.measure->currentData().toString().toStdString()))

@@ -46,6 +46,8 @@ private:
     QComboBox* m_reference;
     QLabel* m_models;
     std::array<QSpinBox*, 7> m_minutes{};
+    std::array<QCheckBox*, 7> m_alone{};
+    QLabel* m_aim;
     QDateEdit* m_competition;
     QCheckBox* m_hasCompetition;
     std::array<GuessRow, 2> m_guesses{};

@@ -40,14 +40,21 @@ std::vector<ChainView::Node> ChainView::nodes() const {
         n.row = rows[n.column]++;
         columns = std::max(columns, n.column + 1);
     }
-    const double gap = 64, pad = 6;
+    const double gap = 64, pad = 4;
     const double w = std::min(250.0, (width() - 2 * pad - gap * (columns - 1)) / columns);
     for (auto& n : out) {
-        const double h = std::min(86.0, (height() - 2 * pad - 10.0 * (rows[n.column] - 1)) / rows[n.column]);
-        const double total = rows[n.column] * h + (rows[n.column] - 1) * 10;
-        n.box = QRectF(pad + n.column * (w + gap), (height() - total) / 2 + n.row * (h + 10), w, h);
+        const double h = std::min(86.0, (height() - 2 * pad - 6.0 * (rows[n.column] - 1)) / rows[n.column]);
+        const double total = rows[n.column] * h + (rows[n.column] - 1) * 6;
+        n.box = QRectF(pad + n.column * (w + gap), (height() - total) / 2 + n.row * (h + 6), w, h);
     }
     return out;
+}
+
+void ChainView::choose(const std::string& fault) {
+    if (m_bench.analysis().finding(fault)) {
+        m_chosen = fault;
+        update();
+    }
 }
 
 QRectF ChainView::boxOf(const std::string& fault) const {
@@ -79,15 +86,19 @@ void ChainView::paintEvent(QPaintEvent*) {
             for (const auto& from : all) {
                 if (from.finding->fault != cause.fault)
                     continue;
+                double strength = cause.strength; // as it is believed of this athlete
+                for (const auto& belief : m_bench.analysis().beliefs)
+                    if (belief.cause == cause.fault && belief.consequence == n.finding->fault)
+                        strength = belief.posterior;
                 const QPointF a(from.box.right(), from.box.center().y()), b(n.box.left() - 8, n.box.center().y());
                 QPainterPath path(a);
                 path.cubicTo(a + QPointF(34, 0), b - QPointF(34, 0), b);
-                p.setPen(QPen(t.text, 1 + 6 * cause.strength, Qt::SolidLine, Qt::FlatCap));
+                p.setPen(QPen(t.text, 1 + 6 * strength, Qt::SolidLine, Qt::FlatCap));
                 p.setBrush(Qt::NoBrush);
                 p.setOpacity(0.55);
                 p.drawPath(path);
                 p.setOpacity(1);
-                const double s = 4 + 4 * cause.strength;
+                const double s = 4 + 4 * strength;
                 p.setBrush(t.text);
                 p.setPen(Qt::NoPen);
                 p.drawPolygon(QPolygonF({b + QPointF(8, 0), b + QPointF(-2, -s), b + QPointF(-2, s)}));
@@ -99,7 +110,7 @@ void ChainView::paintEvent(QPaintEvent*) {
                 p.setBrush(t.ground);
                 p.drawRoundedRect(plate, 8, 8);
                 p.setPen(t.text);
-                p.drawText(plate, Qt::AlignCenter, QString::number(cause.strength, 'f', 1));
+                p.drawText(plate, Qt::AlignCenter, QString::number(strength, 'f', 1));
             }
     for (const auto& n : all) {
         const Finding& f = *n.finding;
@@ -111,14 +122,16 @@ void ChainView::paintEvent(QPaintEvent*) {
         if (focus)
             p.fillRect(QRectF(n.box.left() + 1, n.box.top() + 8, 5, n.box.height() - 16), t.hues.athlete);
         const QRectF inner = n.box.adjusted(14, 6, -10, -5);
-        p.setFont(typeface(Type::strong, true));
+        const bool small = n.box.height() < 64; // room for a name only
+        p.setFont(typeface(small ? Type::body : Type::strong, true));
         p.setPen(t.text);
-        p.drawText(inner, Qt::AlignLeft | Qt::AlignTop,
+        p.drawText(small ? inner.adjusted(0, -6, 0, 5) : inner,
+                   Qt::AlignLeft | (small ? Qt::AlignVCenter : Qt::AlignTop),
                    QFontMetricsF(p.font()).elidedText(q(m_bench.blueprint().fault(f.fault)->name), Qt::ElideRight,
                                                       inner.width()));
         p.setFont(typeface(Type::small));
         p.setPen(t.quiet);
-        if (!f.evidence.empty()) {
+        if (!f.evidence.empty() && !small) {
             const Deviation& d = *m_bench.analysis().deviation(f.evidence.front());
             const auto& def = m_bench.blueprint().measure(d.measure)->definition;
             drawDeviationMark(p, QPointF(inner.left() + 8, inner.top() + 33), 9, d, isTime(def), t.hues.athlete);

@@ -15,10 +15,12 @@ class ChainView : public QWidget {
 public:
     explicit ChainView(Workbench& bench, QWidget* parent = nullptr);
     void refresh();
+    /// Nothing happens when it is no finding.
+    void choose(const std::string& fault);
     [[nodiscard]] const std::string& chosen() const { return m_chosen; }
     [[nodiscard]] QRectF boxOf(const std::string& fault) const;
-    [[nodiscard]] QSize sizeHint() const override { return {760, 240}; }
-    [[nodiscard]] QSize minimumSizeHint() const override { return {420, 200}; }
+    [[nodiscard]] QSize sizeHint() const override { return {600, 132}; }
+    [[nodiscard]] QSize minimumSizeHint() const override { return {300, 110}; }
 
 signals:
     void faultChosen(const QString& fault);

@@ -1,38 +1,15 @@
 #include "desktop/findings/findings_page.h"
 
-#include "casebook/measure_drawing.h"
 #include "casebook/text.h"
 #include "desktop/theme/theme.h"
 #include "handover/words.h"
 
 #include <QHBoxLayout>
-#include <QPainter>
+#include <QKeyEvent>
 #include <QScrollArea>
 
 namespace riflesso {
 namespace {
-QString esc(const std::string& s) {
-    return q(s).toHtmlEscaped();
-}
-// What a measure measures, shown on the figure.
-QLabel* drawingOf(const MeasureDefinition& definition) {
-    constexpr int kWidth = 56, kHeight = 68;
-    const Theme& t = theme();
-    auto* label = new QLabel;
-    const double ratio = label->devicePixelRatioF();
-    QPixmap picture(static_cast<int>(kWidth * ratio), static_cast<int>(kHeight * ratio));
-    picture.setDevicePixelRatio(ratio);
-    picture.fill(Qt::transparent);
-    QPainter p(&picture);
-    drawMeasure(p, QRectF(0, 0, kWidth, kHeight), definition,
-                {t.quiet, t.hues.athlete, t.text, t.panel, typeface(Type::small)});
-    p.end();
-    label->setPixmap(picture);
-    label->setToolTip(q(definition.sentence));
-    label->setAccessibleName(q(definition.sentence));
-    return label;
-}
-
 QScrollArea* scrolled(QWidget* w) {
     auto* area = new QScrollArea;
     area->setWidgetResizable(true);
@@ -44,212 +21,187 @@ QScrollArea* scrolled(QWidget* w) {
 } // namespace
 
 FindingsPage::FindingsPage(Workbench& bench) : m_bench(bench) {
-    m_head = new QLabel;
-    m_head->setObjectName("quiet");
-    m_head->setWordWrap(true);
-    m_strengths = new QHBoxLayout;
-    m_strengths->setSpacing(10);
-    m_chain = new ChainView(bench);
-    m_why = new Card({});
-    m_undecided = new Card(tr("Cannot be decided yet"));
-    m_felt = new Card(tr("Felt and filmed"));
-    m_steady = new Card(tr("Steady or not"));
+    m_above = new QComboBox;
+    m_above->setObjectName("judgedSet");
+    m_above->setAccessibleName(tr("The set that is judged"));
+    m_below = new QComboBox;
+    m_below->setObjectName("againstSet");
+    m_below->setAccessibleName(tr("What it is compared with"));
+    m_situation = new QComboBox;
+    m_situation->setAccessibleName(tr("Situation"));
+    m_context = new QLabel;
+    m_context->setObjectName("quiet");
+    m_findingsButton = new QPushButton(tr("Findings"));
+    m_setsButton = new QPushButton(tr("Set against set"));
+    m_setsButton->setObjectName("setsWay");
+    m_setsButton->setToolTip(tr("A row a measure, a column a set: what moved, and what works in which situation."));
+    for (auto* b : {m_findingsButton, m_setsButton}) {
+        b->setCheckable(true);
+        b->setAutoExclusive(true);
+    }
+    m_findingsButton->setChecked(true);
+    auto* bar = new QHBoxLayout;
+    bar->addWidget(m_findingsButton);
+    bar->addWidget(m_setsButton);
+    bar->addSpacing(10);
+    bar->addWidget(new QLabel(tr("Judged")));
+    bar->addWidget(m_above, 3);
+    bar->addWidget(new QLabel(tr("against")));
+    bar->addWidget(m_below, 3);
+    bar->addWidget(m_situation, 2);
+    bar->addSpacing(6);
+    bar->addWidget(m_context, 4);
 
-    auto* left = new QVBoxLayout;
-    left->setSpacing(8);
-    auto* strengthsTitle = new QLabel(tr("What is good"));
-    strengthsTitle->setObjectName("strong");
-    left->addWidget(m_head);
-    left->addWidget(strengthsTitle);
-    left->addLayout(m_strengths);
-    auto* chainTitle = new QLabel(tr("From cause to consequence"));
-    chainTitle->setObjectName("strong");
-    left->addWidget(chainTitle);
-    left->addWidget(m_chain, 1);
-    auto* bottom = new QHBoxLayout;
-    bottom->setSpacing(10);
-    auto* undecidedArea = scrolled(m_undecided);
-    auto* feltArea = scrolled(m_felt);
-    auto* steadyArea = scrolled(m_steady);
-    bottom->addWidget(undecidedArea, 3);
-    bottom->addWidget(steadyArea, 2);
-    bottom->addWidget(feltArea, 2);
-    steadyArea->setFixedHeight(168);
-    undecidedArea->setFixedHeight(168);
-    feltArea->setFixedHeight(168);
-    left->addLayout(bottom);
-    auto* all = new QHBoxLayout(this);
+    m_sets = new SetTable(bench);
+    m_ways = new QStackedWidget;
+    m_ways->addWidget(makeFindings());
+    m_ways->addWidget(m_sets);
+    auto* all = new QVBoxLayout(this);
     all->setContentsMargins(14, 8, 14, 10);
-    all->setSpacing(12);
-    all->addLayout(left, 1);
-    auto* whyArea = scrolled(m_why);
-    whyArea->setFixedWidth(370);
-    all->addWidget(whyArea);
+    all->setSpacing(8);
+    all->addLayout(bar);
+    all->addWidget(m_ways, 1);
 
-    connect(m_chain, &ChainView::faultChosen, this, &FindingsPage::showFault);
+    for (auto* box : {m_above, m_below, m_situation}) {
+        box->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+        box->setMinimumContentsLength(12);
+        connect(box, &QComboBox::activated, this, &FindingsPage::choiceMade);
+    }
+    connect(m_findingsButton, &QPushButton::clicked, this, [this] { m_ways->setCurrentIndex(0); });
+    connect(m_setsButton, &QPushButton::clicked, this, [this] {
+        playPair(false);
+        m_sets->refresh();
+        m_ways->setCurrentIndex(1);
+    });
     auto* seen = new WhenSeen(this, [this] { refresh(); });
     connect(&bench.book(), &Casebook::analysed, seen, [seen] { (*seen)(); });
     refresh();
 }
 
-QLabel* FindingsPage::linked(const QString& html) {
-    auto* label = wrapped(html);
-    label->setTextFormat(Qt::RichText);
-    label->setTextInteractionFlags(Qt::TextBrowserInteraction);
-    connect(label, &QLabel::linkActivated, this, &FindingsPage::follow);
-    return label;
+QWidget* FindingsPage::makeFindings() {
+    m_list = new FindingList(m_bench);
+    m_pair = new StillPair(m_bench);
+    m_moving = new MirrorMoving(m_bench);
+    m_picture = new QStackedWidget;
+    m_picture->addWidget(m_pair);
+    m_picture->addWidget(m_moving);
+    m_decision = new DecisionPanel(m_bench);
+    m_chain = new ChainView(m_bench);
+    m_chain->setFixedHeight(132);
+    auto* page = new QWidget;
+    auto* listArea = scrolled(m_list);
+    listArea->setFixedWidth(292);
+    auto* decisionArea = scrolled(m_decision);
+    decisionArea->setFixedWidth(344);
+    auto* centre = new QVBoxLayout;
+    centre->setSpacing(6);
+    centre->addWidget(m_picture, 1);
+    centre->addWidget(m_chain);
+    auto* all = new QHBoxLayout(page);
+    all->setContentsMargins(0, 0, 0, 0);
+    all->setSpacing(12);
+    all->addWidget(listArea);
+    all->addLayout(centre, 1);
+    all->addWidget(decisionArea);
+    connect(m_list, &FindingList::changed, this, &FindingsPage::showChosen);
+    connect(m_list, &FindingList::wanted, listArea,
+            [listArea](const QRect& box) { listArea->ensureVisible(box.center().x(), box.center().y(), 0, 60); });
+    connect(m_chain, &ChainView::faultChosen, this,
+            [this](const QString& fault) { m_list->choose("fault:" + fault.toStdString()); });
+    connect(m_pair, &StillPair::repChanged, this, [this] { playPair(false); });
+    return page;
 }
 
-void FindingsPage::follow(const QString& link) {
-    const QStringList parts = link.split(':'); // frame:REP:FRAME
-    if (parts.size() == 3)
-        m_bench.showSource(parts[1].toLongLong(), FrameIndex(parts[2].toInt()));
+void FindingsPage::fillChoices() {
+    const auto& a = m_bench.analysis();
+    const auto name = [](const RepSet& s) {
+        return tr("%1, %2 (%3)")
+            .arg(q(s.key.name), q(dayWords(s.key.day)),
+                 counted(static_cast<qsizetype>(s.reps.size()), tr("rep"), tr("reps")));
+    };
+    m_above->clear();
+    m_below->clear();
+    m_below->addItem(tr("the model"), QString());
+    for (const auto& s : a.sets) {
+        m_above->addItem(name(s), q(textOf(s.key)));
+        if (a.above && s.key == *a.above)
+            m_above->setCurrentIndex(m_above->count() - 1);
+        else
+            m_below->addItem(name(s), q(textOf(s.key)));
+        if (a.below && s.key == *a.below)
+            m_below->setCurrentIndex(m_below->count() - 1);
+    }
+    m_situation->clear();
+    m_situation->addItem(tr("every situation"), QString());
+    for (const auto& s : a.situations) {
+        m_situation->addItem(q(s), q(s));
+        if (s == a.situation)
+            m_situation->setCurrentIndex(m_situation->count() - 1);
+    }
+    m_situation->setVisible(!a.situations.empty());
+    QStringList context;
+    for (const auto& line : contextWords(m_bench.book()))
+        context << q(line);
+    const auto steady = steadyWords(m_bench.blueprint(), a);
+    QStringList tip = context;
+    for (const auto& line : steady)
+        tip << q(line);
+    m_context->setText(context.isEmpty() ? steady.empty() ? QString() : q(steady.front()) : context.front());
+    m_context->setWordWrap(true);
+    m_context->setToolTip(tip.join("\n"));
 }
 
-QString FindingsPage::sources(const Deviation& d) const {
-    const auto& def = m_bench.blueprint().measure(d.measure)->definition;
-    QStringList links;
-    for (const auto& [rep, v] : d.value.each)
-        if (!v.frames.empty())
-            links << QString("<a style=\"color:%4\" href=\"frame:%1:%2\">%3</a>")
-                         .arg(q(rep))
-                         .arg(v.frames.front().value)
-                         .arg(esc(numberWords(def, v.value, v.u)), theme().hues.model.name());
-    return links.join(" &nbsp; ");
+void FindingsPage::choiceMade() {
+    SetChoice choice;
+    const auto& a = m_bench.analysis();
+    // The newest set is what is judged when nothing is chosen: a film that comes in later then takes its place.
+    if (m_above->currentIndex() > 0)
+        if (const RepSet* s = findSet(a.sets, m_above->currentData().toString().toStdString()))
+            choice.above = s->key;
+    if (const auto below = m_below->currentData().toString().toStdString(); !below.empty())
+        if (const RepSet* s = findSet(a.sets, below))
+            choice.below = s->key;
+    if (!a.situations.empty())
+        choice.situation = m_situation->currentData().toString().toStdString();
+    m_bench.book().setView(choice);
 }
 
 void FindingsPage::refresh() {
-    const auto& a = m_bench.analysis();
-    const auto& b = m_bench.blueprint();
-    m_head->setText(a.judgedDay ? tr("Film of %1, %2. Every underlined value leads to its frame.")
-                                      .arg(q(isoDate(*a.judgedDay)),
-                                           counted(static_cast<qsizetype>(a.athleteReps.size()), tr("rep"), tr("reps")))
-                                : tr("No session of the athlete is measured yet."));
-    for (const auto& line : contextWords(m_bench.book()))
-        m_head->setText(m_head->text() + " " + q(line));
-    clearLayout(m_strengths);
-    for (const auto& s : a.judgement.strengths) {
-        const Deviation& d = *a.deviation(s.measure);
-        const auto& def = b.measure(s.measure)->definition;
-        auto* card = new Card({});
-        card->setToolTip(q(deviationWords(b, d)));
-        card->body()->addWidget(wrapped(q(def.name), "quiet"));
-        auto* value = new QLabel(q(valueWords(def, d.value)));
-        value->setObjectName("strong");
-        card->body()->addWidget(value);
-        card->body()->addWidget(wrapped(tr("band %1").arg(q(bandWords(def, d.band))), "quiet"));
-        m_strengths->addWidget(card, 1);
-    }
-    if (a.judgement.strengths.empty())
-        m_strengths->addWidget(wrapped(tr("Nothing measured yet."), "quiet"));
+    fillChoices();
     m_chain->refresh();
-
-    clearLayout(m_undecided->body());
-    for (const auto& d : a.deviations) {
-        if (d.judged && d.verdict.decision != Decision::undecided)
-            continue;
-        const auto& def = b.measure(d.measure)->definition;
-        QString line = QString("<b>%1</b>: ").arg(esc(def.name));
-        if (d.judged)
-            line += QString("%1, band %2. %3.").arg(sources(d), esc(bandWords(def, d.band)), esc(d.adviceText));
-        else
-            line += d.adviceText.empty() ? esc(d.reason) + "." : esc(d.reason) + ", so " + esc(d.adviceText) + ".";
-        m_undecided->body()->addWidget(linked(line));
-    }
-    for (const auto& f : a.judgement.possible)
-        m_undecided->body()->addWidget(linked(tr("<b>%1</b> is possible (certainty %2 %), not sure enough to work on.")
-                                                  .arg(esc(b.fault(f.fault)->name))
-                                                  .arg(std::lround(100 * f.parts.probability))));
-    if (m_undecided->body()->count() == 0)
-        m_undecided->body()->addWidget(wrapped(tr("Every measure of this film could be decided."), "quiet"));
-    m_undecided->body()->addStretch();
-
-    clearLayout(m_felt->body());
-    for (const auto& g : a.guesses)
-        m_felt->body()->addWidget(wrapped(q(guessWords(b, g)) + "."));
-    if (a.guesses.empty())
-        m_felt->body()->addWidget(wrapped(tr("No guess yet. Ask in the Brief: how big does it feel?"), "quiet"));
-    m_felt->body()->addStretch();
-
-    clearLayout(m_steady->body());
-    for (const auto& line : steadyWords(b, a))
-        m_steady->body()->addWidget(wrapped(q(line)));
-    if (m_steady->body()->count() == 0)
-        m_steady->body()->addWidget(wrapped(tr("Three reps or more of one day tell who varies."), "quiet"));
-    m_steady->body()->addStretch();
-    showFault();
+    m_list->refresh();
+    if (m_ways->currentIndex() == 1)
+        m_sets->refresh();
+    showChosen();
 }
 
-void FindingsPage::showFault() {
-    clearLayout(m_why->body());
-    const auto& a = m_bench.analysis();
-    const auto& b = m_bench.blueprint();
-    const Finding* f = a.finding(m_chain->chosen());
-    auto* body = m_why->body();
-    if (!f) {
-        body->addWidget(wrapped(tr("No finding yet."), "quiet"));
-        body->addStretch();
+void FindingsPage::showChosen() {
+    const FindingItem* item = m_list->chosen();
+    playPair(false);
+    m_pair->show(item ? item->measure : std::string());
+    m_decision->show(item);
+    if (item && !item->fault.empty())
+        m_chain->choose(item->fault);
+}
+
+void FindingsPage::playPair(bool on) {
+    if (on && (m_pair->rep() == 0 || m_pair->modelRep() == 0))
         return;
+    if (on) {
+        m_bench.selectRep(m_pair->rep());
+        m_moving->setReps(m_pair->rep(), m_pair->modelRep());
     }
-    const Fault& fault = *b.fault(f->fault);
-    const auto& j = a.judgement;
-    const bool focus = std::find(j.focus.begin(), j.focus.end(), f->fault) != j.focus.end();
-    const bool follows =
-        std::find(j.expectedToFollow.begin(), j.expectedToFollow.end(), f->fault) != j.expectedToFollow.end();
-    body->addWidget(wrapped(focus     ? tr("Work on this")
-                            : follows ? tr("Leave it: expected to go with its cause")
-                                      : tr("Later"),
-                            "athlete"));
-    body->addWidget(wrapped(q(fault.name), "title"));
-    body->addWidget(wrapped(q(fault.why)));
-    auto* cue = wrapped(tr("“%1”").arg(q(fault.cue)), "strong");
-    body->addWidget(cue);
-    if (!fault.caution.empty())
-        body->addWidget(wrapped(tr("Caution: %1").arg(q(fault.caution)), "caution"));
-    body->addSpacing(6);
-    body->addWidget(wrapped(tr("Seen in"), "strong"));
-    for (const auto& m : f->evidence) {
-        const Deviation& d = *a.deviation(m);
-        const auto& measure = *b.measure(m);
-        // What is read over all reps is one value: there is no rep of it to count.
-        const QString habit = isAcrossReps(measure.definition.kind)
-                                  ? tr("over %1 reps").arg(d.value.reps)
-                                  : tr("%1 of %2 reps outside").arg(d.repsOutside).arg(d.value.reps);
-        QString spread; // who is inconsistent, the athlete or the marks?
-        for (const auto& v : a.variations)
-            if (v.measure == m)
-                spread = "<br>" + esc(variationWords(measure.definition, v)) + ".";
-        auto* text = linked(QString("%1: <b>%2</b>, band %3 %4. %5, %6.%8<br>Reps: %7")
-                                .arg(esc(measure.definition.name), esc(valueWords(measure.definition, d.value)),
-                                     esc(bandWords(measure.definition, d.band)), esc(sourceWords(d)), habit,
-                                     esc(directionWords(measure, d)), sources(d), spread));
-        auto* line = new QHBoxLayout;
-        line->setSpacing(8);
-        line->addWidget(drawingOf(measure.definition), 0, Qt::AlignTop);
-        line->addWidget(text, 1);
-        body->addLayout(line);
-    }
-    body->addSpacing(6);
-    body->addWidget(wrapped(tr("Why it stands where it stands"), "strong"));
-    const auto& parts = f->parts;
-    const auto n = [](double v) { return QString::number(v, 'f', 2); };
-    QString table = "<table cellpadding=2>";
-    const auto row = [&](const QString& name, const QString& value) {
-        table += QString("<tr><td>%1</td><td align=right>&nbsp;%2</td></tr>").arg(name, value);
-    };
-    if (parts.safety)
-        row(tr("safety goes first"), tr("yes"));
-    row(tr("its own severity"), n(parts.ownSeverity));
-    row(tr("+ what it causes"), n(parts.consequences));
-    row(tr("× how sure"), n(parts.probability));
-    row(tr("× how readily it changes"), n(parts.trainability));
-    row(tr("× how early it comes"), n(parts.earliness));
-    row(tr("<b>= priority</b>"), "<b>" + n(parts.score()) + "</b>");
-    body->addWidget(linked(table + "</table>"));
-    for (const auto& d : f->downstream)
-        body->addWidget(
-            wrapped(tr("Feeds “%1” with strength %2.").arg(q(b.fault(d.fault)->name), n(d.strength)), "quiet"));
-    body->addStretch();
+    m_picture->setCurrentIndex(on ? 1 : 0);
+    m_moving->play(on);
+}
+
+void FindingsPage::keyPressEvent(QKeyEvent* e) {
+    if (m_ways->currentIndex() == 0 && e->key() == Qt::Key_Space)
+        playPair(m_picture->currentIndex() == 0);
+    else if (m_ways->currentIndex() == 0 && (e->key() == Qt::Key_Left || e->key() == Qt::Key_Right))
+        m_pair->step(e->key() == Qt::Key_Right ? 1 : -1);
+    else
+        QWidget::keyPressEvent(e);
 }
 
 } // namespace riflesso

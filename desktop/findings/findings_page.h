@@ -1,10 +1,17 @@
 #pragma once
 /// \file
-/// Findings: strengths first, then the chain, the focus and why, what cannot be decided, and the guess beside the
-/// truth.
+/// Findings: left the list, in the middle the picture that shows the chosen one, right the decision, below the chain
+/// from cause to consequence. What is judged and against what stands on top.
 
 #include "desktop/findings/chain_view.h"
-#include "desktop/parts/card.h"
+#include "desktop/findings/decision_panel.h"
+#include "desktop/findings/finding_list.h"
+#include "desktop/findings/set_table.h"
+#include "desktop/findings/still_pair.h"
+#include "desktop/mirror/moving.h"
+
+#include <QComboBox>
+#include <QStackedWidget>
 
 namespace riflesso {
 
@@ -13,22 +20,32 @@ class FindingsPage : public QWidget {
 public:
     explicit FindingsPage(Workbench& bench);
 
+protected:
+    void keyPressEvent(QKeyEvent* e) override;
+
 private:
     void refresh();
-    void showFault();
-    /// Links to the frames that a deviation was read from.
-    [[nodiscard]] QString sources(const Deviation& d) const;
-    void follow(const QString& link);
-    [[nodiscard]] QLabel* linked(const QString& html);
+    void fillChoices();
+    void choiceMade();
+    void showChosen();
+    void playPair(bool on);
+    [[nodiscard]] QWidget* makeFindings();
 
     Workbench& m_bench;
-    QHBoxLayout* m_strengths;
+    QComboBox* m_above;
+    QComboBox* m_below;
+    QComboBox* m_situation;
+    QLabel* m_context;
+    QPushButton* m_findingsButton;
+    QPushButton* m_setsButton;
+    QStackedWidget* m_ways;
+    FindingList* m_list;
+    StillPair* m_pair;
+    MirrorMoving* m_moving;
+    QStackedWidget* m_picture;
+    DecisionPanel* m_decision;
     ChainView* m_chain;
-    Card* m_why;
-    Card* m_undecided;
-    Card* m_felt;
-    Card* m_steady;
-    QLabel* m_head;
+    SetTable* m_sets;
 };
 
 } // namespace riflesso

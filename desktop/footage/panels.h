@@ -146,6 +146,8 @@ private:
     QLineEdit* m_score;
     QComboBox* m_worked;
     QComboBox* m_stress;
+    QComboBox* m_set;
+    QPushButton* m_setOn;
 };
 
 /// Another angle of the same rep: beside it, and locked to it.

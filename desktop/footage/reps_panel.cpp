@@ -69,6 +69,13 @@ RepsPanel::RepsPanel(Workbench& bench, RepStrip* strip) : TakePanel(bench), m_st
     effect->addWidget(m_score);
     f->addRow(tr("Effect"), effect);
     f->addRow(tr("Stress"), m_stress);
+    m_set = typed("set", tr("of its day and stage"));
+    m_set->setToolTip(tr("Reps that are judged together: before, after the hint, points"));
+    m_setOn = new QPushButton(tr("and all after it"));
+    m_setOn->setObjectName("setOn");
+    m_setOn->setToolTip(tr("Puts the reps after this one into the same set."));
+    f->addRow(tr("Set"), m_set);
+    f->addRow(QString(), m_setOn);
     m_all->addWidget(m_rep);
     m_all->addStretch();
     connect(m_accept, &QPushButton::clicked, strip, &RepStrip::acceptHere);
@@ -91,6 +98,23 @@ RepsPanel::RepsPanel(Workbench& bench, RepStrip* strip) : TakePanel(bench), m_st
     connect(m_situation, &QComboBox::activated, this, situation);
     connect(m_choice->lineEdit(), &QLineEdit::editingFinished, this, choice);
     connect(m_choice, &QComboBox::activated, this, choice);
+    const auto set = [this] {
+        const auto text = m_set->currentText().trimmed().toStdString();
+        if (m_bench.rep() && text != m_bench.rep()->set)
+            changeRep(tr("put a rep into a set"), [&](Rep& r) { r.set = text; });
+    };
+    connect(m_set->lineEdit(), &QLineEdit::editingFinished, this, set);
+    connect(m_set, &QComboBox::activated, this, set);
+    connect(m_setOn, &QPushButton::clicked, this, [this] {
+        const Rep* from = m_bench.rep();
+        if (!from)
+            return;
+        std::vector<Id> reps;
+        for (const Rep* r : repsOf(m_bench.data(), from->take))
+            if (r->number >= from->number)
+                reps.push_back(r->id);
+        m_bench.book().putInSet(reps, m_set->currentText().trimmed().toStdString());
+    });
     connect(m_score, &QLineEdit::editingFinished, this, [this] {
         bool read = false;
         const double score = QLocale::c().toDouble(m_score->text().trimmed().replace(',', '.'), &read);
@@ -160,6 +184,13 @@ void RepsPanel::refresh() {
             m_score->setPlaceholderText(m.definition.perName.empty() ? tr("score") : q(m.definition.perName));
     m_worked->setCurrentIndex(!rep->worked ? 0 : *rep->worked ? 1 : 2);
     m_stress->setCurrentIndex(rep->stage ? static_cast<int>(*rep->stage) + 1 : 0);
+    m_set->clear();
+    QStringList sets;
+    for (const auto& [id, other] : m_bench.data().reps)
+        if (!other.set.empty() && !sets.contains(q(other.set)))
+            sets << q(other.set);
+    m_set->addItems(sets);
+    m_set->setEditText(q(rep->set));
     m_filling = false;
 }
 

@@ -1,6 +1,7 @@
 #include "desktop/mirror/board.h"
 
 #include "casebook/text.h"
+#include "desktop/parts/rep_still.h"
 #include "desktop/theme/theme.h"
 #include "handover/words.h"
 
@@ -89,49 +90,22 @@ void MirrorBoard::paintStill(QPainter& p, const QRectF& box, Id repId, const Pos
                    rep == kept.reps.end() ? tr("no rep from this view") : tr("not placed in this rep"));
         return;
     }
-    const Take& take = kept.takes.at(rep->second.take);
     const FrameIndex frame = rep->second.positions.at(position).frame;
-    QImage picture = m_bench.frames().still(m_bench.filmPath(take), frame.value);
-    auto points = pointsAt(kept, m_bench.analysis(), take.id, frame);
-    Facing facing = take.facing;
-    if (take.picture.swapped) { // a left-hander stands like a right-handed model
-        picture = picture.mirrored(true, false);
-        for (auto& [name, at] : points)
-            at.setX(take.width - at.x());
-        if (facing != Facing::camera)
-            facing = facing == Facing::left ? Facing::right : Facing::left;
-    }
-    const QRectF source = bodyBox(points, QSizeF(take.width, take.height), box.width() / box.height());
-    drawStill(p, box, picture, source, points, facing, colour);
-    if (!wedge || picture.isNull())
-        return;
     // The angle that deviates most is drawn on the figure.
+    const MeasureDefinition* drawn = nullptr;
+    QString words;
     for (const auto& c : columns()) {
-        if (c.position->id != position)
+        if (!wedge || c.position->id != position)
             continue;
         for (const Deviation* d : c.deviations) {
             const auto& def = m_bench.blueprint().measure(d->measure)->definition;
-            if (def.kind != MeasureKind::angle || d->verdict.decision == Decision::inside)
+            if (drawn || def.kind != MeasureKind::angle || d->verdict.decision == Decision::inside)
                 continue;
-            QPointF at[3];
-            bool all = true;
-            for (std::size_t k = 0; k < 3; ++k) {
-                const auto it = points.find(resolveRole(def.points[k].landmarks.front(), take.handedness));
-                all = all && it != points.end() && def.points[k].landmarks.size() == 1;
-                if (all)
-                    at[k] = QPointF(box.x() + (it->second.x() - source.x()) / source.width() * box.width(),
-                                    box.y() + (it->second.y() - source.y()) / source.height() * box.height());
-            }
-            if (!all)
-                continue;
-            p.save();
-            p.setClipRect(box);
-            p.setFont(typeface(Type::small, true));
-            drawWedge(p, at[0], at[1], at[2], colour, q(numberWords(def, valueOf(m_athlete, d->measure)->value)));
-            p.restore();
-            return;
+            drawn = &def;
+            words = q(numberWords(def, valueOf(m_athlete, d->measure)->value));
         }
     }
+    drawRepStill(p, m_bench, box, repId, frame, colour, drawn, words);
 }
 
 void MirrorBoard::paintEvent(QPaintEvent*) {

@@ -14,6 +14,35 @@
 
 namespace riflesso {
 
+void drawOnBand(QPainter& p, const QRectF& axis, double value, double u, const Band& given, Decision decision) {
+    const Theme& t = theme();
+    // The band takes the middle third; one that is open on a side ends where its scale does.
+    const bool low = std::isfinite(given.lo), high = std::isfinite(given.hi);
+    const double half = low && high ? (given.hi - given.lo) / 2 : given.scale;
+    const double lo = low ? given.lo : given.hi - 2 * half, hi = high ? given.hi : given.lo + 2 * half;
+    const double unit = std::max(1e-12, hi - lo), first = axis.left() + 6, last = axis.right() - 6;
+    const double line = axis.center().y();
+    const auto x = [&](double v) {
+        return first + (last - first) * std::clamp((v - (lo - unit)) / (3 * unit), 0.0, 1.0);
+    };
+    p.setPen(QPen(t.line, 1));
+    p.drawLine(QPointF(first, line), QPointF(last, line));
+    QColor band = t.hues.model;
+    band.setAlphaF(0.28f);
+    const double left = low ? x(lo) : first, right = high ? x(hi) : last;
+    p.fillRect(QRectF(left, line - 5, right - left, 10), band);
+    p.setPen(QPen(t.hues.athlete, 2));
+    p.drawLine(QPointF(x(value - 1.96 * u), line), QPointF(x(value + 1.96 * u), line));
+    // Filled = outside, half = undecided, hollow = inside.
+    const QPointF at(x(value), line);
+    p.setBrush(decision == Decision::outside ? QBrush(t.hues.athlete) : QBrush(t.panel));
+    p.drawEllipse(at, 4.5, 4.5);
+    if (decision == Decision::undecided) {
+        p.setBrush(t.hues.athlete);
+        p.drawPie(QRectF(at.x() - 4.5, at.y() - 4.5, 9, 9), 90 * 16, 180 * 16);
+    }
+}
+
 BandRows::BandRows(const Blueprint& blueprint, QWidget* parent) : QWidget(parent), m_blueprint(blueprint) {
     setAccessibleName(tr("Measures on their bands"));
     setCursor(Qt::PointingHandCursor);
@@ -71,32 +100,7 @@ void BandRows::paintEvent(QPaintEvent*) {
         p.drawText(QRectF(width() - words - 2, y, words + 2, metrics.lineSpacing()), Qt::AlignRight | Qt::AlignVCenter,
                    r.words);
         const double line = y + metrics.lineSpacing() + 9;
-        // The band takes the middle third; one that is open on a side ends where its scale does.
-        const double half =
-            std::isfinite(r.band.lo) && std::isfinite(r.band.hi) ? (r.band.hi - r.band.lo) / 2 : r.band.scale;
-        const double lo = std::isfinite(r.band.lo) ? r.band.lo : r.band.hi - 2 * half,
-                     hi = std::isfinite(r.band.hi) ? r.band.hi : r.band.lo + 2 * half;
-        const double unit = std::max(1e-12, (hi - lo));
-        const auto x = [&](double v) {
-            return 6 + (width() - 12) * std::clamp((v - (lo - unit)) / (3 * unit), 0.0, 1.0);
-        };
-        p.setPen(QPen(t.line, 1));
-        p.drawLine(QPointF(6, line), QPointF(width() - 6, line));
-        QColor band = t.hues.model;
-        band.setAlphaF(0.28f);
-        const double left = std::isfinite(r.band.lo) ? x(lo) : 6,
-                     right = std::isfinite(r.band.hi) ? x(hi) : width() - 6;
-        p.fillRect(QRectF(left, line - 5, right - left, 10), band);
-        p.setPen(QPen(t.hues.athlete, 2));
-        p.drawLine(QPointF(x(r.value - 1.96 * r.u), line), QPointF(x(r.value + 1.96 * r.u), line));
-        // Filled = outside, half = undecided, hollow = inside.
-        const QPointF at(x(r.value), line);
-        p.setBrush(r.decision == Decision::outside ? QBrush(t.hues.athlete) : QBrush(t.panel));
-        p.drawEllipse(at, 4.5, 4.5);
-        if (r.decision == Decision::undecided) {
-            p.setBrush(t.hues.athlete);
-            p.drawPie(QRectF(at.x() - 4.5, at.y() - 4.5, 9, 9), 90 * 16, 180 * 16);
-        }
+        drawOnBand(p, QRectF(0, line - 8, width(), 16), r.value, r.u, r.band, r.decision);
         y += rowHeight();
     }
 }

@@ -11,6 +11,10 @@
 
 namespace riflesso {
 
+/// A value with its error bar on its band, which takes the middle third of the axis; a value beyond the axis stands at
+/// its end. Filled = outside, half-filled = undecided, hollow = inside.
+void drawOnBand(QPainter& painter, const QRectF& axis, double value, double u, const Band& band, Decision decision);
+
 /// A click on a row says which measure it was. The axis of each row shows its band in the middle third; a value beyond
 /// the axis stands at its end as an arrow.
 class BandRows : public QWidget {

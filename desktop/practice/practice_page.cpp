@@ -2,86 +2,97 @@
 
 #include "casebook/text.h"
 #include "desktop/theme/theme.h"
-#include "handover/words.h"
 
 #include <QHBoxLayout>
 #include <QKeyEvent>
+#include <QPainter>
+#include <QSettings>
+
+#include <algorithm>
 
 namespace riflesso {
+namespace {
+
+constexpr int kRestSeconds = 60;
+constexpr std::size_t kMostReasons = 4;
+
+// What can be wrong, in the words of the fault's measures.
+std::vector<std::string> reasonsOf(const Blueprint& blueprint, const std::string& fault) {
+    std::vector<std::string> out;
+    if (const Fault* f = blueprint.fault(fault))
+        for (const auto& indicator : f->indicators)
+            if (const auto* m = blueprint.measure(indicator.measure)) {
+                const std::string& words = indicator.direction == Deviance::low ? m->tooLow : m->tooHigh;
+                if (!words.empty() && std::find(out.begin(), out.end(), words) == out.end())
+                    out.push_back(words);
+            }
+    for (const auto& c : blueprint.checkpoints)
+        if (out.size() + 1 < kMostReasons)
+            out.push_back(c.name);
+    if (out.size() >= kMostReasons)
+        out.resize(kMostReasons - 1);
+    out.push_back("something else");
+    return out;
+}
+
+} // namespace
+
+void RepDots::show(const std::vector<PractisedRep>& reps) {
+    m_good.clear();
+    for (std::size_t i = reps.size() > 10 ? reps.size() - 10 : 0; i < reps.size(); ++i)
+        m_good.push_back(reps[i].good());
+    QStringList words;
+    for (const bool good : m_good)
+        words << (good ? tr("good") : tr("not yet"));
+    setAccessibleName(tr("The last reps: %1").arg(words.join(", ")));
+    update();
+}
+
+void RepDots::paintEvent(QPaintEvent*) {
+    const Theme& t = theme();
+    QPainter p(this);
+    p.setRenderHint(QPainter::Antialiasing);
+    const double step = std::min(46.0, width() / 10.0), r = std::min(step, height() * 1.0) / 2 - 4;
+    const double left = (width() - 10 * step) / 2;
+    for (int i = 0; i < 10; ++i) {
+        const bool there = i < static_cast<int>(m_good.size());
+        const bool good = there && m_good[static_cast<std::size_t>(i)];
+        p.setPen(QPen(there ? t.hues.athlete : t.line, there ? 3 : 2));
+        p.setBrush(good ? QBrush(t.hues.athlete) : QBrush(Qt::NoBrush));
+        p.drawEllipse(QPointF(left + (i + 0.5) * step, height() / 2.0), r, r);
+    }
+}
+
 PracticePage::PracticePage(Workbench& bench) : m_bench(bench) {
     setFocusPolicy(Qt::StrongFocus);
-    m_drills = new QComboBox;
-    m_drills->setAccessibleName(tr("Drill"));
-    auto* fresh = new QPushButton(tr("New block"));
-    fresh->setObjectName("newBlock");
-    fresh->setToolTip(tr("Start counting afresh. The block so far is saved already."));
-    m_ask = new QLabel;
-    m_ask->setFont(typeface(Type::huge, true));
-    m_ask->setStyleSheet("font-size: 34px; font-weight: bold;");
-    m_ask->setAlignment(Qt::AlignCenter);
-    m_ask->setWordWrap(true);
-    m_cue = new QLabel;
-    m_cue->setStyleSheet("font-size: 26px;");
-    m_cue->setAlignment(Qt::AlignCenter);
-    m_cue->setWordWrap(true);
-    m_count = new QLabel;
-    m_count->setStyleSheet("font-size: 64px; font-weight: bold;");
-    m_count->setAlignment(Qt::AlignCenter);
-    m_gate = new QLabel;
-    m_gate->setObjectName("gate");
-    m_gate->setStyleSheet("font-size: 24px;");
-    m_gate->setAlignment(Qt::AlignCenter);
-    m_gate->setWordWrap(true);
-    m_caution = wrapped({}, "caution");
-    m_caution->setAlignment(Qt::AlignCenter);
-    const auto big = [](const QString& text, const char* name) {
-        auto* b = new QPushButton(text);
-        b->setObjectName(name);
-        b->setMinimumHeight(78);
-        b->setStyleSheet("font-size: 28px; font-weight: bold;");
-        b->setFocusPolicy(Qt::NoFocus); // the keys belong to the page
-        return b;
-    };
-    m_good = big(tr("Good   (G)"), "good");
-    m_bad = big(tr("Not   (B)"), "notGood");
-
-    auto* top = new QHBoxLayout;
-    top->addWidget(m_drills, 1);
-    top->addWidget(fresh);
-    auto* buttons = new QHBoxLayout;
-    buttons->setSpacing(16);
-    buttons->addWidget(m_good);
-    buttons->addWidget(m_bad);
+    m_pictures = new RightAndWrong(bench);
     auto* left = new QVBoxLayout;
-    left->addLayout(top);
-    left->addStretch(1);
-    left->addWidget(m_cue);
-    left->addStretch(1);
-    left->addWidget(m_ask);
-    left->addLayout(buttons);
-    left->addStretch(1);
-    left->addWidget(m_count);
-    left->addWidget(m_gate);
-    left->addStretch(1);
-    left->addWidget(m_caution);
-    auto* log = new Card(tr("Logged"));
-    log->setFixedWidth(330);
-    m_log = log->body();
-    auto* all = new QHBoxLayout(this);
+    left->setSpacing(8);
+    left->addWidget(m_pictures, 1);
+    left->addWidget(makeSettings());
+    auto* upper = new QHBoxLayout;
+    upper->setSpacing(16);
+    upper->addLayout(left, 5);
+    upper->addWidget(makeCounting(), 4);
+    auto* today = new Card(tr("Today"));
+    m_today = new QHBoxLayout;
+    m_today->setSpacing(8);
+    today->body()->addLayout(m_today);
+    auto* all = new QVBoxLayout(this);
     all->setContentsMargins(14, 8, 14, 10);
-    all->setSpacing(14);
-    all->addLayout(left, 1);
-    all->addWidget(log);
+    all->setSpacing(10);
+    all->addLayout(upper, 1);
+    all->addWidget(today);
 
-    connect(fresh, &QPushButton::clicked, this, &PracticePage::newBlock);
-    connect(m_drills, &QComboBox::activated, this, [this] {
-        m_chosen = true;
-        newBlock();
+    m_restTimer.setInterval(1000);
+    connect(&m_restTimer, &QTimer::timeout, this, [this] {
+        m_rest->setValue(kRestSeconds - --m_restLeft);
+        m_rest->setFormat(tr("rest %1 s").arg(m_restLeft));
+        if (m_restLeft <= 0)
+            rest(); // over
     });
-    connect(m_good, &QPushButton::clicked, this, [this] { verdict(true); });
-    connect(m_bad, &QPushButton::clicked, this, [this] { verdict(false); });
     connect(&bench.book(), &Casebook::changed, this, [this](const ChangeSet& c) {
-        if (c.blocks)
+        if (c.blocks || c.plan)
             refresh();
     });
     auto* seen = new WhenSeen(this, [this] {
@@ -93,9 +104,154 @@ PracticePage::PracticePage(Workbench& bench) : m_bench(bench) {
     refresh();
 }
 
+QWidget* PracticePage::makeSettings() {
+    m_drills = new QComboBox;
+    m_drills->setObjectName("practiceDrill");
+    m_drills->setAccessibleName(tr("Drill"));
+    m_drills->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+    m_mode = new QComboBox;
+    m_mode->setObjectName("practiceMode");
+    m_mode->setAccessibleName(tr("Who judges"));
+    m_mode->addItems({tr("the coach judges"), tr("the athlete judges"), tr("both, the athlete first")});
+    m_mode->setCurrentIndex(std::clamp(QSettings().value("practice/mode", 0).toInt(), 0, 2));
+    m_day = new QDateEdit(QDate::fromString(q(isoDate(m_bench.book().today())), Qt::ISODate));
+    m_day->setMaximumDate(m_day->date());
+    m_day->setCalendarPopup(true);
+    m_day->setAccessibleName(tr("Day of the block"));
+    auto* fresh = new QPushButton(tr("New block"));
+    fresh->setObjectName("newBlock");
+    fresh->setToolTip(tr("Start counting afresh. The block so far is saved already. (N)"));
+    m_restButton = new QPushButton(tr("Rest"));
+    m_restButton->setToolTip(tr("A minute's pause. (R)"));
+    m_rest = new QProgressBar;
+    m_rest->setRange(0, kRestSeconds);
+    m_rest->hide();
+    m_note = new QLineEdit;
+    m_note->setObjectName("practiceNote");
+    m_note->setPlaceholderText(tr("a note on this block"));
+    m_note->setAccessibleName(tr("Note"));
+    auto* card = new Card({});
+    auto* first = new QHBoxLayout;
+    first->addWidget(m_drills, 3);
+    first->addWidget(m_mode, 2);
+    first->addWidget(m_day);
+    auto* second = new QHBoxLayout;
+    second->addWidget(fresh);
+    second->addWidget(m_restButton);
+    second->addWidget(m_rest, 1);
+    second->addWidget(m_note, 2);
+    card->body()->addLayout(first);
+    card->body()->addLayout(second);
+    m_caution = wrapped({}, "caution");
+    card->body()->addWidget(m_caution);
+    for (QWidget* w : {static_cast<QWidget*>(fresh), static_cast<QWidget*>(m_restButton)})
+        w->setFocusPolicy(Qt::NoFocus); // the keys belong to the page
+    connect(fresh, &QPushButton::clicked, this, &PracticePage::newBlock);
+    connect(m_restButton, &QPushButton::clicked, this, &PracticePage::rest);
+    connect(m_drills, &QComboBox::activated, this, [this] {
+        m_chosen = true;
+        newBlock();
+    });
+    connect(m_mode, &QComboBox::activated, this, [this](int i) {
+        QSettings().setValue("practice/mode", i);
+        m_athlete.reset();
+        refresh();
+        setFocus();
+    });
+    connect(m_day, &QDateEdit::dateChanged, this, &PracticePage::newBlock);
+    connect(m_note, &QLineEdit::editingFinished, this, [this] {
+        if (const Block* b = block(); b && b->note != m_note->text().toStdString()) {
+            Block changed = *b;
+            changed.note = m_note->text().toStdString();
+            m_bench.book().setBlock(changed);
+        }
+    });
+    return card;
+}
+
+QWidget* PracticePage::makeCounting() {
+    const auto label = [](const char* name, const QString& style) {
+        auto* l = new QLabel;
+        l->setObjectName(name);
+        l->setStyleSheet(style);
+        l->setAlignment(Qt::AlignCenter);
+        l->setWordWrap(true);
+        return l;
+    };
+    m_cue = label("practiceCue", "font-size: 32px; font-weight: bold;");
+    m_what = label("quiet", "font-size: 15px;");
+    m_dots = new RepDots;
+    m_count = label("practiceCount", "font-size: 54px; font-weight: bold;");
+    m_bar = new GateBar;
+    m_bar->setFixedHeight(104);
+    m_gate = label("gate", "font-size: 20px;");
+    m_ask = label("practiceAsk", "font-size: 15px;");
+    const auto big = [](const QString& text, const char* name, const QString& tip) {
+        auto* b = new QPushButton(text);
+        b->setObjectName(name);
+        b->setMinimumHeight(74);
+        b->setStyleSheet("font-size: 26px; font-weight: bold;");
+        b->setToolTip(tip);
+        b->setFocusPolicy(Qt::NoFocus); // the keys belong to the page
+        return b;
+    };
+    m_good = big(tr("Good"), "good", tr("G, arrow up, or a presenter's forward key"));
+    m_bad = big(tr("Not yet"), "notGood", tr("B, arrow down, or a presenter's backward key"));
+    m_why = new QLabel(tr("Why not? One more key, or go on."));
+    m_why->setObjectName("quiet");
+    m_reasons = new QGridLayout;
+    m_reasons->setSpacing(6);
+    auto* buttons = new QHBoxLayout;
+    buttons->setSpacing(14);
+    buttons->addWidget(m_good);
+    buttons->addWidget(m_bad);
+    auto* box = new QWidget;
+    auto* all = new QVBoxLayout(box);
+    all->setContentsMargins(0, 0, 0, 0);
+    all->setSpacing(6);
+    all->addStretch(1);
+    all->addWidget(m_cue);
+    all->addWidget(m_what);
+    all->addStretch(1);
+    all->addWidget(m_dots);
+    all->addWidget(m_count);
+    all->addWidget(m_bar);
+    all->addWidget(m_gate);
+    all->addStretch(1);
+    all->addWidget(m_ask);
+    all->addLayout(buttons);
+    all->addWidget(m_why);
+    all->addLayout(m_reasons);
+    connect(m_good, &QPushButton::clicked, this, [this] { verdict(true); });
+    connect(m_bad, &QPushButton::clicked, this, [this] { verdict(false); });
+    return box;
+}
+
 const Block* PracticePage::block() const {
     const auto it = m_bench.data().blocks.find(m_block);
     return it == m_bench.data().blocks.end() ? nullptr : &it->second;
+}
+
+const Drill* PracticePage::drill() const {
+    return m_bench.blueprint().drill(m_drills->currentData().toString().toStdString());
+}
+
+Day PracticePage::day() const {
+    return dayFromIso(m_day->date().toString(Qt::ISODate).toStdString()).value_or(m_bench.book().today());
+}
+
+// The focus that the drill is done for, else the first fault that it answers.
+std::string PracticePage::faultOf(const std::string& id) const {
+    const auto answers = [&](const Fault& f) {
+        return std::find(f.drills.begin(), f.drills.end(), id) != f.drills.end();
+    };
+    for (const auto& fault : m_bench.analysis().judgement.focus)
+        if (const Fault* f = m_bench.blueprint().fault(fault); f && answers(*f))
+            return fault;
+    for (const auto& f : m_bench.blueprint().faults)
+        if (answers(f))
+            return f.id;
+    return {};
 }
 
 void PracticePage::fillDrills() {
@@ -123,32 +279,86 @@ void PracticePage::fillDrills() {
 void PracticePage::newBlock() {
     m_block = 0;
     m_athlete.reset();
+    m_reasonOpen = false;
     refresh();
     setFocus();
 }
 
 void PracticePage::verdict(bool good) {
-    const Drill* drill = m_bench.blueprint().drill(m_drills->currentData().toString().toStdString());
-    if (!drill)
+    if (!drill())
         return;
-    if (!m_athlete) {
+    if (mode() == Mode::both && !m_athlete) {
         m_athlete = good;
         refresh();
         return;
     }
-    const PractisedRep rep{*m_athlete, good};
+    PractisedRep rep;
+    if (mode() == Mode::athlete)
+        rep.athlete = good;
+    else
+        rep.coach = good;
+    if (mode() == Mode::both)
+        rep.athlete = m_athlete;
+    count(rep);
+}
+
+void PracticePage::count(const PractisedRep& rep) {
     m_chosen = true; // a block is under way: its drill stays
+    bool saved = false;
     if (const Block* b = block()) {
         Block changed = *b;
         changed.reps.push_back(rep);
-        if (m_bench.book().setBlock(changed))
-            m_athlete.reset();
+        saved = m_bench.book().setBlock(changed);
     } else {
-        m_block = m_bench.book().addBlock({0, m_bench.book().today(), drill->id, drill->stage, {rep}, {}});
-        if (m_block)
-            m_athlete.reset();
+        Block fresh{0, day(), drill()->id, drill()->stage, {rep}, m_note->text().toStdString(), {}};
+        m_block = m_bench.book().addBlock(fresh);
+        saved = m_block != 0;
+    }
+    if (saved) {
+        m_athlete.reset();
+        m_reasonOpen = !rep.good();
     }
     refresh();
+}
+
+void PracticePage::takeBack() {
+    m_reasonOpen = false;
+    if (m_athlete) {
+        m_athlete.reset();
+    } else if (const Block* b = block(); b && !b->reps.empty()) {
+        Block changed = *b;
+        changed.reps.pop_back();
+        m_bench.book().setBlock(changed);
+    }
+    refresh();
+}
+
+void PracticePage::giveReason(int index) {
+    const Block* b = block();
+    const auto reasons = drill() ? reasonsOf(m_bench.blueprint(), faultOf(drill()->id)) : std::vector<std::string>();
+    if (!m_reasonOpen || !b || b->reps.empty() || index < 0 || index >= static_cast<int>(reasons.size()))
+        return;
+    Block changed = *b;
+    changed.reps.back().reason = reasons[static_cast<std::size_t>(index)];
+    m_reasonOpen = false;
+    m_bench.book().setBlock(changed);
+    refresh();
+}
+
+void PracticePage::rest() {
+    if (m_restTimer.isActive() || m_restLeft > 0) {
+        m_restTimer.stop();
+        m_restLeft = 0;
+        m_rest->hide();
+        m_restButton->setText(tr("Rest"));
+        return;
+    }
+    m_restLeft = kRestSeconds;
+    m_rest->show();
+    m_rest->setValue(0);
+    m_rest->setFormat(tr("rest %1 s").arg(m_restLeft));
+    m_restButton->setText(tr("End rest"));
+    m_restTimer.start();
 }
 
 void PracticePage::keyPressEvent(QKeyEvent* e) {
@@ -156,35 +366,131 @@ void PracticePage::keyPressEvent(QKeyEvent* e) {
         QWidget::keyPressEvent(e);
         return;
     }
-    if (e->key() == Qt::Key_G || e->key() == Qt::Key_Up)
+    switch (e->key()) {
+    case Qt::Key_G:
+    case Qt::Key_Up:
+    case Qt::Key_PageDown:
         verdict(true);
-    else if (e->key() == Qt::Key_B || e->key() == Qt::Key_Down)
+        break;
+    case Qt::Key_B:
+    case Qt::Key_Down:
+    case Qt::Key_PageUp:
         verdict(false);
-    else if (e->key() == Qt::Key_Escape && m_athlete) {
-        m_athlete.reset();
-        refresh();
-    } else
-        QWidget::keyPressEvent(e);
+        break;
+    case Qt::Key_Backspace:
+    case Qt::Key_Period:
+    case Qt::Key_Escape:
+        takeBack();
+        break;
+    case Qt::Key_N:
+        newBlock();
+        break;
+    case Qt::Key_R:
+        rest();
+        break;
+    default:
+        if (m_reasonOpen && e->key() >= Qt::Key_1 && e->key() <= Qt::Key_9)
+            giveReason(e->key() - Qt::Key_1);
+        else
+            QWidget::keyPressEvent(e);
+    }
+}
+
+void PracticePage::fillReasons() {
+    clearLayout(m_reasons);
+    const auto reasons = drill() ? reasonsOf(m_bench.blueprint(), faultOf(drill()->id)) : std::vector<std::string>();
+    for (std::size_t i = 0; i < reasons.size(); ++i) {
+        auto* chip = new QPushButton(QString("%1  %2").arg(i + 1).arg(q(reasons[i])));
+        chip->setToolTip(q(reasons[i]));
+        chip->setFocusPolicy(Qt::NoFocus);
+        chip->setEnabled(m_reasonOpen);
+        chip->setStyleSheet("text-align: left;");
+        connect(chip, &QPushButton::clicked, this, [this, i] { giveReason(static_cast<int>(i)); });
+        m_reasons->addWidget(chip, static_cast<int>(i) / 2, static_cast<int>(i) % 2);
+    }
+    QString why = tr("Why not? One more key, or go on.");
+    if (const Block* b = block(); b && !b->reps.empty() && !b->reps.back().reason.empty())
+        why = tr("Noted: %1").arg(q(b->reps.back().reason));
+    m_why->setText(why);
+}
+
+void PracticePage::fillToday() {
+    clearLayout(m_today);
+    struct Entry {
+        std::string drill;
+        int good = 0, reps = 0;
+        bool planned = false, done = false;
+    };
+    std::vector<Entry> entries;
+    const auto entry = [&](const std::string& id) -> Entry& {
+        for (auto& e : entries)
+            if (e.drill == id)
+                return e;
+        entries.push_back({id, 0, 0, false, false});
+        return entries.back();
+    };
+    for (const auto& [id, b] : m_bench.data().planned)
+        if (b.day == day() && b.state != BlockState::dropped) {
+            entry(b.drill).planned = true;
+            entry(b.drill).done |= b.state == BlockState::done;
+        }
+    for (const auto& [id, b] : m_bench.data().blocks)
+        if (b.day == day()) {
+            auto& e = entry(b.drill);
+            for (const auto& r : b.reps)
+                e.good += r.good();
+            e.reps += static_cast<int>(b.reps.size());
+        }
+    for (const auto& e : entries) {
+        const Drill* d = m_bench.blueprint().drill(e.drill);
+        auto* button = new QPushButton(
+            tr("%1\n%2").arg(q(d ? d->name : e.drill), e.reps > 0  ? tr("%1 of %2 good").arg(e.good).arg(e.reps)
+                                                       : e.planned ? tr("planned")
+                                                                   : QString()));
+        button->setCheckable(true);
+        button->setChecked(drill() && drill()->id == e.drill);
+        button->setFocusPolicy(Qt::NoFocus);
+        button->setSizePolicy(QSizePolicy::Preferred, QSizePolicy::Fixed);
+        connect(button, &QPushButton::clicked, this, [this, id = e.drill] {
+            if (const int i = m_drills->findData(q(id)); i >= 0) {
+                m_drills->setCurrentIndex(i);
+                m_chosen = true;
+                newBlock();
+            }
+        });
+        m_today->addWidget(button);
+    }
+    if (entries.empty())
+        m_today->addWidget(
+            new QLabel(tr("Nothing is planned for this day. Choose a drill, and count good reps, not reps.")));
+    m_today->addStretch();
 }
 
 void PracticePage::refresh() {
-    const Drill* drill = m_bench.blueprint().drill(m_drills->currentData().toString().toStdString());
-    if (!drill)
+    const Drill* d = drill();
+    if (!d)
         return;
-    m_cue->setText(tr("“%1”").arg(q(drill->cue)));
-    m_caution->setText(q(drill->caution));
-    m_ask->setText(m_athlete ? tr("Coach: was it good?") : tr("Athlete: how was it?"));
+    m_pictures->show(faultOf(d->id));
+    m_cue->setText(tr("“%1”").arg(q(d->cue)));
+    m_what->setText(tr("%1 · %2").arg(q(d->name), q(std::string(kStageNames[static_cast<std::size_t>(d->stage)]))));
+    m_caution->setText(q(d->caution));
+    m_caution->setVisible(!d->caution.empty());
+    m_ask->setText(mode() == Mode::both      ? (m_athlete ? tr("Coach: was it good?") : tr("Athlete: how was it?"))
+                   : mode() == Mode::athlete ? tr("Athlete: how was it?")
+                                             : QString());
+    m_ask->setVisible(mode() != Mode::coach);
     int good = 0, bad = 0;
     std::vector<GateBlock> counted;
     const Block* current = block();
     if (current)
         for (const auto& r : current->reps)
-            (r.coachGood ? good : bad) += 1;
-    m_count->setText(tr("%1 of %2 good").arg(good).arg(good + bad));
+            (r.good() ? good : bad) += 1;
+    m_dots->show(current ? current->reps : std::vector<PractisedRep>());
+    m_count->setText(good + bad == 0 ? tr("first rep") : tr("%1 of %2 good").arg(good).arg(good + bad));
     // The gate looks at this block and the newest one before it.
     const Block* previous = nullptr;
     for (const auto& [id, b] : m_bench.data().blocks)
-        if (b.drill == drill->id && id != m_block &&
+        if (b.drill == d->id && id != m_block &&
             (!previous || b.day > previous->day || (b.day == previous->day && id > previous->id)))
             previous = &b;
     if (current)
@@ -192,34 +498,18 @@ void PracticePage::refresh() {
     if (previous) {
         counted.push_back({previous->day, 0, 0});
         for (const auto& r : previous->reps)
-            (r.coachGood ? counted.back().good : counted.back().bad) += 1;
+            (r.good() ? counted.back().good : counted.back().bad) += 1;
     }
     const Gate g = gate(counted, m_bench.book().today());
     m_gate->setText(previous && current ? tr("With the last block: %1").arg(q(g.words)) : q(g.words));
-
-    clearLayout(m_log);
-    std::vector<const Block*> blocks;
-    for (const auto& [id, b] : m_bench.data().blocks)
-        blocks.push_back(&b);
-    std::stable_sort(blocks.begin(), blocks.end(),
-                     [](const Block* x, const Block* y) { return x->day != y->day ? x->day > y->day : x->id > y->id; });
-    for (std::size_t i = 0; i < blocks.size() && i < 9; ++i) {
-        const Block& b = *blocks[i];
-        int n = 0, same = 0;
-        for (const auto& r : b.reps) {
-            n += r.coachGood;
-            same += r.coachGood == r.athleteGood;
-        }
-        const Drill* d = m_bench.blueprint().drill(b.drill);
-        m_log->addWidget(wrapped(tr("%1  <b>%2</b><br>%3 of %4 good, athlete agrees on %5")
-                                     .arg(q(dayWords(b.day)), q(d ? d->name : b.drill).toHtmlEscaped())
-                                     .arg(n)
-                                     .arg(b.reps.size())
-                                     .arg(same)));
+    int allGood = 0, allBad = 0;
+    for (const auto& b : counted) {
+        allGood += b.good;
+        allBad += b.bad;
     }
-    if (blocks.empty())
-        m_log->addWidget(wrapped(tr("Nothing yet. Count good reps, not reps."), "quiet"));
-    m_log->addStretch();
+    m_bar->show(allGood, allBad);
+    fillReasons();
+    fillToday();
 }
 
 } // namespace riflesso

@@ -1,19 +1,45 @@
 #pragma once
 /// \file
-/// Practice: log a block rep by rep, the athlete's verdict before the coach's. Readable from three metres.
+/// Practice: a block counted rep by rep, one key a rep. Readable from three metres.
 
 #include "desktop/parts/card.h"
+#include "desktop/programme/drill_card.h"
+#include "desktop/programme/right_and_wrong.h"
 #include "desktop/shell/workbench.h"
 
 #include <QComboBox>
+#include <QDateEdit>
+#include <QGridLayout>
+#include <QLineEdit>
+#include <QProgressBar>
 #include <QPushButton>
+#include <QTimer>
 
 namespace riflesso {
 
-/// Keys: G or arrow up = good, B or arrow down = not. The first press is the athlete's verdict, the second the coach's.
+/// The last ten reps: filled = good, hollow = not yet.
+class RepDots : public QWidget {
+    Q_OBJECT
+public:
+    explicit RepDots(QWidget* parent = nullptr) : QWidget(parent) {}
+    void show(const std::vector<PractisedRep>& reps);
+    [[nodiscard]] QSize sizeHint() const override { return {460, 44}; }
+    [[nodiscard]] QSize minimumSizeHint() const override { return {220, 36}; }
+
+protected:
+    void paintEvent(QPaintEvent*) override;
+
+private:
+    std::vector<bool> m_good;
+};
+
+/// Keys: G, arrow up or a presenter's forward = good; B, arrow down or its backward = not yet, and then a number for
+/// the reason, or none; Backspace or its black-screen key takes the last rep back; N begins a new block; R a rest.
+/// Modes: the coach alone, the athlete alone, or both, the athlete first.
 class PracticePage : public QWidget {
     Q_OBJECT
 public:
+    enum class Mode { coach, athlete, both };
     explicit PracticePage(Workbench& bench);
     void verdict(bool good);
 
@@ -23,21 +49,47 @@ protected:
 private:
     void refresh();
     void fillDrills();
+    void fillReasons();
+    void fillToday();
     void newBlock();
+    void takeBack();
+    void giveReason(int index);
+    void rest();
+    void count(const PractisedRep& rep);
+    [[nodiscard]] QWidget* makeCounting();
+    [[nodiscard]] QWidget* makeSettings();
     [[nodiscard]] const Block* block() const;
+    [[nodiscard]] const Drill* drill() const;
+    [[nodiscard]] std::string faultOf(const std::string& drill) const;
+    [[nodiscard]] Day day() const;
+    [[nodiscard]] Mode mode() const { return static_cast<Mode>(m_mode->currentIndex()); }
 
     Workbench& m_bench;
     QComboBox* m_drills;
-    QLabel* m_ask;
+    QComboBox* m_mode;
+    QDateEdit* m_day;
+    QLineEdit* m_note;
+    RightAndWrong* m_pictures;
     QLabel* m_cue;
+    QLabel* m_what;
+    RepDots* m_dots;
     QLabel* m_count;
+    GateBar* m_bar;
     QLabel* m_gate;
+    QLabel* m_ask;
     QLabel* m_caution;
     QPushButton* m_good;
     QPushButton* m_bad;
-    QVBoxLayout* m_log;
+    QGridLayout* m_reasons;
+    QLabel* m_why;
+    QHBoxLayout* m_today;
+    QPushButton* m_restButton;
+    QProgressBar* m_rest;
+    QTimer m_restTimer;
+    int m_restLeft = 0;            ///< s
     Id m_block = 0;                ///< the block that is being logged; 0 = the next verdict starts one
     bool m_chosen = false;         ///< the drill was chosen here, not proposed
+    bool m_reasonOpen = false;     ///< the last rep was not good and may still get a reason
     std::optional<bool> m_athlete; ///< said, while the coach's is awaited
 };
 

@@ -1,146 +1,457 @@
 #include "desktop/programme/programme_page.h"
 
+#include "casebook/planner.h"
 #include "casebook/text.h"
 #include "desktop/theme/theme.h"
-#include "handover/words.h"
 
-#include <QGridLayout>
 #include <QHBoxLayout>
+#include <QMenu>
 #include <QScrollArea>
 
+#include <algorithm>
+#include <cmath>
+
 namespace riflesso {
+namespace {
+using std::chrono::days;
+constexpr int kAround = 7; // days before and after a gesture that are laid anew
+} // namespace
+
 ProgrammePage::ProgrammePage(Workbench& bench) : m_bench(bench) {
-    m_head = wrapped({}, "title");
-    auto* ladderBox = new QWidget;
-    m_ladder = new QVBoxLayout(ladderBox);
-    m_ladder->setContentsMargins(0, 0, 6, 0);
-    m_ladder->setSpacing(8);
-    auto* area = new QScrollArea;
-    area->setWidgetResizable(true);
-    area->setWidget(ladderBox);
-    area->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    m_weeks = new QVBoxLayout;
-    m_weeks->setSpacing(8);
-    auto* right = new QWidget;
-    right->setLayout(m_weeks);
-    m_weeks->setContentsMargins(0, 0, 0, 0);
+    m_regime = new QComboBox;
+    m_regime->setObjectName("regime");
+    m_regime->setAccessibleName(tr("How often"));
+    for (const auto& r : kRegimes) {
+        m_regime->addItem(q(std::string(r.name)), q(std::string(r.id)));
+        m_regime->setItemData(m_regime->count() - 1, q(std::string(r.why)), Qt::ToolTipRole);
+    }
+    m_weeks = new QComboBox;
+    m_weeks->setAccessibleName(tr("How far ahead"));
+    for (const int n : {2, 4, 8, 12})
+        m_weeks->addItem(tr("%1 weeks").arg(n), n);
+    m_weeks->setCurrentIndex(1);
+    m_head = new QLabel;
+    m_head->setObjectName("quiet");
+    m_keep = new QPushButton(tr("Keep this plan"));
+    m_keep->setObjectName("keepPlan");
+    m_anew = new QPushButton(tr("Lay it anew"));
+    m_anew->setObjectName("planAnew");
+    m_anew->setToolTip(tr("What is locked, moved or done stays; the rest may change, as little as possible."));
+    auto* bar = new QHBoxLayout;
+    bar->addWidget(m_regime);
+    bar->addWidget(m_weeks);
+    bar->addSpacing(8);
+    bar->addWidget(m_head, 1);
+    bar->addWidget(m_anew);
+    bar->addWidget(m_keep);
+
+    m_ladder = new LadderView(bench);
+    m_calendar = new PlanCalendar(bench.blueprint());
+    m_drill = new DrillCard(bench);
+    const auto scrolled = [](QWidget* w, int width) {
+        auto* area = new QScrollArea;
+        area->setWidgetResizable(true);
+        area->setWidget(w);
+        area->setFrameShape(QFrame::NoFrame);
+        area->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+        area->setFixedWidth(width);
+        return area;
+    };
+    m_line = new QFrame;
+    m_line->setObjectName("card");
+    m_words = wrapped({}, "");
+    m_words->setObjectName("planWords");
+    m_mend = new QPushButton;
+    m_mend->setObjectName("planMend");
+    m_accept = new QPushButton(tr("Accept it anyway"));
+    m_accept->setObjectName("planAccept");
+    auto* line = new QHBoxLayout(m_line);
+    line->setContentsMargins(12, 6, 8, 6);
+    line->addWidget(m_words, 1);
+    line->addWidget(m_mend);
+    line->addWidget(m_accept);
+    auto* centre = new QVBoxLayout;
+    centre->setSpacing(6);
+    centre->addWidget(m_calendar, 1);
+    centre->addWidget(m_line);
     auto* columns = new QHBoxLayout;
-    columns->setSpacing(14);
-    columns->addWidget(area, 5);
-    columns->addWidget(right, 6);
+    columns->setSpacing(12);
+    columns->addWidget(scrolled(m_ladder, 236));
+    columns->addLayout(centre, 1);
+    columns->addWidget(scrolled(m_drill, 312));
     auto* all = new QVBoxLayout(this);
     all->setContentsMargins(14, 8, 14, 10);
-    all->addWidget(m_head);
+    all->setSpacing(8);
+    all->addLayout(bar);
     all->addLayout(columns, 1);
+
+    connect(m_regime, &QComboBox::activated, this, [this] {
+        Brief brief = m_bench.data().brief;
+        brief.regime = m_regime->currentData().toString().toStdString();
+        const int gesture = ++m_gesture;
+        const std::vector<Edit> edits{BriefEdit{{}, m_bench.data().brief, brief}};
+        if (brief == m_bench.data().brief || !m_bench.book().perform(tr("change how often"), edits, gesture))
+            return;
+        if (stands())
+            lay({m_bench.book().today(), lastDay(), tr("change how often"), gesture, true});
+    });
+    connect(m_weeks, &QComboBox::activated, this, &ProgrammePage::refresh);
+    connect(m_keep, &QPushButton::clicked, this, [this] { acceptProposal(++m_gesture); });
+    connect(m_anew, &QPushButton::clicked, this, [this] {
+        lay({m_bench.book().today(), lastDay(), tr("lay the plan anew"), ++m_gesture, true});
+    });
+    connect(m_ladder, &LadderView::chosenChanged, this, [this] {
+        m_calendar->choose({});
+        showDrill();
+    });
+    connect(m_calendar, &PlanCalendar::chosenChanged, this, &ProgrammePage::showDrill);
+    connect(m_calendar, &PlanCalendar::considered, this, &ProgrammePage::consider);
+    connect(m_calendar, &PlanCalendar::moved, this, [this](std::size_t i, Day day) {
+        PlannedBlock b = m_calendar->blocks()[i];
+        b.why = "moved from " + dayWords(b.day);
+        b.day = day;
+        b.state = BlockState::moved;
+        b.locked = true;
+        bend(b, tr("move a block"));
+    });
+    connect(m_calendar, &PlanCalendar::stretched, this, [this](std::size_t i, double minutes) {
+        PlannedBlock b = m_calendar->blocks()[i];
+        b.minutes = minutes;
+        b.locked = true;
+        bend(b, tr("change a block's minutes"));
+    });
+    connect(m_calendar, &PlanCalendar::dropped, this, &ProgrammePage::addDrill);
+    connect(m_calendar, &PlanCalendar::lockWanted, this, [this](std::size_t i) {
+        PlannedBlock b = m_calendar->blocks()[i];
+        b.locked = !b.locked;
+        bend(b, b.locked ? tr("lock a block") : tr("unlock a block"), false);
+    });
+    connect(m_calendar, &PlanCalendar::removeWanted, this, &ProgrammePage::remove);
+    connect(m_calendar, &PlanCalendar::doneWanted, this, [this](std::size_t i) {
+        PlannedBlock b = m_calendar->blocks()[i];
+        b.state = b.state == BlockState::done ? BlockState::planned : BlockState::done;
+        bend(b, b.state == BlockState::done ? tr("tick a block off") : tr("untick a block"), false);
+    });
+    connect(m_calendar, &PlanCalendar::menuWanted, this, &ProgrammePage::menu);
+    connect(m_mend, &QPushButton::clicked, this, [this] {
+        if (!m_way)
+            return;
+        const auto plan = current();
+        if (m_way->block >= plan.size())
+            return;
+        PlannedBlock b = plan[m_way->block];
+        if (!m_way->day) {
+            b.state = BlockState::dropped;
+            bend(b, tr("take a block away"));
+            return;
+        }
+        b.why = "moved from " + dayWords(b.day);
+        b.day = *m_way->day;
+        b.state = BlockState::moved;
+        b.locked = true;
+        bend(b, tr("move a block"));
+    });
+    connect(m_accept, &QPushButton::clicked, this, [this] {
+        if (m_breach)
+            overrule(*m_breach);
+    });
+    connect(&m_watcher, &QFutureWatcherBase::finished, this, &ProgrammePage::laid);
+    connect(&bench.book(), &Casebook::changed, this, [this](const ChangeSet& c) {
+        if (c.plan || c.brief)
+            showPlan();
+    });
     auto* seen = new WhenSeen(this, [this] { refresh(); });
     connect(&bench.book(), &Casebook::analysed, seen, [seen] { (*seen)(); });
     refresh();
 }
 
-QWidget* ProgrammePage::drillCard(const Drill& d) {
-    auto* card = new Card({});
-    auto* line = new QHBoxLayout;
-    auto* name = new QLabel(q(d.name));
-    name->setObjectName("strong");
-    auto* dose = new QLabel(q(doseWords(d.dose)) + (d.speed.empty() ? QString() : tr(", %1").arg(q(d.speed))));
-    dose->setObjectName("quiet");
-    line->addWidget(name, 1);
-    line->addWidget(dose);
-    card->body()->addLayout(line);
-    card->body()->addWidget(wrapped(tr("“%1”").arg(q(d.cue)), "athlete"));
-    card->body()->addWidget(wrapped(q(d.how)));
-    if (!d.contrast.empty())
-        card->body()->addWidget(wrapped(tr("Right and wrong: %1").arg(q(d.contrast)), "quiet"));
-    QStringList needs;
-    for (const auto& e : d.equipment)
-        needs << q(e);
-    if (d.partner)
-        needs << tr("a partner");
-    if (!needs.isEmpty())
-        card->body()->addWidget(wrapped(tr("Needs: %1").arg(needs.join(", ")), "quiet"));
-    if (!d.caution.empty())
-        card->body()->addWidget(wrapped(tr("Caution: %1").arg(q(d.caution)), "caution"));
-    for (const auto& g : m_bench.analysis().gates)
-        if (g.drill == d.id)
-            card->body()->addWidget(wrapped(tr("Gate: %1").arg(q(g.gate.words)), "model"));
-    return card;
+Day ProgrammePage::lastDay() const {
+    const Day today = m_bench.book().today();
+    return today - days(weekdayOf(today)) + days(7 * weeks() - 1);
+}
+
+PlanInput ProgrammePage::input() const {
+    const Day today = m_bench.book().today();
+    return planInputOf(m_bench.data(), m_bench.blueprint(), m_bench.analysis(), today,
+                       static_cast<int>((lastDay() - today).count()) + 1, m_taken);
+}
+
+bool ProgrammePage::stands() const {
+    const Day today = m_bench.book().today();
+    return std::any_of(m_bench.data().planned.begin(), m_bench.data().planned.end(),
+                       [&](const auto& p) { return p.second.day >= today && p.second.state != BlockState::dropped; });
+}
+
+// What is on the glass: the plan that stands, with days gone by, or the proposal.
+std::vector<PlannedBlock> ProgrammePage::current() const {
+    if (!stands())
+        return m_proposal.blocks;
+    const Day today = m_bench.book().today();
+    auto in = input();
+    auto blocks = replan(m_bench.blueprint(), in, today, today - days(1)).blocks;
+    for (auto b : in.standing)
+        if (b.day < today) {
+            if (b.state == BlockState::planned || b.state == BlockState::moved)
+                b.state = BlockState::missed;
+            blocks.push_back(b);
+        }
+    return blocks;
 }
 
 void ProgrammePage::refresh() {
-    const auto& a = m_bench.analysis();
-    const auto& b = m_bench.blueprint();
-    QStringList focus;
-    for (const auto& id : a.judgement.focus)
-        focus << q(b.fault(id)->name);
-    m_head->setText(focus.isEmpty() ? tr("No focus yet") : tr("For: %1").arg(focus.join(tr(" and "))));
-    clearLayout(m_ladder);
-    if (a.plan.ladder.empty())
-        m_ladder->addWidget(
-            wrapped(a.plan.notes.empty() ? tr("Read the findings first.") : q(a.plan.notes.front()), "quiet"));
-    // One rung a stage, easiest on top.
-    for (std::size_t s = 0; s < kStageNames.size(); ++s) {
-        bool titled = false;
-        for (const auto& id : a.plan.ladder) {
-            const Drill& d = *b.drill(id);
-            if (static_cast<std::size_t>(d.stage) != s)
-                continue;
-            if (!titled)
-                m_ladder->addWidget(
-                    wrapped(tr("Stage %1: %2").arg(s + 1).arg(q(std::string(kStageNames[s]))), "quiet"));
-            titled = true;
-            m_ladder->addWidget(drillCard(d));
-        }
-    }
-    m_ladder->addStretch();
+    if (const auto taken = m_bench.book().library().minutesElsewhere(m_bench.data().id, m_bench.book().today()))
+        m_taken = *taken;
+    const int at = m_regime->findData(q(m_bench.data().brief.regime));
+    m_regime->setCurrentIndex(std::max(0, at));
+    m_regime->setToolTip(m_regime->currentData(Qt::ToolTipRole).toString());
+    m_ladder->refresh();
+    if (!stands())
+        propose();
+    showPlan();
+}
 
-    clearLayout(m_weeks);
-    const Day from = m_bench.book().today();
-    for (int week = 0; week < 2; ++week) {
-        auto* card = new Card(week == 0 ? tr("This week") : tr("Next week"));
-        auto* grid = new QGridLayout;
-        grid->setSpacing(6);
-        for (int i = 0; i < 7; ++i) {
-            const Day day = from + std::chrono::days(7 * week + i);
-            const int minutes = m_bench.data().brief.minutes[static_cast<std::size_t>(weekdayOf(day))];
-            auto* head = new QLabel(q(dayWords(day)));
-            head->setObjectName("quiet");
-            grid->addWidget(head, i, 0, Qt::AlignTop);
-            auto* cell = new QVBoxLayout;
-            cell->setSpacing(1);
-            for (const auto& block : a.plan.blocks) {
-                if (block.day != day)
-                    continue;
-                auto* label = new QLabel(
-                    block.home ? tr("%1 min at home: %2").arg(block.minutes).arg(q(b.drill(block.drill)->name))
-                               : tr("<b>%1 min  %2</b>")
-                                     .arg(block.minutes)
-                                     .arg(q(b.drill(block.drill)->name).toHtmlEscaped()));
-                QStringList rules;
-                for (const auto& r : block.rules)
-                    rules << q(r);
-                label->setToolTip(tr("Obeys: %1.").arg(rules.join("; ")));
-                cell->addWidget(label);
-            }
-            if (cell->count() == 0)
-                cell->addWidget(wrapped(minutes ? tr("normal training") : tr("rest"), "quiet"));
-            grid->addLayout(cell, i, 1);
-            for (Day c : m_bench.data().brief.competitions)
-                if (c == day)
-                    grid->addWidget(wrapped(tr("Competition"), "athlete"), i, 2);
-        }
-        grid->setColumnMinimumWidth(0, 74);
-        grid->setColumnStretch(1, 1);
-        card->body()->addLayout(grid);
-        m_weeks->addWidget(card);
+void ProgrammePage::propose() {
+    lay({m_bench.book().today(), lastDay(), {}, 0, false});
+}
+
+void ProgrammePage::lay(const Job& job) {
+    if (m_watcher.isRunning()) { // the newest wish counts
+        m_waiting = job;
+        return;
     }
-    if (!a.plan.infeasible.empty())
-        m_weeks->addWidget(wrapped(q(a.plan.infeasible), "caution"));
-    for (const auto& n : a.plan.notes)
-        m_weeks->addWidget(wrapped(q(n), "quiet"));
-    m_weeks->addWidget(wrapped(tr("A rung is climbed when about three of four reps are good; the gate in Practice says "
-                                  "when. Bold blocks are the technique session of the week."),
-                               "quiet"));
-    m_weeks->addStretch();
+    m_job = job;
+    m_watcher.setFuture(m_bench.book().jobs().run(
+        [blueprint = m_bench.blueprint(), in = input(), job, stop = m_bench.book().jobs().stopToken()] {
+            return replan(blueprint, in, job.from, job.to, [stop] { return stop.stop_requested(); });
+        }));
+}
+
+void ProgrammePage::laid() {
+    if (!m_job)
+        return;
+    const Job job = *std::exchange(m_job, std::nullopt);
+    const Plan plan = m_watcher.result();
+    if (m_waiting) { // it answers a question that is no longer asked
+        lay(*std::exchange(m_waiting, std::nullopt));
+        return;
+    }
+    if (job.keep) {
+        m_bench.book().keepPlan(plan.blocks, job.from, job.to, job.what, job.gesture);
+    } else if (!stands()) {
+        m_proposal = plan;
+        showPlan();
+    }
+}
+
+void ProgrammePage::acceptProposal(int gesture) {
+    if (stands() || m_proposal.blocks.empty())
+        return;
+    m_bench.book().keepPlan(m_proposal.blocks, m_bench.book().today(), lastDay(), tr("keep the plan"), gesture);
+}
+
+void ProgrammePage::bend(PlannedBlock block, const QString& what, bool around) {
+    const int gesture = ++m_gesture;
+    if (!stands()) {
+        // The first touch keeps the proposal, with the change in it.
+        auto plan = m_proposal.blocks;
+        const auto same = std::find_if(plan.begin(), plan.end(), [&](const PlannedBlock& b) {
+            return b.drill == block.drill && b.kind == block.kind &&
+                   (b.day == block.day || block.why == "moved from " + dayWords(b.day));
+        });
+        if (same == plan.end())
+            plan.push_back(block);
+        else
+            *same = block;
+        m_bench.book().keepPlan(plan, m_bench.book().today(), lastDay(), what, gesture);
+    } else if (!m_bench.book().setPlanned(block, what, gesture)) {
+        return;
+    }
+    if (around)
+        lay({std::max(m_bench.book().today(), block.day - days(kAround)),
+             std::min(lastDay(), block.day + days(kAround)), what, gesture, true});
+}
+
+void ProgrammePage::addDrill(const QString& id, Day day) {
+    const Drill* d = m_bench.blueprint().drill(id.toStdString());
+    if (!d)
+        return;
+    PlannedBlock b;
+    b.day = day;
+    b.drill = d->id;
+    b.minutes = d->dose.minutes;
+    b.stage = d->stage;
+    b.locked = true;
+    b.why = "laid by hand";
+    for (const auto& fault : m_bench.analysis().judgement.focus)
+        if (const Fault* f = m_bench.blueprint().fault(fault);
+            f && b.fault.empty() && std::find(f->drills.begin(), f->drills.end(), d->id) != f->drills.end())
+            b.fault = fault;
+    bend(b, tr("lay a drill on a day"));
+}
+
+void ProgrammePage::remove(std::size_t i) {
+    PlannedBlock b = m_calendar->blocks()[i];
+    b.state = BlockState::dropped;
+    bend(b, tr("take a block away"));
+}
+
+void ProgrammePage::menu(std::size_t i, const QPoint& at) {
+    const PlannedBlock block = m_calendar->blocks()[i];
+    auto* menu = new QMenu(this);
+    menu->setAttribute(Qt::WA_DeleteOnClose);
+    const auto add = [&](const QString& text, auto signal) {
+        connect(menu->addAction(text), &QAction::triggered, this, [this, signal, i] { emit(m_calendar->*signal)(i); });
+    };
+    add(block.state == BlockState::done ? tr("Not done after all\tD") : tr("Done\tD"), &PlanCalendar::doneWanted);
+    add(block.locked ? tr("Unlock\tL") : tr("Lock\tL"), &PlanCalendar::lockWanted);
+    add(tr("Take away\tDel"), &PlanCalendar::removeWanted);
+    auto* instead = menu->addMenu(tr("Instead"));
+    for (const auto& d : m_bench.blueprint().drills)
+        if (d.stage == block.stage && d.id != block.drill)
+            connect(instead->addAction(q(d.name)), &QAction::triggered, this, [this, block, id = d.id] {
+                PlannedBlock b = block;
+                b.drill = id;
+                b.locked = true;
+                b.why = "instead of " + block.drill;
+                b.minutes = m_bench.blueprint().drill(id)->dose.minutes;
+                bend(b, tr("replace a block"));
+            });
+    instead->setEnabled(!instead->isEmpty());
+    menu->popup(at);
+}
+
+void ProgrammePage::overrule(const Breach& breach) {
+    const auto plan = current();
+    const int gesture = ++m_gesture;
+    for (const auto i : breach.blocks) {
+        if (i >= plan.size())
+            continue;
+        PlannedBlock b = plan[i];
+        b.accepted.push_back(std::string(kRuleNames[static_cast<std::size_t>(breach.rule)]));
+        b.locked = true;
+        m_bench.book().setPlanned(b, tr("overrule a rule"), gesture);
+    }
+}
+
+void ProgrammePage::consider(std::optional<std::size_t> block, const QString& drill, std::optional<Day> day) {
+    if (!day) {
+        showRules();
+        return;
+    }
+    auto plan = m_calendar->blocks();
+    const auto in = input();
+    const auto before = breachesOf(m_bench.blueprint(), in, plan);
+    if (block) {
+        plan[*block].day = *day;
+    } else if (const Drill* d = m_bench.blueprint().drill(drill.toStdString())) {
+        PlannedBlock b;
+        b.day = *day;
+        b.drill = d->id;
+        b.minutes = d->dose.minutes;
+        b.stage = d->stage;
+        if (!in.focus.empty())
+            b.fault = in.focus.front();
+        plan.push_back(b);
+    }
+    const auto after = breachesOf(m_bench.blueprint(), in, plan);
+    QStringList words;
+    for (const auto& b : after)
+        if (!b.accepted &&
+            std::none_of(before.begin(), before.end(), [&](const Breach& old) { return old.words == b.words; }))
+            words << q(b.words);
+    m_mend->hide();
+    m_accept->hide();
+    m_words->setText(words.isEmpty() ? tr("%1: nothing is broken by that.").arg(q(dayWords(*day)))
+                                     : tr("This would break: %1").arg(words.join("; ")));
+}
+
+void ProgrammePage::showPlan() {
+    const bool kept = stands();
+    m_calendar->setPlan(input(), current(), m_bench.book().today(), weeks(), !kept);
+    m_keep->setVisible(!kept);
+    m_keep->setEnabled(!m_proposal.blocks.empty());
+    m_anew->setVisible(kept);
+    double minutes = 0.0;
+    for (const auto& b : m_calendar->blocks())
+        if (b.day >= m_bench.book().today() && b.state != BlockState::dropped)
+            minutes += b.minutes;
+    const auto adherence = adherenceOf(m_bench.data(), m_bench.book().today());
+    QStringList head;
+    head << counted(static_cast<qsizetype>(m_bench.analysis().judgement.focus.size()), tr("focus"), tr("focuses"));
+    head << tr("%1 minutes in %2 weeks").arg(std::lround(minutes)).arg(weeks());
+    if (adherence.done + adherence.missed > 0)
+        head << tr("%1 % of the last four weeks done")
+                    .arg(std::lround(100.0 * adherence.done / (adherence.done + adherence.missed)));
+    if (!kept)
+        head << tr("a proposal");
+    m_head->setText(head.join(" · "));
+    showRules();
+    showDrill();
+}
+
+void ProgrammePage::showRules() {
+    const auto plan = m_calendar->blocks();
+    const auto in = input();
+    auto breaches = breachesOf(m_bench.blueprint(), in, plan);
+    std::erase_if(breaches, [](const Breach& b) { return b.accepted; });
+    m_breach.reset();
+    m_way.reset();
+    m_mend->hide();
+    m_accept->hide();
+    if (!breaches.empty() && stands()) {
+        m_breach = breaches.front();
+        m_way = wayOutOf(m_bench.blueprint(), in, plan, *m_breach);
+        m_words->setText(
+            q(m_breach->words) + ". " +
+            (breaches.size() > 1
+                 ? counted(static_cast<qsizetype>(breaches.size()) - 1, tr("more clash"), tr("more clashes")) + "."
+                 : QString()));
+        m_words->setStyleSheet(QString("color: %1; font-weight: bold;").arg(theme().caution.name()));
+        m_accept->show();
+        if (m_way) {
+            m_mend->setText(q(m_way->words));
+            m_mend->show();
+        }
+        return;
+    }
+    m_words->setStyleSheet({});
+    QStringList words;
+    if (!stands() && !m_proposal.infeasible.empty())
+        words << q(m_proposal.infeasible);
+    for (const auto& n : stands() ? m_bench.analysis().plan.notes : m_proposal.notes)
+        words << q(n);
+    if (!stands() && m_watcher.isRunning())
+        words = {tr("Laying a proposal …")};
+    if (words.isEmpty())
+        words << (stands() ? tr("Nothing is broken. Drag a block to another day; dashed blocks are a forecast, if the "
+                                "gate agrees.")
+                           : tr("A proposal for these days. Keep it, or drag a block: the first touch keeps it."));
+    m_words->setText(words.join(" "));
+}
+
+void ProgrammePage::showDrill() {
+    const auto chosen = m_calendar->chosen();
+    std::string drill = m_ladder->chosen(), fault;
+    QStringList rules;
+    if (chosen) {
+        const auto& b = m_calendar->blocks()[*chosen];
+        drill = b.drill;
+        fault = b.fault;
+        rules << q(dayWords(b.day)) + (b.state == BlockState::planned
+                                           ? QString()
+                                           : tr(", %1").arg(q(enumName(kBlockStateNames, b.state))));
+        for (const auto& r : b.rules)
+            rules << q(r);
+        for (const auto& a : b.accepted)
+            rules << tr("overruled knowingly: %1").arg(q(a));
+    }
+    if (fault.empty())
+        for (const auto& id : m_bench.analysis().judgement.focus)
+            if (const Fault* f = m_bench.blueprint().fault(id);
+                f && fault.empty() && std::find(f->drills.begin(), f->drills.end(), drill) != f->drills.end())
+                fault = id;
+    m_drill->show(drill, fault);
+    m_drill->setRules(rules);
 }
 
 } // namespace riflesso

@@ -1,6 +1,7 @@
 #include "desktop/shell/walk.h"
 
 #include "desktop/mirror/mirror_page.h"
+#include "desktop/programme/programme_page.h"
 
 #include <QApplication>
 #include <QDir>
@@ -19,7 +20,8 @@ bool settle(MainWindow& window, int milliseconds) {
         CaseView* view = window.caseView();
         const bool busy = (window.shelf() && window.shelf()->busy()) ||
                           (view && (view->bench().book().analysing() || !view->bench().frames().idle() ||
-                                    view->handover()->busy() || view->footage()->busy()));
+                                    view->handover()->busy() || view->footage()->busy() ||
+                                    static_cast<ProgrammePage*>(view->page(Workspace::programme))->planning()));
         quiet = busy ? 0 : quiet + 1;
         if (quiet > 6)
             return true;

@@ -175,6 +175,75 @@ private slots:
         QVERIFY(!springy.finding("rear_leg_soft"));
         QCOMPARE(springy.deviation("rear_knee")->school, std::string("springy_rear_leg"));
     }
+    void setsAreMadeByHandAndByThemselves() {
+        CaseData d = m_demo;
+        const Id side = take("athlete-side.mp4");
+        auto a = analyse(d, m_blueprint, m_today);
+        QCOMPARE(a.sets.size(), std::size_t(2)); // two days, one stage each
+        QVERIFY(*a.above == a.sets[0].key && a.sets[0].key.day > a.sets[1].key.day);
+        QCOMPARE(a.sets[0].key.name, std::string("fixed feed"));
+        const auto reps = repsOf(d, side);
+        for (const Rep* r : {reps[3], reps[4]})
+            d.reps[r->id].set = "after the hint";
+        // Judged is the newest; another can be chosen, and stand in the model's place.
+        a = analyse(d, m_blueprint, m_today);
+        QCOMPARE(a.sets.size(), std::size_t(3));
+        const RepSet* hint = findSet(a.sets, "after the hint");
+        QVERIFY(hint && hint->byHand && hint->reps.size() == 2);
+        SetChoice choice;
+        choice.above = hint->key;
+        choice.below = findSet(a.sets, textOf({hint->key.day, "fixed feed"}))->key;
+        a = analyse(d, m_blueprint, m_today, {}, 0.95, choice);
+        QVERIFY(*a.above == hint->key && *a.below == *choice.below);
+        QCOMPARE(a.athleteReps.size(), std::size_t(2));
+        QCOMPARE(a.reference.size(), std::size_t(3));
+        QVERIFY(a.deviation("land_trunk")->judged);
+        const auto changes = compareSets(setValues(d, a.measured, findSet(a.sets, *a.below)->reps),
+                                         setValues(d, a.measured, a.athleteReps));
+        QVERIFY(!changes.empty() && std::none_of(changes.begin(), changes.end(), [](auto& c) { return c.moved; }));
+        // From the first film to the newest the hand came 100 ms nearer.
+        const auto weeks = compareSets(
+            setValues(d, a.measured, a.sets.back().reps),
+            setValues(d, a.measured, choice.below ? findSet(a.sets, *choice.below)->reps : std::vector<Id>()));
+        const auto hand = std::find_if(weeks.begin(), weeks.end(), [](auto& c) { return c.measure == "hand_lead"; });
+        QVERIFY(hand != weeks.end() && hand->moved && std::abs(hand->change - 0.1) < 0.05);
+        choice.above = SetKey{*dayFromIso("1999-01-01"), "nothing"}; // gone: the newest is judged
+        QVERIFY(analyse(d, m_blueprint, m_today, {}, 0.95, choice).above.has_value());
+    }
+    void decisionsStand() {
+        CaseData d = m_demo;
+        const auto proposal = analyse(d, m_blueprint, m_today).judgement;
+        QCOMPARE(proposal.focus, proposal.proposed);
+        // Parked: never proposed. Taken up: the focus, whatever the film proposes.
+        FindingDecision parked{901, "hand_late", {}, DecisionKind::parked, "later", m_today, Consent::notAsked, {}};
+        d.decisions[901] = parked;
+        auto a = analyse(d, m_blueprint, m_today);
+        QVERIFY(std::find(a.judgement.focus.begin(), a.judgement.focus.end(), "hand_late") == a.judgement.focus.end());
+        QVERIFY(a.finding("hand_late")); // it is still seen
+        d.decisions[902] = {902, "rear_leg_soft", {}, DecisionKind::takenUp, {}, m_today, Consent::notYet, {}};
+        a = analyse(d, m_blueprint, m_today);
+        QCOMPARE(a.judgement.focus, std::vector<std::string>{"rear_leg_soft"});
+        QVERIFY(!rebuildAgreed(d));
+        QVERIFY(!a.plan.notes.empty()); // no rebuild without a yes
+        // An own band that holds what the film shows: the fault is held, the decision stands.
+        OwnTarget own;
+        own.measure = "rear_knee";
+        own.lo = 90;
+        own.hi = 179;
+        d.brief.targets = {own};
+        a = analyse(d, m_blueprint, m_today);
+        QVERIFY(a.deviation("rear_knee")->verdict.decision == Decision::inside);
+        QCOMPARE(a.judgement.focus, std::vector<std::string>{"rear_leg_soft"});
+        QVERIFY(a.decided.back().state == FaultState::held);
+        QVERIFY(a.decided.back().words.find("look again on 2026-12-13") != std::string::npos);
+        QVERIFY(std::any_of(a.trends.begin(), a.trends.end(), [](auto& t) { return t.fault == "rear_leg_soft"; }));
+        d.decisions[902].closed = m_today;
+        a = analyse(d, m_blueprint, m_today);
+        QVERIFY(std::find(a.judgement.focus.begin(), a.judgement.focus.end(), "rear_leg_soft") ==
+                a.judgement.focus.end());
+        d.brief.targets[0].off = true;
+        QVERIFY(!analyse(d, m_blueprint, m_today).deviation("rear_knee")->judged);
+    }
     void missingPointsAreListedInOrder() {
         Rep rep = *repsOf(m_demo, take("athlete-side.mp4")).front();
         QVERIFY(missingAt(m_demo, m_blueprint, rep, "on_guard").empty());

@@ -127,7 +127,16 @@ class TestUndoStep : public QObject {
                      x.drill = b.blueprint().drills[0].id;
                      return b.addBlock(x) != 0;
                  }},
-                {"setBlock", [&b, block] { return b.setBlock(block); }}};
+                {"setBlock", [&b, block] { return b.setBlock(block); }},
+                {"putInSet",
+                 [&b, spans] {
+                     return b.putInSet({spans[0], spans[1]}, "after the hint");
+                 }},
+                {"decide", [&b] {
+                     FindingDecision taken;
+                     taken.fault = b.blueprint().faults[0].id;
+                     return b.decide(taken);
+                 }}};
     }
 private slots:
     void init() {

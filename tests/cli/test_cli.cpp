@@ -4,6 +4,7 @@
 #include "library/library.h"
 #include "tests/support/coded_films.h"
 #include "tests/support/demo_copy.h"
+#include "tests/support/python.h"
 
 #include <QDir>
 #include <QFile>
@@ -216,8 +217,10 @@ private slots:
             "no landmark on the same frame");
     }
     void helpForEach() {
-        for (const char* command : {"demo", "probe", "frame", "series", "sync", "reps", "calibrate", "import", "carry",
-                                    "positions", "reliability", "measure", "compare", "findings", "plan", "report"}) {
+        for (const char* command :
+             {"demo",  "probe",     "frame",       "series",  "sync",    "reps",     "calibrate", "import",
+              "carry", "positions", "reliability", "measure", "compare", "findings", "plan",      "report",
+              "sets",  "decide",    "practice",    "breaks",  "line",    "agree",    "progress",  "ask"}) {
             const auto a = run({command, "--help"});
             QCOMPARE(a.code, 0);
             QVERIFY(a.out.size() > 80);
@@ -420,6 +423,115 @@ private slots:
             QCOMPARE(text.code, 0);
             QVERIFY(text.out.size() > 200 && !text.out.startsWith('{'));
         }
+    }
+    void tablesFromAnywhere() {
+        const QString a = write("a.csv", "rep,measure,value,u,u_shared,camera\n1,knee,120,2,3,A\n2,knee,122,2,3,A\n"
+                                         "1,hand,-50,5,0,A\n2,hand,-48,5,0,A\n");
+        const QString b = write("b.csv", "rep,measure,value,u,u_shared,camera\n1,knee,121,2,3,B\n2,knee,122,2,3,B\n"
+                                         "1,hand,-110,5,0,A\n2,hand,-108,5,0,A\n");
+        const auto compared = run({"compare", "--tables", a, b, "--json"}).json();
+        const auto hand = compared["hand"].toObject(), knee = compared["knee"].toObject();
+        QCOMPARE(hand["change"].toDouble(), -60.0);
+        QVERIFY(std::abs(hand["u"].toDouble() - 5.0) < 1e-9 && hand["moved"].toBool());
+        // Two cameras: both their shared errors count. √(4/2 + 4/2 + 9 + 9)
+        QVERIFY(std::abs(knee["u"].toDouble() - std::sqrt(22.0)) < 1e-9 && !knee["moved"].toBool());
+        QVERIFY(std::abs(knee["mdc95"].toDouble() - 1.96 * std::sqrt(22.0)) < 1e-9);
+        const auto broken = run({"breaks", "--json", "--table",
+                                 write("s.csv", "stage,inside\n" + QByteArray("fixed_feed,1\n").repeated(20) +
+                                                    QByteArray("Scored,0\n").repeated(9) + "Scored,1\n")})
+                                .json();
+        QCOMPARE(broken["owned"].toString(), QString("fixed_feed"));
+        QCOMPARE(broken["breaks"].toString(), QString("Scored"));
+        QCOMPARE(broken["stages"].toArray()[1].toObject()["n"].toInt(), 10);
+        const auto history = run({"progress", "--json", "--history",
+                                  write("h.csv", "day,value,u,stage,pause\n2026-09-01,10,2,,\n2026-09-08,11,2,,\n"
+                                                 "2026-09-20,30,2,,\n2026-09-28,31,2,,\n")})
+                                 .json();
+        QCOMPARE(history["kind"].toString(), QString("step"));
+        QCOMPARE(history["day"].toString(), QString("2026-09-20"));
+        const auto line =
+            run({"line", "--json", "--points", write("p.csv", "x,ux,y,uy\n0,0.1,1,0.1\n1,0.1,3,0.1\n2,0.1,5,0.1\n")})
+                .json();
+        QVERIFY(std::abs(line["slope"].toDouble() - 2) < 1e-9 && std::abs(line["intercept"].toDouble() - 1) < 1e-9);
+        const auto agree =
+            run({"agree", "--json", "--table", write("v.csv", "athlete,coach\ng,g\nb,b\ng,b\ng,g\n")}).json();
+        QVERIFY(std::abs(agree["kappa"].toDouble() - 0.5) < 1e-9);
+        failsInOneLine(run({"agree", "--table", write("one.csv", "athlete,coach\ng,g\ng,g\n")}), "nothing can be told");
+        failsInOneLine(run({"line", "--points", write("bad.csv", "x,ux,y,uy\n0,0.1,high,0.1\n")}), "line 2");
+        failsInOneLine(run({"breaks", "--table", write("no.csv", "stage\nopen\n")}), "inside is missing");
+        QCOMPARE(run({"compare"}).code, 2);
+    }
+    void asksAFrame() {
+        const auto a = run({"ask", m_film, "--frame", "10", "--json", "--points", "100,100", "200,200", "300,100"});
+        const auto angle = QJsonDocument::fromJson(a.out).array()[0].toObject();
+        QCOMPARE(angle["kind"].toString(), QString("angle"));
+        QVERIFY(std::abs(angle["value"].toDouble() - 90) < 1e-9 && angle["u"].toDouble() > 0.5);
+        const auto timed = run({"ask", m_film, "--frame", "10", "--to", "40", "--capture-rate", "120", "--json"});
+        QVERIFY(std::abs(QJsonDocument::fromJson(timed.out).array()[0].toObject()["value"].toDouble() - 0.25) < 1e-6);
+        failsInOneLine(run({"ask", m_film, "--frame", "99999", "--points", "1,1", "2,2"}), "there is no frame");
+        failsInOneLine(run({"ask", m_film, "--frame", "1", "--points", "9999,1", "2,2"}), "outside the picture");
+    }
+    void setsDecisionsAndThePlan() {
+        const QString library = m_dir.filePath("deciding");
+        QVERIFY(test::copyDemo(library));
+        const auto in = [&](QStringList a, QStringList more = {}) {
+            const auto answer = run(a + QStringList{"--library", library, "--today", "2026-11-23"} + more);
+            if (answer.code != 0)
+                qWarning() << a << answer.err;
+            return answer;
+        };
+        const auto sets = in({"sets", "--json"}).json()["sets"].toArray();
+        QCOMPARE(sets.size(), 2);
+        const auto reps = sets[0].toObject()["reps"].toArray();
+        const QString two = QString("%1,%2").arg(reps[3].toInt()).arg(reps[4].toInt());
+        QCOMPARE(in({"sets", "--put", "after the hint", "--reps", two}).code, 0);
+        const auto judged = in({"findings", "--set", "after the hint", "--json"}).json();
+        QCOMPARE(judged["set"].toString(), QString("2026-11-22 after the hint"));
+        const auto compared =
+            in({"compare", "--above", "after the hint", "--below", "2026-11-06 fixed feed", "--json"}).json();
+        QVERIFY(compared["changes"].toObject()["hand_lead"].toObject()["moved"].toBool());
+        failsInOneLine(in({"findings", "--set", "tomorrow"}), "no set");
+        const auto decided =
+            in({"decide", "1", "trunk_falls", "park", "--reason", "one thing at a time", "--json"}).json();
+        QCOMPARE(decided["decisions"].toArray()[0].toObject()["kind"].toString(), QString("parked"));
+        QVERIFY(!decided["focus"].toArray().contains("trunk_falls"));
+        failsInOneLine(in({"decide", "1", "no_such", "take"}), "no fault");
+        // The plan: kept, bent, ticked, written out.
+        const auto plan = in({"plan", "--weeks", "3", "--keep", "--json"}).json();
+        const auto blocks = plan["blocks"].toArray();
+        QVERIFY(!blocks.isEmpty() && plan["clash"].toArray().isEmpty() && plan["way_out"].isNull());
+        const auto first = blocks[0].toObject();
+        QVERIFY(first["id"].toInt() > 0 && first["state"].toString() == "planned");
+        const QString id = QString::number(first["id"].toInt());
+        const auto moved = in({"plan", "move", id, "2026-11-25"}); // a day of rest
+        QVERIFY2(moved.code == 0 && moved.out.contains("day of rest") && moved.out.contains("way out"), moved.out);
+        const auto again = in({"plan", "--weeks", "3", "--json"}).json();
+        QVERIFY(!again["clash"].toArray().isEmpty() && again["way_out"].isString());
+        QCOMPARE(in({"plan", "drop", id}).code, 0);
+        failsInOneLine(in({"plan", "drop", "99999"}), "no block");
+        const QString file = m_dir.filePath("plan.ics");
+        QCOMPARE(in({"plan", "ics", file, "--weeks", "3"}).code, 0);
+        const auto events = test::runReference("calendar_file.py", {}, {file})["events"].toArray();
+        QVERIFY(events.size() >= blocks.size() - 1);
+        int cancelled = 0;
+        QSet<QString> uids;
+        for (const auto& e : events) {
+            cancelled += e.toObject()["status"].toString() == "CANCELLED";
+            uids.insert(e.toObject()["uid"].toString());
+            QVERIFY(e.toObject()["description"].toString().contains("Cue: ") && e.toObject()["sequence"].toInt() > 0);
+        }
+        QCOMPARE(cancelled, 1);
+        QCOMPARE(uids.size(), events.size());
+        QVERIFY(in({"practice", "log", "1", "--drill", "coin_drop", "--reps", "GGBGGGGG", "--reason", "foot first"})
+                    .out.contains("good of"));
+        const auto practised = in({"practice", "list", "--json"}).json()["blocks"].toArray();
+        QCOMPARE(practised.last().toObject()["reps"].toString(), QString("GGBGGGGG"));
+        const auto progress = in({"progress", "--json"}).json();
+        const auto hand = progress["measures"].toArray()[0].toObject();
+        QCOMPARE(hand["measure"].toString(), QString("hand_lead"));
+        QCOMPARE(hand["points"].toArray().size(), 2);
+        QVERIFY(hand["words"].toString().startsWith("Yes: +101 ms") && hand["kind"].toString() == "nothing");
+        QVERIFY(progress["agreement"].toObject()["n"].toInt() > 40);
     }
     void tracksGoOutAndIn() {
         const QString library = m_dir.filePath("copy");

@@ -72,7 +72,8 @@ private slots:
         tool({"key", "b"});
         QTRY_COMPARE_WITH_TIMEOUT(saved().blocks.rbegin()->second.reps.size(), std::size_t(2), 8000);
         const Block b = saved().blocks.rbegin()->second;
-        QVERIFY(b.reps[0].athleteGood && b.reps[0].coachGood && !b.reps[1].athleteGood && !b.reps[1].coachGood);
+        QVERIFY(b.reps[0].athlete == true && b.reps[0].coach == true && b.reps[1].athlete == false &&
+                b.reps[1].coach == false);
         tool({"key", "ctrl+z"});
         QTRY_COMPARE_WITH_TIMEOUT(saved().blocks.rbegin()->second.reps.size(), std::size_t(1), 8000);
         tool({"key", "ctrl+shift+z"});

@@ -2,6 +2,8 @@
 
 #include "casebook/shipped.h"
 #include "desktop/findings/chain_view.h"
+#include "desktop/findings/finding_list.h"
+#include "desktop/findings/still_pair.h"
 #include "desktop/mirror/board.h"
 #include "desktop/mirror/mirror_page.h"
 #include "desktop/shell/walk.h"
@@ -91,9 +93,11 @@ private slots:
     void opensOnTheFindings() {
         QVERIFY(view()->current() == Workspace::findings);
         QVERIFY(readable("Hand later than foot")); // the first finding, in large letters
-        QVERIFY(readable("Work on this"));
-        QVERIFY(readable("What is good"));
-        QVERIFY(readable("felt 12.0°")); // the guess beside the truth
+        QVERIFY(readable("Why it stands where it stands"));
+        auto* list = child<FindingList>("findingList");
+        QCOMPARE(list->chosen()->fault, std::string("hand_late"));
+        QVERIFY(list->items().front().group == FindingItem::Group::good);
+        QVERIFY(child<StillPair>("stillPair")->rep() != 0);
     }
     void theNextThingLeadsToTheCaptureRate() {
         QPushButton* next = view()->strip()->nextButton();
@@ -224,36 +228,48 @@ private slots:
         QTest::mouseClick(chain, Qt::LeftButton, {}, chain->boxOf("trunk_falls").center().toPoint());
         QCOMPARE(chain->chosen(), std::string("trunk_falls"));
         QVERIFY(settle(*m_window));
-        QVERIFY(readable("expected to go with its cause"));
+        QVERIFY(readable("felt 12.0°")); // the guess beside the truth
+        QCOMPARE(child<FindingList>("findingList")->chosen()->fault, std::string("trunk_falls"));
         QTest::keyClick(chain, Qt::Key_Left);
         QCOMPARE(chain->chosen(), std::string("hand_late"));
     }
-    void logsABlockAndReadsTheGate() {
+    void countsABlockByOneKeyARep() {
         key(Qt::Key_7, Qt::ControlModifier);
         QVERIFY(settle(*m_window));
-        QVERIFY(readable("Athlete: how was it?"));
         const std::size_t before = data().blocks.size();
         key(Qt::Key_G);
-        QVERIFY(readable("Coach: was it good?"));
-        QCOMPARE(data().blocks.size(), before); // one verdict is no rep yet
-        key(Qt::Key_G);
         QCOMPARE(data().blocks.size(), before + 1);
-        for (int i = 0; i < 7; ++i) {
+        for (int i = 0; i < 3; ++i) {
             key(Qt::Key_Up);
-            key(Qt::Key_G);
+            key(Qt::Key_PageDown); // a presenter's forward key
         }
+        key(Qt::Key_G);
+        const auto block = [&] { return data().blocks.rbegin()->second; };
+        QCOMPARE(block().drill, std::string("coin_drop"));
+        QCOMPARE(block().reps.size(), std::size_t(8));
+        QVERIFY(block().reps.back().coach == true && !block().reps.back().athlete);
         key(Qt::Key_B);
-        key(Qt::Key_Escape); // taken back
+        key(Qt::Key_1); // why
+        QVERIFY(block().reps.back().coach == false && !block().reps.back().reason.empty());
+        QVERIFY(readable("Noted: "));
+        key(Qt::Key_Backspace); // taken back
+        QCOMPARE(block().reps.size(), std::size_t(8));
+        auto* mode = child<QComboBox>("practiceMode");
+        QTest::keyClick(mode, Qt::Key_End);
+        QVERIFY(readable("Athlete: how was it?"));
+        key(Qt::Key_B);
+        QVERIFY(readable("Coach: was it good?"));
+        QCOMPARE(block().reps.size(), std::size_t(8)); // one verdict is no rep yet
+        key(Qt::Key_Escape);
         QVERIFY(readable("Athlete: how was it?"));
         QTest::mouseClick(child<QPushButton>("notGood"), Qt::LeftButton);
         QTest::mouseClick(child<QPushButton>("good"), Qt::LeftButton);
-        const Block& b = data().blocks.rbegin()->second;
-        QCOMPARE(b.drill, std::string("coin_drop"));
-        QCOMPARE(b.reps.size(), std::size_t(9));
-        QVERIFY(!b.reps.back().athleteGood && b.reps.back().coachGood);
+        QCOMPARE(block().reps.size(), std::size_t(9));
+        QVERIFY(block().reps.back().athlete == false && block().reps.back().coach == true);
         QVERIFY(readable("9 of 9 good"));
         QLabel* gateLabel = child<QLabel>("gate");
         QVERIFY2(gateLabel->text().contains("11 good of 14"), qPrintable(gateLabel->text()));
+        QTest::keyClick(mode, Qt::Key_Home);
     }
     void bothFilmsMove() {
         key(Qt::Key_4, Qt::ControlModifier);

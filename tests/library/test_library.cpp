@@ -93,13 +93,49 @@ private slots:
             expected.brief = someBrief();
             expected.takes[take] = someTake(take);
             expected.reps[rep] = {rep, take, 3, {{"a", {FrameIndex(1), std::nullopt}}, {"b", {FrameIndex(2), 0.004}}}};
-            expected.blocks[block] = {block,       *dayFromIso("2026-11-02"),      "drill",
-                                      Stage::slow, {{true, false}, {false, true}}, "note"};
+            expected.blocks[block] = {block,
+                                      *dayFromIso("2026-11-02"),
+                                      "drill",
+                                      Stage::slow,
+                                      {{true, false, ""}, {{}, true, "late"}, {false, {}, ""}},
+                                      "note",
+                                      "point first"};
+            expected.reps[rep].set = "after the hint";
+            FindingDecision decision{rep + 50,
+                                     "hand_late",
+                                     "",
+                                     DecisionKind::rejected,
+                                     "build",
+                                     *dayFromIso("2026-11-03"),
+                                     Consent::notYet,
+                                     *dayFromIso("2026-11-09")};
+            expected.decisions[decision.id] = decision;
+            PlannedBlock planned;
+            planned.day = *dayFromIso("2026-11-05");
+            planned.drill = "wall_point";
+            planned.minutes = 6.5;
+            planned.kind = BlockKind::home;
+            planned.state = BlockState::moved;
+            planned.locked = true;
+            planned.accepted = {"minutes"};
+            planned.why = "asked for it";
+            planned.id = rep + 51;
+            expected.planned[planned.id] = planned;
+            Brief& brief = expected.brief;
+            brief.aim = Goal{"knee", 120.5, 110, *dayFromIso("2026-12-24")};
+            OwnTarget own;
+            own.measure = "knee";
+            own.hi = 130;
+            own.reason = "long shins";
+            brief.targets = {own};
+            brief.alone[3] = true;
+            brief.regime = "keep";
             expected.marks[take]["left_knee"][FrameIndex(1)] = {{1.25, -2.5}, 0.75, How::proxy};
             QVERIFY(l->apply(
                 caseId,
                 {BriefEdit{{}, Brief{}, expected.brief}, TakeEdit{take, {}, expected.takes[take]},
                  RepEdit{rep, {}, expected.reps[rep]}, BlockEdit{block, {}, expected.blocks[block]},
+                 DecisionEdit{decision.id, {}, decision}, PlanEdit{planned.id, {}, planned},
                  MarkEdit{{take, FrameIndex(1), "left_knee"}, {}, expected.marks[take]["left_knee"][FrameIndex(1)]}}));
         }
         auto l = Library::open(folder());
@@ -453,10 +489,10 @@ private slots:
             for (const QString& sql :
                  {QString("UPDATE cases SET brief = json_insert(brief, '$.athlete', json('%1'))").arg(athlete),
                   QString("INSERT INTO cases (id, blueprint, brief) SELECT 2, 'rowing-ergometer', brief FROM cases"),
-                  QString("DROP TABLE links"), QString("DROP TABLE repeats"), QString("DROP TABLE ids"),
-                  QString("DROP TABLE athletes"), QString("DROP INDEX cases_of_athlete"),
-                  QString("ALTER TABLE takes DROP COLUMN camera"), QString("ALTER TABLE cases DROP COLUMN athlete"),
-                  QString("ALTER TABLE cases DROP COLUMN card")})
+                  QString("DROP TABLE links"), QString("DROP TABLE repeats"), QString("DROP TABLE decisions"),
+                  QString("DROP TABLE planned"), QString("DROP TABLE ids"), QString("DROP TABLE athletes"),
+                  QString("DROP INDEX cases_of_athlete"), QString("ALTER TABLE takes DROP COLUMN camera"),
+                  QString("ALTER TABLE cases DROP COLUMN athlete"), QString("ALTER TABLE cases DROP COLUMN card")})
                 QVERIFY2(query.exec(sql), qPrintable(sql + query.lastError().text()));
             for (const char* table : {"cases", "takes", "reps", "blocks"})
                 QVERIFY(query.exec(QString("ALTER TABLE %1 DROP COLUMN version").arg(table)) &&

@@ -1,0 +1,87 @@
+#include "casebook/planner.h"
+
+#include <algorithm>
+#include <set>
+
+namespace riflesso {
+namespace {
+
+// Without what is made anew at each look.
+PlannedBlock kept(PlannedBlock b) {
+    b.rules.clear();
+    b.forecast = false;
+    return b;
+}
+
+} // namespace
+
+std::vector<PlannedBlock> standingPlan(const CaseData& data) {
+    std::vector<PlannedBlock> out;
+    for (const auto& [id, b] : data.planned) {
+        out.push_back(b);
+        out.back().id = id;
+    }
+    return out;
+}
+
+PlanInput planInputOf(const CaseData& data, const Blueprint& blueprint, const Analysis& analysis, Day today,
+                      int daysAhead, const std::map<Day, double>& taken) {
+    PlanInput in;
+    in.from = today;
+    in.days = daysAhead;
+    in.minutes = data.brief.minutes;
+    in.alone = data.brief.alone;
+    in.taken = taken;
+    in.competitions = data.brief.competitions;
+    in.agreed = rebuildAgreed(data);
+    in.focus = analysis.judgement.focus;
+    in.regime = data.brief.regime;
+    in.standing = standingPlan(data);
+    for (const auto& fault : in.focus)
+        in.reached[fault] = stageReached(blueprint, fault, analysis.gates);
+    for (const auto& [id, block] : data.blocks)
+        if (!block.reps.empty())
+            in.known.insert(block.drill);
+    for (const auto& b : in.standing)
+        if (b.state == BlockState::done)
+            in.known.insert(b.drill);
+    return in;
+}
+
+Adherence adherenceOf(const CaseData& data, Day today, int days) {
+    Adherence out;
+    for (const auto& [id, b] : data.planned) {
+        if (b.day > today || b.day <= today - std::chrono::days(days) || b.state == BlockState::dropped)
+            continue;
+        if (b.state == BlockState::done)
+            ++out.done;
+        else if (b.day < today)
+            ++out.missed;
+    }
+    return out;
+}
+
+std::vector<Edit> planEdits(const CaseData& data, const std::vector<PlannedBlock>& blocks, Day from, Day to,
+                            const std::function<Id()>& freshId) {
+    std::vector<Edit> edits;
+    std::set<Id> there;
+    for (auto b : blocks) {
+        b = kept(std::move(b));
+        const auto it = data.planned.find(b.id);
+        if (it == data.planned.end()) {
+            b.id = freshId();
+            edits.push_back(PlanEdit{b.id, std::nullopt, b});
+            continue;
+        }
+        there.insert(b.id);
+        if (!(it->second == b))
+            edits.push_back(PlanEdit{b.id, it->second, b});
+    }
+    for (const auto& [id, b] : data.planned)
+        if (b.day >= from && b.day <= to && !there.contains(id) && b.state != BlockState::dropped &&
+            b.state != BlockState::done && b.state != BlockState::missed)
+            edits.push_back(PlanEdit{id, b, std::nullopt});
+    return edits;
+}
+
+} // namespace riflesso

@@ -1,0 +1,32 @@
+#pragma once
+/// \file
+/// The plan that stands: what planning needs of a case, and plans as edits of it.
+
+#include "casebook/analysis.h"
+#include "core/programme/plan.h"
+
+#include <functional>
+#include <map>
+#include <vector>
+
+namespace riflesso {
+
+/// What planning needs to know. \p taken: minutes that the athlete's other techniques have on a day.
+PlanInput planInputOf(const CaseData& data, const Blueprint& blueprint, const Analysis& analysis, Day today,
+                      int daysAhead, const std::map<Day, double>& taken = {});
+
+/// The kept blocks that are not over: planned ones of days gone by are missed.
+std::vector<PlannedBlock> standingPlan(const CaseData& data);
+/// Of the last \p days days: done, and planned but not done.
+struct Adherence {
+    int done = 0, missed = 0;
+};
+Adherence adherenceOf(const CaseData& data, Day today, int days = 28);
+
+/// What makes the kept plan the given one: blocks with an id are changed, those without are new (\p freshId), kept ones
+/// from \p from to \p to that are neither dropped nor done and are not in \p blocks go. Nothing for what stays the
+/// same.
+std::vector<Edit> planEdits(const CaseData& data, const std::vector<PlannedBlock>& blocks, Day from, Day to,
+                            const std::function<Id()>& freshId);
+
+} // namespace riflesso

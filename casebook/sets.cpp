@@ -1,0 +1,105 @@
+#include "casebook/sets.h"
+
+#include "core/motion/draft_error.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace riflesso {
+namespace {
+
+Stage stageOf(const CaseData& data, const Rep& rep) {
+    return rep.stage.value_or(data.takes.at(rep.take).stage);
+}
+
+} // namespace
+
+std::string textOf(const SetKey& key) {
+    return isoDate(key.day) + " " + key.name;
+}
+
+std::vector<RepSet> setsOf(const CaseData& data) {
+    std::map<SetKey, RepSet> sets;
+    std::map<SetKey, std::map<Stage, int>> stages;
+    std::map<SetKey, Id> newest;
+    for (const auto& [id, rep] : data.reps) {
+        const auto take = data.takes.find(rep.take);
+        if (take == data.takes.end() || take->second.performer != Performer::athlete)
+            continue;
+        const Stage stage = stageOf(data, rep);
+        const SetKey key{take->second.day, rep.set.empty() ? enumName(kStageNames, stage) : rep.set};
+        auto& set = sets[key];
+        set.key = key;
+        set.byHand |= !rep.set.empty();
+        set.reps.push_back(id);
+        newest[key] = std::max(newest[key], id);
+        const int count = ++stages[key][stage];
+        if (count >= stages[key][set.stage])
+            set.stage = stage;
+    }
+    std::vector<RepSet> out;
+    for (auto& [key, set] : sets) {
+        std::sort(set.reps.begin(), set.reps.end(), [&](Id a, Id b) {
+            const Rep &x = data.reps.at(a), &y = data.reps.at(b);
+            return std::pair(x.take, x.number) < std::pair(y.take, y.number);
+        });
+        out.push_back(std::move(set));
+    }
+    std::stable_sort(out.begin(), out.end(), [&](const RepSet& a, const RepSet& b) {
+        return std::pair(a.key.day, newest[a.key]) > std::pair(b.key.day, newest[b.key]);
+    });
+    return out;
+}
+
+const RepSet* findSet(const std::vector<RepSet>& sets, const std::string& text) {
+    for (const auto& s : sets)
+        if (textOf(s.key) == text || s.key.name == text)
+            return &s;
+    return nullptr;
+}
+
+const RepSet* findSet(const std::vector<RepSet>& sets, const SetKey& key) {
+    const auto it = std::find_if(sets.begin(), sets.end(), [&](const RepSet& s) { return s.key == key; });
+    return it == sets.end() ? nullptr : &*it;
+}
+
+std::vector<SetValue> setValues(const CaseData& data, const std::map<Id, MeasuredRep>& measured,
+                                const std::vector<Id>& reps) {
+    std::vector<SetValue> out;
+    for (const Id id : reps) {
+        const auto it = measured.find(id);
+        if (it == measured.end())
+            continue;
+        const Take& take = data.takes.at(data.reps.at(id).take);
+        const std::string camera = enumName(kViewNames, take.view);
+        for (const auto& v : it->second.values) {
+            if (v.refused)
+                continue;
+            const double shared = v.draft ? kDraftInCommon : 0.0;
+            out.push_back({std::to_string(id), v.measure, v.value, v.u * std::sqrt(1.0 - shared),
+                           v.u * std::sqrt(shared), camera});
+        }
+    }
+    return out;
+}
+
+std::vector<StageCount> insideByStage(const CaseData& data, const std::map<Id, MeasuredRep>& measured,
+                                      const std::string& measure, const Band& band) {
+    std::vector<StageCount> out;
+    for (const auto name : kStageNames)
+        out.push_back({std::string(name), 0, 0});
+    for (const auto& [id, m] : measured) {
+        const Rep& rep = data.reps.at(id);
+        if (data.takes.at(rep.take).performer != Performer::athlete)
+            continue;
+        for (const auto& v : m.values)
+            if (v.measure == measure && !v.refused) {
+                auto& count = out[static_cast<std::size_t>(stageOf(data, rep))];
+                ++count.n;
+                count.inside += v.value >= band.lo && v.value <= band.hi;
+            }
+    }
+    return out;
+}
+
+} // namespace riflesso

@@ -1,0 +1,47 @@
+#pragma once
+/// \file
+/// Sets: reps that are judged together, named by hand or by their day and stage.
+
+#include "core/mirror/reference.h"
+#include "core/progress/sets.h"
+#include "library/case_data.h"
+
+#include <map>
+#include <optional>
+#include <string>
+#include <vector>
+
+namespace riflesso {
+
+/// Names a set. Written as "2026-11-22 before" on the command line and in lists.
+struct SetKey {
+    Day day{};
+    std::string name; ///< given by hand, or the stage's
+    friend auto operator<=>(const SetKey&, const SetKey&) = default;
+};
+std::string textOf(const SetKey& key);
+
+struct RepSet {
+    SetKey key;
+    bool byHand = false;
+    Stage stage = Stage::shadow; ///< of most of its reps
+    std::vector<Id> reps;        ///< in the order of takes and numbers
+};
+
+/// The athlete's reps as sets, the newest first: by day, within a day by the newest rep.
+std::vector<RepSet> setsOf(const CaseData& data);
+
+/// The set of that name; a name alone ("before") is the newest of that name. Null when there is none.
+const RepSet* findSet(const std::vector<RepSet>& sets, const std::string& text);
+const RepSet* findSet(const std::vector<RepSet>& sets, const SetKey& key);
+
+/// Measured values of reps as the comparison of sets takes them. What a body model's drafts share is the same in every
+/// film from that side.
+std::vector<SetValue> setValues(const CaseData& data, const std::map<Id, MeasuredRep>& measured,
+                                const std::vector<Id>& reps);
+
+/// By stage in ladder order: how many of the athlete's reps have this measure inside the band.
+std::vector<StageCount> insideByStage(const CaseData& data, const std::map<Id, MeasuredRep>& measured,
+                                      const std::string& measure, const Band& band);
+
+} // namespace riflesso

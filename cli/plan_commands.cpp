@@ -1,0 +1,300 @@
+// The plan and the practice of a case.
+
+#include "cli/commands.h"
+
+#include "casebook/casebook.h"
+#include "casebook/planner.h"
+#include "core/statistics/numbers.h"
+#include "files/write_file.h"
+#include "handover/progress_words.h"
+#include "handover/words.h"
+#include "library/calendar_file.h"
+
+#include <algorithm>
+#include <cstdio>
+#include <ctime>
+
+namespace riflesso::cli {
+namespace {
+
+using nlohmann::json;
+
+json blockJson(const PlannedBlock& b) {
+    return {{"id", b.id},
+            {"day", isoDate(b.day)},
+            {"drill", b.drill},
+            {"fault", b.fault},
+            {"minutes", b.minutes},
+            {"kind", kBlockKindNames[static_cast<std::size_t>(b.kind)]},
+            {"stage", kStageNames[static_cast<std::size_t>(b.stage)]},
+            {"state", kBlockStateNames[static_cast<std::size_t>(b.state)]},
+            {"locked", b.locked},
+            {"forecast", b.forecast},
+            {"accepted", b.accepted},
+            {"rules", b.rules}};
+}
+
+json breachJson(const std::vector<PlannedBlock>& blocks, const Breach& b) {
+    json drills = json::array();
+    for (const auto i : b.blocks)
+        drills.push_back(blocks[i].drill);
+    return {{"rule", kRuleNames[static_cast<std::size_t>(b.rule)]},
+            {"day", isoDate(b.day)},
+            {"drills", drills},
+            {"words", b.words}};
+}
+
+Result<PlanInput> inputOf(Casebook& book, const CaseArguments& a) {
+    const auto today = todayOf(a);
+    if (!today)
+        return today.error();
+    const auto taken = book.library().minutesElsewhere(book.data().id, *today);
+    if (!taken)
+        return taken.error();
+    auto in = planInputOf(book.data(), book.blueprint(), book.analysisNow(), *today, 7 * a.weeks, *taken);
+    if (!a.regime.empty())
+        in.regime = a.regime;
+    return in;
+}
+
+// What a change by hand breaks, said after it is kept.
+void sayBreaches(const Blueprint& blueprint, const PlanInput& in, const std::vector<PlannedBlock>& blocks) {
+    for (const auto& b : breachesOf(blueprint, in, blocks)) {
+        if (b.accepted)
+            continue;
+        std::printf("breaks \"%s\": %s\n", std::string(kRuleNames[static_cast<std::size_t>(b.rule)]).c_str(),
+                    b.words.c_str());
+        if (const auto way = wayOutOf(blueprint, in, blocks, b))
+            std::printf("  way out: %s\n", way->words.c_str());
+    }
+}
+
+} // namespace
+
+Status plan(const CaseArguments& a) {
+    const auto book = openCase(a);
+    if (!book)
+        return book.error();
+    if (a.weeks < 1 || a.weeks > 12)
+        return Error{"a plan is laid over 1 to 12 weeks", "--weeks", {}, {}, ErrorKind::wrongUse};
+    const auto in = inputOf(**book, a);
+    if (!in)
+        return in.error();
+    Plan plan = prescribe((*book)->blueprint(), *in);
+    if (a.keep) {
+        const Day last = in->from + std::chrono::days(in->days - 1);
+        if (auto s =
+                saved(**book, [&](Casebook& b) { return b.keepPlan(plan.blocks, in->from, last, "keep the plan"); });
+            !s)
+            return s;
+        // With their numbers.
+        PlanInput again = *in;
+        again.standing = standingPlan((*book)->data());
+        plan = replan((*book)->blueprint(), again, in->from, in->from - std::chrono::days(1));
+    }
+    const Analysis& result = (*book)->analysisNow();
+    json blocks = json::array(), clash = json::array(), gates = json::array();
+    for (const auto& b : plan.blocks)
+        blocks.push_back(blockJson(b));
+    for (const auto& b : plan.breaches)
+        clash.push_back(breachJson(plan.blocks, b));
+    for (const auto& g : result.gates)
+        gates.push_back({{"drill", g.drill}, {"good", g.good}, {"bad", g.bad}, {"words", g.gate.words}});
+    std::optional<WayOut> way;
+    if (!plan.breaches.empty())
+        way = wayOutOf((*book)->blueprint(), *in, plan.blocks, plan.breaches.front());
+    if (a.json) {
+        std::printf("%s\n", json{{"focus", result.judgement.focus},
+                                 {"regime", regimeOf(in->regime).id},
+                                 {"ladder", plan.ladder},
+                                 {"blocks", blocks},
+                                 {"clash", clash},
+                                 {"way_out", way ? json(way->words) : json(nullptr)},
+                                 {"notes", plan.notes},
+                                 {"infeasible", plan.infeasible},
+                                 {"proven", plan.proven},
+                                 {"gates", gates}}
+                                .dump(1)
+                                .c_str());
+        return Done{};
+    }
+    std::printf("%s", planWords(**book, plan).c_str());
+    sayBreaches((*book)->blueprint(), *in, plan.blocks);
+    return Done{};
+}
+
+Status planBlock(const CaseArguments& a) {
+    const auto book = openCase(a);
+    if (!book)
+        return book.error();
+    const auto it = (*book)->data().planned.find(a.block);
+    if (it == (*book)->data().planned.end())
+        return Error{"there is no block " + std::to_string(a.block) + " in the kept plan; \"plan --keep\" keeps one",
+                     a.library,
+                     "nothing was changed",
+                     {}};
+    PlannedBlock b = it->second;
+    if (a.verdict == "move") {
+        const auto day = dayFromIso(a.day);
+        if (!day)
+            return Error{"a day is a date like 2026-12-04, not \"" + a.day + "\"", {}, "nothing was changed", {}};
+        b.why = "moved from " + dayWords(b.day);
+        b.day = *day;
+        b.state = BlockState::moved;
+        b.locked = true;
+    } else if (a.verdict == "lock" || a.verdict == "unlock") {
+        b.locked = a.verdict == "lock";
+    } else if (a.verdict == "done") {
+        b.state = BlockState::done;
+    } else {
+        b.state = BlockState::dropped;
+    }
+    b.why = a.reason.empty() ? b.why : a.reason;
+    if (auto s = saved(**book, [&](Casebook& k) { return k.setPlanned(b, "change the plan") != 0; }); !s)
+        return s;
+    const auto in = inputOf(**book, a);
+    if (!in)
+        return in.error();
+    std::printf("%s: %s on %s\n", a.verdict.c_str(), b.drill.c_str(), isoDate(b.day).c_str());
+    const auto now = replan((*book)->blueprint(), *in, in->from, in->from - std::chrono::days(1));
+    sayBreaches((*book)->blueprint(), *in, now.blocks);
+    return Done{};
+}
+
+Status planCalendar(const CaseArguments& a) {
+    const auto book = openCase(a);
+    if (!book)
+        return book.error();
+    const auto in = inputOf(**book, a);
+    if (!in)
+        return in.error();
+    auto blocks = prescribe((*book)->blueprint(), *in).blocks;
+    for (const auto& b : in->standing)
+        if (b.state == BlockState::dropped && b.day >= in->from)
+            blocks.push_back(b);
+    CalendarFileOptions options{a.homeOnly, std::to_string((*book)->data().id), std::time(nullptr)};
+    if (auto s = writeFile(a.out, planToCalendar((*book)->blueprint(), blocks, options)); !s)
+        return s;
+    std::printf("%s\n", std::filesystem::path(a.out).filename().string().c_str());
+    return Done{};
+}
+
+Status logPractice(const CaseArguments& a) {
+    const auto book = openCase(a);
+    if (!book)
+        return book.error();
+    const auto today = todayOf(a);
+    if (!today)
+        return today.error();
+    const Drill* drill = (*book)->blueprint().drill(a.drill);
+    if (!drill)
+        return Error{"the blueprint has no drill \"" + a.drill + "\"", "--drill", "nothing was logged", {}};
+    if (a.verdicts.empty() || a.verdicts.find_first_not_of("GBgb") != std::string::npos)
+        return Error{
+            "reps are G for good and B for bad, as GGBGG", "--reps", "nothing was logged", {}, ErrorKind::wrongUse};
+    Block block{0, *today, drill->id, drill->stage, {}, {}, {}};
+    for (const char c : a.verdicts) {
+        PractisedRep rep;
+        rep.coach = c == 'G' || c == 'g';
+        if (!*rep.coach)
+            rep.reason = a.reason;
+        block.reps.push_back(rep);
+    }
+    if (auto s = saved(**book, [&](Casebook& b) { return b.addBlock(block) != 0; }); !s)
+        return s;
+    for (const auto& g : (*book)->analysisNow().gates)
+        if (g.drill == drill->id)
+            std::printf("%s\n", g.gate.words.c_str());
+    return Done{};
+}
+
+Status listPractice(const CaseArguments& a) {
+    const auto book = openCase(a);
+    if (!book)
+        return book.error();
+    std::vector<const Block*> blocks;
+    for (const auto& [id, b] : (*book)->data().blocks)
+        blocks.push_back(&b);
+    std::stable_sort(blocks.begin(), blocks.end(), [](const Block* x, const Block* y) { return x->day < y->day; });
+    json list = json::array();
+    for (const Block* b : blocks) {
+        std::string verdicts;
+        int good = 0;
+        for (const auto& r : b->reps) {
+            verdicts += r.good() ? 'G' : 'B';
+            good += r.good();
+        }
+        list.push_back({{"id", b->id},
+                        {"day", isoDate(b->day)},
+                        {"drill", b->drill},
+                        {"stage", kStageNames[static_cast<std::size_t>(b->stage)]},
+                        {"reps", verdicts},
+                        {"note", b->note}});
+        if (!a.json)
+            std::printf("%s  %-24s %d of %zu good  %s\n", isoDate(b->day).c_str(), b->drill.c_str(), good,
+                        b->reps.size(), verdicts.c_str());
+    }
+    if (a.json)
+        std::printf("%s\n", json{{"blocks", list}}.dump(1).c_str());
+    return Done{};
+}
+
+Status progress(const CaseArguments& a) {
+    const auto book = openCase(a);
+    if (!book)
+        return book.error();
+    const Analysis& result = (*book)->analysisNow();
+    const CaseData& data = (*book)->data();
+    const Blueprint& blueprint = (*book)->blueprint();
+    const auto today = todayOf(a);
+    json list = json::array();
+    for (const auto& t : result.trends) {
+        if (!a.measure.empty() && t.measure != a.measure)
+            continue;
+        json points = json::array(), stages = json::array();
+        for (const auto& p : t.points)
+            points.push_back({{"day", isoDate(p.day)},
+                              {"stage", kStageNames[static_cast<std::size_t>(p.stage)]},
+                              {"value", p.value},
+                              {"u", p.u},
+                              {"reps", p.reps}});
+        const History h = historyOf(t);
+        const auto broken = breakOf(data, result, t);
+        for (const auto& s : broken.stages)
+            stages.push_back({{"stage", s.stage}, {"n", s.n}, {"inside", s.inside}, {"isotonic", s.smoothed}});
+        const std::string words = movedWords(blueprint, t), goal = goalWords(blueprint, data.brief.aim, t);
+        json one = {{"fault", t.fault},
+                    {"measure", t.measure},
+                    {"points", points},
+                    {"kind", kHistoryKindNames[static_cast<std::size_t>(h.kind)]},
+                    {"p", {{"nothing", h.pNothing}, {"step", h.pStep}, {"drift", h.pDrift}}},
+                    {"day", h.kind == HistoryKind::step ? json(isoDate(*h.day)) : json(nullptr)},
+                    {"words", words},
+                    {"goal", goal},
+                    {"stages", stages},
+                    {"breaks", broken.words}};
+        if (t.change) {
+            one["change"] = t.change->change;
+            one["mdc95"] = t.change->mdc;
+        }
+        list.push_back(std::move(one));
+        if (!a.json)
+            std::printf("%s: %s %s\n  %s\n", t.measure.c_str(), words.c_str(), goal.c_str(), broken.words.c_str());
+    }
+    const std::string feeling = feelingWords(data, blueprint, result), practised = practisedWords(data, *today);
+    if (!a.json) {
+        std::printf("%s\n%s\n", feeling.c_str(), practised.c_str());
+        return Done{};
+    }
+    json out = {{"measures", list}, {"feeling", feeling}, {"practised", practised}, {"agreement", nullptr}};
+    if (const auto agreement = verdictsAgree(data))
+        out["agreement"] = {{"kappa", agreement->kappa},
+                            {"u", agreement->u},
+                            {"low", agreement->interval.lo},
+                            {"high", agreement->interval.hi},
+                            {"n", agreement->n}};
+    std::printf("%s\n", out.dump(1).c_str());
+    return Done{};
+}
+
+} // namespace riflesso::cli

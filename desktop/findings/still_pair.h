@@ -1,0 +1,56 @@
+#pragma once
+/// \file
+/// The picture that shows a finding: the athlete above the waterline, the model below, the measure drawn on both, and
+/// all reps under them.
+
+#include "desktop/shell/workbench.h"
+
+#include <QWidget>
+
+#include <string>
+
+namespace riflesso {
+
+/// Left and right step through the reps; a click on a picture leads to its frame in Marking, a click on a dot to its
+/// rep.
+class StillPair : public QWidget {
+    Q_OBJECT
+public:
+    explicit StillPair(Workbench& bench, QWidget* parent = nullptr);
+    /// Shows a measure; empty = nothing to show.
+    void show(const std::string& measure);
+    [[nodiscard]] const std::string& measure() const { return m_measure; }
+    /// The rep of the athlete that is shown, and the model's; 0 = none.
+    [[nodiscard]] Id rep() const;
+    [[nodiscard]] Id modelRep() const;
+    void step(int reps);
+    [[nodiscard]] QSize sizeHint() const override { return {560, 470}; }
+    [[nodiscard]] QSize minimumSizeHint() const override { return {320, 280}; }
+
+signals:
+    void repChanged();
+
+protected:
+    void paintEvent(QPaintEvent*) override;
+    void mousePressEvent(QMouseEvent* e) override;
+    void keyPressEvent(QKeyEvent* e) override;
+
+private:
+    struct Shown {
+        Id rep = 0;
+        const MeasureValue* value = nullptr; ///< null when it could not be read
+        FrameIndex frame;
+    };
+    [[nodiscard]] std::vector<Shown> reps(bool model) const;
+    [[nodiscard]] QRectF upper() const;
+    [[nodiscard]] QRectF lower() const;
+    [[nodiscard]] QRectF strip() const;
+    [[nodiscard]] std::vector<QPointF> dots() const;
+    void paintHalf(QPainter& p, const QRectF& box, const Shown& shown, bool model);
+
+    Workbench& m_bench;
+    std::string m_measure;
+    std::size_t m_at = 0;
+};
+
+} // namespace riflesso

@@ -1,0 +1,113 @@
+#include "handover/progress_words.h"
+
+#include "casebook/planner.h"
+#include "core/statistics/numbers.h"
+#include "handover/words.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace riflesso {
+
+std::vector<TrendPoint> comparable(const FocusTrend& trend) {
+    std::vector<TrendPoint> out;
+    for (const auto& p : trend.points)
+        if (p.stage == trend.points.back().stage)
+            out.push_back(p);
+    return out;
+}
+
+History historyOf(const FocusTrend& trend) {
+    std::vector<HistoryPoint> points;
+    for (const auto& p : comparable(trend))
+        points.push_back({p.day, p.value, p.u});
+    return historyOf(std::move(points));
+}
+
+std::string movedWords(const Blueprint& blueprint, const FocusTrend& trend) {
+    const auto points = comparable(trend);
+    if (points.size() < 2)
+        return "One film under this stress so far. Film again like that, and the change stands here.";
+    const auto& d = blueprint.measure(trend.measure)->definition;
+    const Change c = changeBetween(points.front(), points.back(), trend.band);
+    const double left = distanceOutside(points.back().value, trend.band);
+    const std::string by = (c.change > 0 ? "+" : "") + numberWords(d, c.change, c.mdc / 2);
+    std::string out;
+    if (c.movement == Movement::withinError)
+        out = "Not by more than could be chance: " + by + ", and " + numberWords(d, c.mdc, c.mdc / 2) +
+              " would be needed.";
+    else
+        out = (distanceOutside(points.front().value, trend.band) == 0.0 && left == 0.0 ? "Yes, inside the band: "
+               : c.movement == Movement::towards                                       ? "Yes: "
+                                                                                       : "Yes, the wrong way: ") +
+              by + ", " + general(std::abs(c.change) / c.mdc, 2) + " times what could be chance.";
+    out += left > 0.0 ? " Still " + numberWords(d, left, points.back().u) + " outside the band."
+                      : " It is inside the band now.";
+    const History h = historyOf(trend);
+    if (h.kind == HistoryKind::step)
+        out += " It came at once, by " + dayWords(*h.day) + ".";
+    else if (h.kind == HistoryKind::drift)
+        out += " It came little by little.";
+    return out;
+}
+
+std::string goalWords(const Blueprint& blueprint, const std::optional<Goal>& aim, const FocusTrend& trend) {
+    if (!aim || aim->measure != trend.measure || trend.points.empty())
+        return {};
+    const auto& d = blueprint.measure(trend.measure)->definition;
+    const TrendPoint& now = trend.points.back();
+    const double sign = aim->to >= aim->from ? 1.0 : -1.0;
+    const double beyond = sign * (now.value - aim->to), moved = sign * (now.value - aim->from);
+    const double unsure = 1.96 * now.u, mdc = 1.96 * std::sqrt(2.0) * now.u;
+    const char* state = beyond >= unsure            ? "reached"
+                        : std::abs(beyond) < unsure ? "cannot be told yet, it is that near"
+                        : moved > mdc               ? "partly"
+                                                    : "not yet";
+    return "Goal " + numberWords(d, aim->to) + (aim->by ? " by " + dayWords(*aim->by) : "") + ": " + state + ".";
+}
+
+BreakPoint breakOf(const CaseData& data, const Analysis& analysis, const FocusTrend& trend) {
+    return whereItBreaks(insideByStage(data, analysis.measured, trend.measure, trend.band));
+}
+
+std::optional<Agreement> verdictsAgree(const CaseData& data) {
+    std::vector<std::pair<std::string, std::string>> pairs;
+    for (const auto& [id, block] : data.blocks)
+        for (const auto& r : block.reps)
+            if (r.athlete && r.coach)
+                pairs.emplace_back(*r.athlete ? "good" : "not", *r.coach ? "good" : "not");
+    return agreementOf(pairs);
+}
+
+std::string feelingWords(const CaseData& data, const Blueprint& blueprint, const Analysis& analysis) {
+    std::string out;
+    for (const auto& g : analysis.guesses)
+        out += guessWords(blueprint, g) + ". ";
+    if (const auto a = verdictsAgree(data))
+        out += "On practised reps athlete and coach agree on " + fixed(100.0 * a->observed, 0) + " % of " +
+               std::to_string(a->n) + "; beyond chance: kappa " + fixed(a->kappa, 2) + " (" + fixed(a->interval.lo, 2) +
+               " to " + fixed(a->interval.hi, 2) + ").";
+    return out.empty() ? "Ask for a guess in the Brief, and have both judge in Practice." : out;
+}
+
+std::string practisedWords(const CaseData& data, Day today) {
+    const auto a = adherenceOf(data, today);
+    int reps = 0, good = 0, blocks = 0;
+    for (const auto& [id, block] : data.blocks)
+        if (block.day > today - std::chrono::days(28) && block.day <= today) {
+            ++blocks;
+            for (const auto& r : block.reps) {
+                ++reps;
+                good += r.good();
+            }
+        }
+    std::string out = blocks == 0 ? "Nothing was practised in the last four weeks."
+                                  : std::to_string(blocks) + " blocks in the last four weeks, " + std::to_string(good) +
+                                        " good of " + std::to_string(reps) + " reps.";
+    if (a.done + a.missed > 0)
+        out += " Of what was planned " + fixed(100.0 * a.done / (a.done + a.missed), 0) + " % was done (" +
+               std::to_string(a.done) + " of " + std::to_string(a.done + a.missed) + ").";
+    return out;
+}
+
+} // namespace riflesso

@@ -1,0 +1,30 @@
+#pragma once
+/// \file
+/// Progress in sentences: did it move, where does it break, does feeling meet film, was it practised.
+
+#include "casebook/casebook.h"
+#include "core/progress/history.h"
+#include "core/statistics/agreement.h"
+
+#include <optional>
+#include <string>
+
+namespace riflesso {
+
+/// The points of the newest point's stage: others are of another thing.
+std::vector<TrendPoint> comparable(const FocusTrend& trend);
+/// Step, drift or nothing over the comparable points.
+History historyOf(const FocusTrend& trend);
+
+/// "Yes: +101 ms, 11 times what could be chance. Still 189 ms outside the band."
+std::string movedWords(const Blueprint& blueprint, const FocusTrend& trend);
+/// "Goal −20 ms by 18 Dec: partly." Empty when the goal is of another measure.
+std::string goalWords(const Blueprint& blueprint, const std::optional<Goal>& aim, const FocusTrend& trend);
+/// Where a focus measure breaks under stress.
+BreakPoint breakOf(const CaseData& data, const Analysis& analysis, const FocusTrend& trend);
+/// Athlete's and coach's verdicts on the same practised reps; empty when both were there too seldom.
+std::optional<Agreement> verdictsAgree(const CaseData& data);
+std::string feelingWords(const CaseData& data, const Blueprint& blueprint, const Analysis& analysis);
+std::string practisedWords(const CaseData& data, Day today);
+
+} // namespace riflesso
