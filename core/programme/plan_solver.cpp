@@ -247,10 +247,6 @@ private:
                 continue; // pinned, or of the other focus already
             if (isNew(day, d->id) && *quietSince(m_in, day) <= m_in.from)
                 continue;
-            // Two stages and more below it only where nothing new may come, or where it stands already.
-            if (d->stage < before.value_or(*allowed) && !quietSince(m_in, day) &&
-                !standing(day, d->id, BlockKind::session) && !standing(day, d->id, BlockKind::home))
-                continue;
             const double stage = d->stage == *allowed ? kLearnt : before && d->stage == *before ? kStageBefore : kOlder;
             const double late = kSooner * static_cast<double>((day - m_in.from).count());
             const auto add = [&](BlockKind kind, double minutes, double worth) {
@@ -261,7 +257,10 @@ private:
                 }
                 cells.push_back({p.binary(worth - late), day, d, fault.id, kind, was ? was->minutes : minutes});
             };
-            add(BlockKind::session, d->dose.minutes, stage);
+            // Two stages and more below it there are no sessions, except where nothing new may come, or one stands.
+            if (d->stage >= before.value_or(*allowed) || quietSince(m_in, day) ||
+                standing(day, d->id, BlockKind::session))
+                add(BlockKind::session, d->dose.minutes, stage);
             if (d->home)
                 add(BlockKind::home, kHomeMinutes, kHome + (d->stage == *allowed ? 0.5 : 0.0));
         }
@@ -438,8 +437,9 @@ void explain(const Blueprint& blueprint, const PlanInput& in, Plan& plan) {
             b.rules.push_back("two minutes a day at home");
         else
             b.rules.push_back(std::string(regimeOf(in.regime).why));
-        b.rules.push_back("fits the " + std::to_string(in.minutes[static_cast<std::size_t>(weekdayOf(b.day))]) +
-                          " minutes of this day");
+        if (availableOn(in, b.day) >= b.minutes)
+            b.rules.push_back("fits the " + std::to_string(in.minutes[static_cast<std::size_t>(weekdayOf(b.day))]) +
+                              " minutes of this day");
         if (b.forecast)
             b.rules.push_back("a forecast: only when the gate below agrees");
         const Drill* d = blueprint.drill(b.drill);

@@ -209,7 +209,7 @@ void DecisionPanel::addDecision(const FindingItem& item) {
     const auto it = decisions.find(item.decision);
     const FindingDecision* open = it == decisions.end() || it->second.closed ? nullptr : &it->second;
     if (open) {
-        add(wrapped(tr("%1 on %2. %3")
+        add(wrapped(tr("%1 on %2: %3")
                         .arg(q(enumName(kDecisionKindNames, open->kind))
                                  .replace(0, 1, q(enumName(kDecisionKindNames, open->kind)).at(0).toUpper()),
                              q(dayWords(open->day)), item.note),

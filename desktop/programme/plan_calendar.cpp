@@ -18,7 +18,7 @@
 namespace riflesso {
 namespace {
 using std::chrono::days;
-constexpr double kHead = 22, kGap = 5, kChip = 19, kPerMinute = 1.1, kDate = 20;
+constexpr double kHead = 22, kGap = 5, kChip = 19, kPerMinute = 1.1, kDate = 18;
 } // namespace
 
 PlanCalendar::PlanCalendar(const Blueprint& blueprint, QWidget* parent) : QWidget(parent), m_blueprint(blueprint) {
@@ -112,20 +112,21 @@ QRectF PlanCalendar::chipOf(std::size_t block) const {
     double wanted = 0.0;
     const auto height = [&](std::size_t i) {
         const double minutes = m_stretching && m_dragged == i ? m_minutes : m_blocks[i].minutes;
-        // Names that need it get a second line.
-        const QFontMetricsF metrics(typeface(Type::small, true));
-        const bool two = metrics.horizontalAdvance(nameOf(m_blocks[i].drill)) > cell.width() - 36;
-        return std::max(kChip + kPerMinute * std::max(0.0, minutes - 2.0), two ? 2 * metrics.lineSpacing() + 4 : 0.0);
+        // Names that need it get a second line, and a third.
+        const QFontMetricsF metrics(typeface(Type::small, !m_blocks[i].home()));
+        const auto lines =
+            metrics.boundingRect(QRectF(0, 0, cell.width() - 31, 200), Qt::TextWordWrap, nameOf(m_blocks[i].drill));
+        return std::max(kChip + kPerMinute * std::max(0.0, minutes - 2.0), lines.height() + 1);
     };
     for (const auto i : list)
-        wanted += height(i) + 2;
-    const double shrink = std::min(1.0, (cell.height() - kDate - 3) / std::max(1.0, wanted));
+        wanted += height(i) + 1.5;
+    const double shrink = std::min(1.0, (cell.height() - kDate - 2) / std::max(1.0, wanted));
     double y = cell.top() + kDate;
     for (const auto i : list) {
         const double h = height(i) * shrink;
         if (i == block)
             return {cell.left() + 4, y, cell.width() - 8, h};
-        y += h + 2 * shrink;
+        y += h + 1.5 * shrink;
     }
     return {};
 }
@@ -169,7 +170,8 @@ void PlanCalendar::paintChip(QPainter& p, const QRectF& box, const PlannedBlock&
     const QFontMetricsF metrics(font);
     const QRectF place(inner.left(), inner.top(), room, inner.height());
     const QString name = mark + nameOf(b.drill);
-    if (metrics.horizontalAdvance(name) > room && box.height() >= 2 * metrics.lineSpacing())
+    if (const auto lines = metrics.boundingRect(QRectF(0, 0, room, 200), Qt::TextWordWrap, name);
+        lines.height() <= box.height())
         p.drawText(place, Qt::AlignLeft | Qt::AlignVCenter | Qt::TextWordWrap, name);
     else
         p.drawText(place, Qt::AlignLeft | Qt::AlignVCenter, metrics.elidedText(name, Qt::ElideRight, room));

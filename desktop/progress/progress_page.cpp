@@ -92,8 +92,12 @@ void TrendChart::paintEvent(QPaintEvent*) {
         p.setPen(QPen(t.quiet, 1, Qt::DashLine));
         for (double sign : {-1.0, 1.0}) {
             const double v = trend.points.back().value - trend.change->change + sign * trend.change->mdc;
-            if (v > lo && v < hi)
+            if (v > lo && v < hi) {
                 p.drawLine(QPointF(left, y(v)), QPointF(right, y(v)));
+                if (sign > 0)
+                    p.drawText(QRectF(left, y(v) - 16, right - left - 6, 15), Qt::AlignRight,
+                               tr("between the dashed lines: may be chance"));
+            }
         }
     }
     // Points of one stage are joined, of different ones never; each stage has its shape.

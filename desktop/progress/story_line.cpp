@@ -90,6 +90,7 @@ void StoryLine::paintEvent(QPaintEvent*) {
     p.setPen(QPen(t.text, 1, Qt::DashLine));
     p.drawLine(QPointF(placeOf(today), 8), QPointF(placeOf(today), kLine + 10));
     p.setFont(typeface(Type::small));
+    p.drawText(QPointF(placeOf(today) + 5, 18), tr("today"));
     // What was worked on, from the day it was taken up until it was closed.
     int row = 0;
     for (const auto& [id, d] : m_bench.data().decisions) {
@@ -131,7 +132,8 @@ void StoryLine::paintEvent(QPaintEvent*) {
             p.setBrush(t.text);
             p.drawPolygon(QPolygonF({{x, kLine - 16}, {x - 8, kLine - 2}, {x + 8, kLine - 2}}));
             p.setPen(t.text);
-            p.drawText(QRectF(x - 60, kLine + 14, 120, 18), Qt::AlignHCenter, tr("competition"));
+            p.drawText(QRectF(std::min(x - 60, width() - 126.0), kLine + 14, 120, 18),
+                       x > width() - 70 ? Qt::AlignRight : Qt::AlignHCenter, tr("competition"));
         }
     }
 }

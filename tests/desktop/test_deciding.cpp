@@ -63,6 +63,7 @@ class TestDeciding : public QObject {
         QVERIFY2(!box.isNull(), key.c_str());
         QTest::mouseClick(list(), Qt::LeftButton, {}, box.center());
         QVERIFY(list()->chosen() && list()->chosen()->key() == key);
+        QVERIFY(settle(*m_window));
     }
     void go(Workspace w) {
         view()->show(w);

@@ -6,6 +6,7 @@
 #include "desktop/findings/still_pair.h"
 #include "desktop/mirror/board.h"
 #include "desktop/mirror/mirror_page.h"
+#include "desktop/programme/ladder_view.h"
 #include "desktop/shell/walk.h"
 #include "desktop/theme/theme.h"
 #include "tests/support/coded_films.h"
@@ -338,12 +339,17 @@ private slots:
     void programmeAndProgressShowTheirCase() {
         key(Qt::Key_6, Qt::ControlModifier);
         QVERIFY(settle(*m_window));
-        QVERIFY(readable("Hand later than foot"));
+        QVERIFY(!child<LadderView>("ladder")->boxOf("coin_drop").isNull());
         QVERIFY(readable("Wait for the coin"));
         QVERIFY(readable("Caution:"));
         key(Qt::Key_8, Qt::ControlModifier);
         QVERIFY(settle(*m_window));
-        QVERIFY(readable("Yes, towards the band."));
+        QVERIFY(readable("Yes: +101 ms"));
+        QTest::mouseClick(child<QPushButton>("question2"), Qt::LeftButton);
+        QVERIFY(readable("breaks at fixed feed"));
+        QTest::mouseClick(child<QPushButton>("question3"), Qt::LeftButton);
+        QVERIFY(readable("kappa"));
+        QTest::mouseClick(child<QPushButton>("question1"), Qt::LeftButton);
     }
     void filmsAreDropped() {
         const std::size_t before = data().takes.size();

@@ -237,7 +237,7 @@ private slots:
         std::mt19937 random(12);
         const auto any = [&](int n) { return static_cast<int>(random() % static_cast<unsigned>(n)); };
         int planned = 0;
-        for (int round = 0; round < 120; ++round) {
+        for (int round = 0; round < 60; ++round) {
             Blueprint b;
             PlanInput in = week({"f0", "f1"});
             for (int f = 0; f < 2; ++f) {
@@ -275,7 +275,7 @@ private slots:
             QVERIFY2(breaches.empty(), (std::to_string(round) + "\n" + wordsOf(breaches)).c_str());
             planned += !p.blocks.empty();
         }
-        QVERIFY2(planned > 90, qPrintable(QString::number(planned)));
+        QVERIFY2(planned > 45, qPrintable(QString::number(planned)));
     }
     // What was done before a pause counts as known; the checker finds each thing that a hand can do wrong.
     void theCheckerSeesEachRule() {
