@@ -40,7 +40,7 @@ std::vector<ChainView::Node> ChainView::nodes() const {
         n.row = rows[n.column]++;
         columns = std::max(columns, n.column + 1);
     }
-    const double gap = 64, pad = 4;
+    const double gap = width() < 480 ? 44 : 64, pad = 4;
     const double w = std::min(250.0, (width() - 2 * pad - gap * (columns - 1)) / columns);
     for (auto& n : out) {
         const double h = std::min(86.0, (height() - 2 * pad - 6.0 * (rows[n.column] - 1)) / rows[n.column]);
@@ -122,13 +122,16 @@ void ChainView::paintEvent(QPaintEvent*) {
         if (focus)
             p.fillRect(QRectF(n.box.left() + 1, n.box.top() + 8, 5, n.box.height() - 16), t.hues.athlete);
         const QRectF inner = n.box.adjusted(14, 6, -10, -5);
-        const bool small = n.box.height() < 64; // room for a name only
+        const bool small = n.box.height() < 64 || n.box.width() < 190; // room for a name only
         p.setFont(typeface(small ? Type::body : Type::strong, true));
         p.setPen(t.text);
-        p.drawText(small ? inner.adjusted(0, -6, 0, 5) : inner,
-                   Qt::AlignLeft | (small ? Qt::AlignVCenter : Qt::AlignTop),
-                   QFontMetricsF(p.font()).elidedText(q(m_bench.blueprint().fault(f.fault)->name), Qt::ElideRight,
-                                                      inner.width()));
+        if (small)
+            p.drawText(inner.adjusted(0, -6, 4, 5), Qt::AlignLeft | Qt::AlignVCenter | Qt::TextWordWrap,
+                       q(m_bench.blueprint().fault(f.fault)->name));
+        else
+            p.drawText(inner, Qt::AlignLeft | Qt::AlignTop,
+                       QFontMetricsF(p.font()).elidedText(q(m_bench.blueprint().fault(f.fault)->name), Qt::ElideRight,
+                                                          inner.width()));
         p.setFont(typeface(Type::small));
         p.setPen(t.quiet);
         if (!f.evidence.empty() && !small) {
@@ -144,7 +147,7 @@ void ChainView::paintEvent(QPaintEvent*) {
             p.drawText(QRectF(inner.left(), inner.top() + 42, inner.width(), 15), Qt::AlignLeft,
                        tr("band %1").arg(q(bandWords(def, d.band))));
         }
-        if (n.box.height() > 74) {
+        if (n.box.height() > 74 && !small) {
             const QString role =
                 focus ? tr("work on this")
                 : std::find(j.expectedToFollow.begin(), j.expectedToFollow.end(), f.fault) != j.expectedToFollow.end()

@@ -13,6 +13,7 @@
 #include <QToolTip>
 
 #include <algorithm>
+#include <array>
 #include <cmath>
 
 namespace riflesso {
@@ -80,8 +81,21 @@ QRectF PlanCalendar::cellOf(Day day) const {
     const auto at = (day - monday).count();
     if (at < 0 || at >= 7 * m_weeks)
         return {};
-    const double w = (width() - 6 * kGap) / 7.0, h = (height() - kHead - kGap * (m_weeks - 1)) / m_weeks;
-    return {static_cast<double>(at % 7) * (w + kGap), kHead + static_cast<double>(at / 7) * (h + kGap), w, h};
+    const double h = (height() - kHead - kGap * (m_weeks - 1)) / m_weeks;
+    // Days of rest need no room for blocks, unless a hand has laid one there.
+    std::array<double, 7> share{};
+    double all = 0.0;
+    for (std::size_t i = 0; i < 7; ++i) {
+        const bool used = m_in.minutes[i] > 0 || std::any_of(m_blocks.begin(), m_blocks.end(), [&](const auto& b) {
+                              return b.state != BlockState::dropped && static_cast<std::size_t>(weekdayOf(b.day)) == i;
+                          });
+        all += share[i] = used ? 1.0 : 0.42;
+    }
+    double left = 0.0;
+    const auto column = static_cast<std::size_t>(at % 7);
+    for (std::size_t i = 0; i < column; ++i)
+        left += share[i] / all * (width() - 6 * kGap) + kGap;
+    return {left, kHead + static_cast<double>(at / 7) * (h + kGap), share[column] / all * (width() - 6 * kGap), h};
 }
 
 std::optional<Day> PlanCalendar::dayAt(const QPointF& at) const {
@@ -116,7 +130,7 @@ QRectF PlanCalendar::chipOf(std::size_t block) const {
         const QFontMetricsF metrics(typeface(Type::small, !m_blocks[i].home()));
         const auto lines =
             metrics.boundingRect(QRectF(0, 0, cell.width() - 31, 200), Qt::TextWordWrap, nameOf(m_blocks[i].drill));
-        return std::max(kChip + kPerMinute * std::max(0.0, minutes - 2.0), lines.height() + 1);
+        return std::max(kChip + kPerMinute * std::max(0.0, minutes - 2.0), lines.height() + 5);
     };
     for (const auto i : list)
         wanted += height(i) + 1.5;
@@ -171,7 +185,7 @@ void PlanCalendar::paintChip(QPainter& p, const QRectF& box, const PlannedBlock&
     const QRectF place(inner.left(), inner.top(), room, inner.height());
     const QString name = mark + nameOf(b.drill);
     if (const auto lines = metrics.boundingRect(QRectF(0, 0, room, 200), Qt::TextWordWrap, name);
-        lines.height() <= box.height())
+        lines.height() <= box.height() + 1)
         p.drawText(place, Qt::AlignLeft | Qt::AlignVCenter | Qt::TextWordWrap, name);
     else
         p.drawText(place, Qt::AlignLeft | Qt::AlignVCenter, metrics.elidedText(name, Qt::ElideRight, room));
@@ -204,13 +218,13 @@ void PlanCalendar::paintEvent(QPaintEvent*) {
         p.setFont(typeface(Type::small, day == m_today));
         p.setPen(day < m_today ? t.quiet : t.text);
         const std::chrono::year_month_day ymd(day);
-        const bool first = static_cast<unsigned>(ymd.day()) == 1 || i == 0;
+        const bool first = (static_cast<unsigned>(ymd.day()) == 1 || i == 0) && cell.width() > 56;
         p.drawText(cell.adjusted(7, 2, -6, 0), Qt::AlignLeft | Qt::AlignTop,
                    first ? q(dayWords(day)).mid(4) : QString::number(static_cast<unsigned>(ymd.day())));
         p.setPen(t.quiet);
         p.setFont(typeface(Type::small));
         const auto taken = m_in.taken.find(day);
-        if (minutes > 0 && day >= m_today)
+        if (minutes > 0 && day >= m_today && cell.width() > 76)
             p.drawText(cell.adjusted(6, 2, -7, 0), Qt::AlignRight | Qt::AlignTop,
                        taken == m_in.taken.end() ? tr("%1 min").arg(minutes)
                                                  : tr("%1 of %2").arg(availableOn(m_in, day)).arg(minutes));

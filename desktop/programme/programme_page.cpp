@@ -48,13 +48,14 @@ ProgrammePage::ProgrammePage(Workbench& bench) : m_bench(bench) {
     m_ladder = new LadderView(bench);
     m_calendar = new PlanCalendar(bench.blueprint());
     m_drill = new DrillCard(bench);
-    const auto scrolled = [](QWidget* w, int width) {
+    const auto scrolled = [](QWidget* w, int least, int most) {
         auto* area = new QScrollArea;
         area->setWidgetResizable(true);
         area->setWidget(w);
         area->setFrameShape(QFrame::NoFrame);
         area->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-        area->setFixedWidth(width);
+        area->setMinimumWidth(least);
+        area->setMaximumWidth(most);
         return area;
     };
     m_line = new QFrame;
@@ -76,9 +77,9 @@ ProgrammePage::ProgrammePage(Workbench& bench) : m_bench(bench) {
     centre->addWidget(m_line);
     auto* columns = new QHBoxLayout;
     columns->setSpacing(12);
-    columns->addWidget(scrolled(m_ladder, 236));
-    columns->addLayout(centre, 1);
-    columns->addWidget(scrolled(m_drill, 312));
+    columns->addWidget(scrolled(m_ladder, 200, 236), 2);
+    columns->addLayout(centre, 6);
+    columns->addWidget(scrolled(m_drill, 250, 312), 3);
     auto* all = new QVBoxLayout(this);
     all->setContentsMargins(14, 8, 14, 10);
     all->setSpacing(8);
