@@ -604,7 +604,8 @@ bool Casebook::decide(FindingDecision decision) {
     if (decision.kind == DecisionKind::takenUp) {
         const auto open = openDecisions(m_data);
         if (std::count_if(open.begin(), open.end(), [&](const FindingDecision& d) {
-                return d.kind == DecisionKind::takenUp && (d.fault.empty() || d.fault != decision.fault);
+                return d.kind == DecisionKind::takenUp && d.id != decision.id &&
+                       (d.fault.empty() || d.fault != decision.fault);
             }) >= 2) {
             emit failed(tr("Two things are being worked on already. Close or park one of them first."));
             return false;
@@ -612,6 +613,8 @@ bool Casebook::decide(FindingDecision decision) {
     }
     if (decision.day == Day{})
         decision.day = m_today;
+    if (m_data.decisions.contains(decision.id))
+        return setDecision(decision, tr("decide on a finding"));
     if (const FindingDecision* open = decisionOn(m_data, decision.fault)) {
         decision.id = open->id;
         return setDecision(decision, tr("decide on a finding"));

@@ -134,7 +134,15 @@ Orphans orphansOf(const CaseData& data, const Blueprint& b) {
     for (const auto& g : data.brief.guesses)
         if (!b.measure(g.measure))
             measures.insert(g.measure);
+    for (const auto& t : data.brief.targets)
+        if (!b.measure(t.measure))
+            measures.insert(t.measure);
+    if (data.brief.aim && !b.measure(data.brief.aim->measure))
+        measures.insert(data.brief.aim->measure);
     for (const auto& [id, block] : data.blocks)
+        if (!b.drill(block.drill))
+            drills.insert(block.drill);
+    for (const auto& [id, block] : data.planned)
         if (!b.drill(block.drill))
             drills.insert(block.drill);
     const auto list = [](const std::set<std::string>& s) { return std::vector<std::string>(s.begin(), s.end()); };
@@ -203,10 +211,31 @@ std::vector<Edit> migration(const CaseData& data, const Blueprint& before, const
             next.drill = it->second;
             edits.push_back(BlockEdit{id, block, next});
         }
+    const auto faults = successors(items(before.faults), items(after.faults));
+    const auto follow = [](std::string& id, const std::map<std::string, std::string>& names) {
+        if (const auto it = names.find(id); it != names.end())
+            id = it->second;
+    };
+    for (const auto& [id, planned] : data.planned) {
+        PlannedBlock next = planned;
+        follow(next.drill, drills);
+        follow(next.fault, faults);
+        if (!(next == planned))
+            edits.push_back(PlanEdit{id, planned, next});
+    }
+    for (const auto& [id, decision] : data.decisions) {
+        FindingDecision next = decision;
+        follow(next.fault, faults);
+        if (!(next == decision))
+            edits.push_back(DecisionEdit{id, decision, next});
+    }
     Brief brief = data.brief;
     for (auto& g : brief.guesses)
-        if (const auto it = renamed.find(g.measure); it != renamed.end())
-            g.measure = it->second;
+        follow(g.measure, renamed);
+    for (auto& t : brief.targets)
+        follow(t.measure, renamed);
+    if (brief.aim)
+        follow(brief.aim->measure, renamed);
     brief.blueprintVersion = after.version;
     if (!(brief == data.brief))
         edits.push_back(BriefEdit{{}, data.brief, brief});

@@ -170,6 +170,12 @@ QString pageOne(const CaseData& data, const Blueprint& b, const Analysis& a, boo
         const Fault& fault = *b.fault(id);
         h += QString("<p><b>%1.</b> %2 <b>&ldquo;%3&rdquo;</b></p>")
                  .arg(escaped(fault.name), escaped(fault.why), escaped(fault.cue));
+        if (!f) { // taken up, and this film does not find it
+            for (const auto& d : a.decided)
+                if (d.decision.fault == id)
+                    h += QString("<p class=quiet>%1</p>").arg(escaped(d.words));
+            continue;
+        }
         for (std::size_t i = 0; i < f->evidence.size() && i < 2; ++i)
             h += QString("<p class=quiet>%1</p>").arg(escaped(deviationWords(b, *a.deviation(f->evidence[i]))));
         h += QString("<p class=quiet>Why it comes first: %1.</p>").arg(escaped(whyWords(b, *f)));
@@ -197,6 +203,12 @@ QString pageOne(const CaseData& data, const Blueprint& b, const Analysis& a, boo
     return h;
 }
 
+// A kept plan may hold a drill that the blueprint no longer has.
+std::string nameOf(const Blueprint& b, const std::string& drill) {
+    const Drill* d = b.drill(drill);
+    return d ? d->name : drill;
+}
+
 QString pageTwo(const Blueprint& b, const Analysis& a) {
     QString h = "<h2 class=newpage style=\"page-break-before:always\">Drills, in this order</h2><table width=\"100%\" "
                 "cellspacing=0 cellpadding=3>";
@@ -214,7 +226,7 @@ QString pageTwo(const Blueprint& b, const Analysis& a) {
                      d.caution.empty() ? QString()
                                        : QString("<br><span class=caution>Caution: %1</span>").arg(escaped(d.caution)));
     }
-    h += "</table><h2>The next two weeks</h2>";
+    h += "</table><h2>The coming weeks</h2>";
     if (!a.plan.infeasible.empty())
         h += QString("<p>%1</p>").arg(escaped(a.plan.infeasible));
     QStringList days;
@@ -222,7 +234,7 @@ QString pageTwo(const Blueprint& b, const Analysis& a) {
     for (const auto& block : a.plan.blocks) {
         if (block.home())
             continue;
-        const QString what = QString("%1 (%2 min)").arg(escaped(b.drill(block.drill)->name)).arg(block.minutes);
+        const QString what = QString("%1 (%2 min)").arg(escaped(nameOf(b, block.drill))).arg(block.minutes);
         if (!days.isEmpty() && block.day == last)
             days.last() += ", " + what;
         else
@@ -233,8 +245,7 @@ QString pageTwo(const Blueprint& b, const Analysis& a) {
         std::find_if(a.plan.blocks.begin(), a.plan.blocks.end(), [](const PlannedBlock& p) { return p.home(); });
     h += "<p>" + days.join("<br>") + "</p>";
     if (home != a.plan.blocks.end())
-        h += QString("<p>Every other training day, two minutes at home: %1.</p>")
-                 .arg(escaped(b.drill(home->drill)->name));
+        h += QString("<p>Every other training day, two minutes at home: %1.</p>").arg(escaped(nameOf(b, home->drill)));
     for (const auto& n : a.plan.notes)
         h += QString("<p>%1</p>").arg(escaped(n));
     h += "<h2>All measures</h2><table width=\"100%\" cellspacing=0 cellpadding=1><tr><th align=left>Measure</th><th "

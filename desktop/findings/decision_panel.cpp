@@ -273,10 +273,6 @@ void DecisionPanel::decide(DecisionKind kind, const std::string& reason) {
         d.kind = kind;
         d.reason = reason;
         d.day = m_bench.book().today();
-        if (d.fault.empty()) {
-            m_bench.book().setDecision(d, tr("decide on a finding"));
-            return;
-        }
     } else {
         d.fault = m_item.fault;
         d.kind = kind;

@@ -221,6 +221,7 @@ void ProgrammePage::lay(const Job& job) {
         return;
     }
     m_job = job;
+    m_asked = m_bench.data().planned;
     m_watcher.setFuture(m_bench.book().jobs().run(
         [blueprint = m_bench.blueprint(), in = input(), job, stop = m_bench.book().jobs().stopToken()] {
             return replan(blueprint, in, job.from, job.to, [stop] { return stop.stop_requested(); });
@@ -234,6 +235,13 @@ void ProgrammePage::laid() {
     const Plan plan = m_watcher.result();
     if (m_waiting) { // it answers a question that is no longer asked
         lay(*std::exchange(m_waiting, std::nullopt));
+        return;
+    }
+    if (job.keep && m_asked != m_bench.data().planned) {
+        // Something was locked, ticked off or taken back meanwhile: it must not be laid over. After a step back nothing
+        // is laid anew.
+        if (!m_bench.book().undoStack().canRedo())
+            lay(job);
         return;
     }
     if (job.keep) {

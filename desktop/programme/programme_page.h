@@ -68,7 +68,7 @@ private:
     DrillCard* m_drill;
     QFutureWatcher<Plan> m_watcher;
     std::optional<Job> m_job, m_waiting;
-    PlanInput m_waitingInput;
+    std::map<Id, PlannedBlock> m_asked; ///< the plan that stood when the worker was asked
     Plan m_proposal;
     std::map<Day, double> m_taken;
     std::optional<Breach> m_breach; ///< that the line names

@@ -2,6 +2,7 @@
 #include "handover/words.h"
 
 #include "casebook/shipped.h"
+#include "tests/support/demo_copy.h"
 
 #include <QFile>
 #include <QGuiApplication>
@@ -53,6 +54,36 @@ private slots:
         QVERIFY(h.contains("data:image/jpeg;base64,"));
         QVERIFY(!h.contains("picture:") && !h.contains("http")); // self-contained: nothing is fetched
         QVERIFY(h.size() > 40000);
+    }
+    void aFocusThatTheFilmDoesNotShow() {
+        // Taken up by a person, found by no film; and a block of a drill that nobody knows any more.
+        const QString library = m_dir.path() + "/decided";
+        QVERIFY(test::copyDemo(library));
+        auto l = Library::open(library.toStdString());
+        QVERIFY(l.ok());
+        auto book = std::move(*Casebook::open(std::shared_ptr<Library>(std::move(*l)), 1,
+                                              *shippedBlueprint("fencing-lunge"), *dayFromIso("2026-11-23")));
+        book->analysisNow();
+        std::string quiet;
+        for (const auto& f : book->blueprint().faults)
+            if (!book->analysis().finding(f.id))
+                quiet = f.id;
+        FindingDecision d;
+        d.fault = quiet;
+        QVERIFY(book->decide(d));
+        PlannedBlock planned;
+        planned.day = *dayFromIso("2026-11-26");
+        planned.drill = "gone_with_an_old_version";
+        planned.minutes = 5;
+        QVERIFY(book->setPlanned(planned, "x"));
+        QCOMPARE(book->analysisNow().judgement.focus, std::vector<std::string>{quiet});
+        const auto content = gatherReport(*book);
+        const std::string folder = (m_dir.path() + "/quiet").toStdString();
+        QVERIFY(writeReport(content, folder).ok());
+        const std::string text = run("pdftotext", {"-layout", m_dir.path() + "/quiet/report.pdf", "-"});
+        QVERIFY(text.find("held: look again") != std::string::npos || text.find("does not show") != std::string::npos ||
+                text.find("cannot decide") != std::string::npos);
+        QVERIFY(text.find("gone_with_an_old_version") != std::string::npos);
     }
     void picturesAreThePositionsThemselves() {
         const auto content = gatherReport(*m_book);
