@@ -102,8 +102,9 @@ std::string practisedWords(const CaseData& data, Day today) {
             }
         }
     std::string out = blocks == 0 ? "Nothing was practised in the last four weeks."
-                                  : std::to_string(blocks) + " blocks in the last four weeks, " + std::to_string(good) +
-                                        " good of " + std::to_string(reps) + " reps.";
+                                  : std::to_string(blocks) + (blocks == 1 ? " block" : " blocks") +
+                                        " in the last four weeks, " + std::to_string(good) + " good of " +
+                                        std::to_string(reps) + " reps.";
     if (a.done + a.missed > 0)
         out += " Of what was planned " + fixed(100.0 * a.done / (a.done + a.missed), 0) + " % was done (" +
                std::to_string(a.done) + " of " + std::to_string(a.done + a.missed) + ").";

@@ -137,7 +137,7 @@ ProgrammePage::ProgrammePage(Workbench& bench) : m_bench(bench) {
     connect(m_mend, &QPushButton::clicked, this, [this] {
         if (!m_way)
             return;
-        const auto plan = current();
+        const auto plan = m_calendar->blocks();
         if (m_way->block >= plan.size())
             return;
         PlannedBlock b = plan[m_way->block];
@@ -330,7 +330,7 @@ void ProgrammePage::menu(std::size_t i, const QPoint& at) {
 }
 
 void ProgrammePage::overrule(const Breach& breach) {
-    const auto plan = current();
+    const auto plan = m_calendar->blocks(); // a copy: each step shows the plan anew
     const int gesture = ++m_gesture;
     for (const auto i : breach.blocks) {
         if (i >= plan.size())

@@ -1,0 +1,90 @@
+// Progress in sentences.
+
+#include "casebook/shipped.h"
+#include "handover/progress_words.h"
+
+#include <QTest>
+
+using namespace riflesso;
+using std::chrono::days;
+
+class TestProgressWords : public QObject {
+    Q_OBJECT
+    const Day m_today = *dayFromIso("2026-11-23");
+    const Blueprint m_blueprint = *shippedBlueprint("fencing-lunge");
+
+    // Of the rear knee, whose band is 165 to 180 here.
+    FocusTrend trend(std::vector<std::pair<double, Stage>> values, double u = 1.0) const {
+        FocusTrend t{"rear_leg_soft", "rear_knee", {165, 180, 7.5}, {}, {}};
+        Day day = m_today - days(7 * static_cast<int>(values.size()));
+        for (const auto& [value, stage] : values)
+            t.points.push_back({day += days(7), value, u, 4, stage});
+        return t;
+    }
+    static bool says(const std::string& words, const char* what) { return words.find(what) != std::string::npos; }
+private slots:
+    void didItMove() {
+        const Stage calm = Stage::fixedFeed;
+        const auto words = [&](std::vector<std::pair<double, Stage>> v) { return movedWords(m_blueprint, trend(v)); };
+        QVERIFY(says(words({{150, calm}}), "One film under this stress so far"));
+        QVERIFY(says(words({{150, calm}, {151, calm}}), "Not by more than could be chance"));
+        const auto better = words({{150, calm}, {160, calm}});
+        QVERIFY2(says(better, "Yes: +10") && says(better, "3.6 times") && says(better, "Still 5"), better.c_str());
+        QVERIFY(says(words({{160, calm}, {150, calm}}), "Yes, the wrong way: "));
+        QVERIFY(says(words({{167, calm}, {177, calm}}), "Yes, inside the band: "));
+        QVERIFY(says(words({{150, calm}, {170, calm}}), "It is inside the band now."));
+        QVERIFY(
+            says(words({{150, calm}, {150.5, calm}, {170, calm}, {170.4, calm}, {169.8, calm}}), "It came at once"));
+        QVERIFY(says(words({{150, calm}, {155, calm}, {160, calm}, {165, calm}, {170, calm}}), "little by little"));
+    }
+    void stagesAreNotMixed() {
+        const auto t = trend({{150, Stage::fixedFeed}, {170, Stage::shadow}, {151, Stage::fixedFeed}});
+        QCOMPARE(comparable(t).size(), std::size_t(2));
+        QVERIFY(says(movedWords(m_blueprint, t), "Not by more than could be chance"));
+        QVERIFY(historyOf(t).kind == HistoryKind::nothing);
+    }
+    void theGoal() {
+        const auto goal = [&](double from, double to, double now) {
+            return goalWords(m_blueprint, Goal{"rear_knee", from, to, m_today + days(25)},
+                             trend({{from, Stage::slow}, {now, Stage::slow}}));
+        };
+        QVERIFY(says(goal(150, 165, 170), "reached"));
+        QVERIFY(says(goal(150, 165, 166), "cannot be told"));
+        QVERIFY(says(goal(150, 165, 158), "partly"));
+        QVERIFY(says(goal(150, 165, 151), "not yet"));
+        QVERIFY(says(goal(165, 150, 145), "reached")); // downwards too
+        QVERIFY(says(goal(165, 150, 158), "partly"));
+        QVERIFY(says(goal(150, 165, 170), "by Fri 18 Dec"));
+        QVERIFY(goalWords(m_blueprint, {}, trend({{150, Stage::slow}})).empty());
+        QVERIFY(goalWords(m_blueprint, Goal{"land_trunk", 1, 2, {}}, trend({{150, Stage::slow}})).empty());
+    }
+    void feelingAndPractice() {
+        CaseData data;
+        QVERIFY(says(feelingWords(data, m_blueprint, Analysis{}), "Ask for a guess"));
+        QVERIFY(says(practisedWords(data, m_today), "Nothing was practised"));
+        Block block;
+        block.day = m_today - days(2);
+        block.drill = "wall_point";
+        for (const auto& [athlete, coach] : {std::pair{true, true}, {true, true}, {false, false}, {true, false}})
+            block.reps.push_back({athlete, coach, {}});
+        block.reps.push_back({{}, true, {}}); // the coach alone: no pair
+        data.blocks[1] = block;
+        block.day = m_today - days(60);
+        data.blocks[2] = block;
+        const auto agreement = verdictsAgree(data);
+        QVERIFY(agreement && agreement->n == 8);
+        QVERIFY(says(feelingWords(data, m_blueprint, Analysis{}), "agree on 75 % of 8"));
+        QVERIFY2(says(practisedWords(data, m_today), "1 block in the last four weeks, 3 good of 5 reps"),
+                 practisedWords(data, m_today).c_str());
+        PlannedBlock done;
+        done.day = m_today - days(1);
+        done.state = BlockState::done;
+        PlannedBlock missed = done;
+        missed.state = BlockState::planned;
+        data.planned = {{5, done}, {6, missed}};
+        QVERIFY(says(practisedWords(data, m_today), "50 % was done (1 of 2)"));
+    }
+};
+
+QTEST_GUILESS_MAIN(TestProgressWords)
+#include "test_progress_words.moc"
