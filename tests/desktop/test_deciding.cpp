@@ -2,9 +2,13 @@
 // kept, dragged, broken, overruled and taken back; all of it there after a restart.
 
 #include "casebook/planner.h"
+#include "desktop/findings/chain_view.h"
 #include "desktop/findings/finding_list.h"
-#include "desktop/footage/footage_page.h"
+#include "desktop/findings/still_pair.h"
+#include "desktop/mirror/moving.h"
+#include "desktop/practice/practice_page.h"
 #include "desktop/programme/programme_page.h"
+#include "desktop/progress/story_line.h"
 #include "desktop/shell/walk.h"
 #include "desktop/theme/theme.h"
 #include "tests/support/demo_copy.h"
@@ -16,9 +20,13 @@
 #include <QDialog>
 #include <QDialogButtonBox>
 #include <QDoubleSpinBox>
+#include <QDropEvent>
 #include <QLabel>
 #include <QLineEdit>
 #include <QMenu>
+#include <QMimeData>
+#include <QProgressBar>
+#include <QPushButton>
 #include <QSettings>
 #include <QStandardPaths>
 #include <QTableWidget>
@@ -108,6 +116,40 @@ private slots:
     }
     void cleanupTestCase() { m_window.reset(); }
 
+    void findingsByKeys() {
+        go(Workspace::findings);
+        auto* pair = child<StillPair>("stillPair");
+        const std::string first = list()->chosen()->key();
+        QTest::keyClick(list(), Qt::Key_Down);
+        QVERIFY(settle(*m_window));
+        QVERIFY(list()->chosen()->key() != first);
+        QVERIFY(pair->measure() == list()->chosen()->measure);
+        QTest::keyClick(list(), Qt::Key_Up);
+        QVERIFY(settle(*m_window));
+        QCOMPARE(list()->chosen()->key(), first);
+        // The chain follows the list, and the list the chain.
+        auto* chain = view()->page(Workspace::findings)->findChild<ChainView*>();
+        QCOMPARE("fault:" + chain->chosen(), first);
+        // Arrows step the reps, to the ends and no further.
+        for (int i = 0; i < 9; ++i)
+            QTest::keyClick(pair, Qt::Key_Left);
+        const Id one = pair->rep();
+        QTest::keyClick(pair, Qt::Key_Right);
+        QVERIFY(pair->rep() != one);
+        QTest::keyClick(pair, Qt::Key_Left);
+        QCOMPARE(pair->rep(), one);
+        // Space plays the two films, and stops them.
+        auto* moving = view()->page(Workspace::findings)->findChild<MirrorMoving*>();
+        QTest::keyClick(pair, Qt::Key_Space);
+        QVERIFY(moving->isVisible() && moving->playing());
+        QTest::keyClick(moving, Qt::Key_Space);
+        QVERIFY(!moving->playing() && pair->isVisible());
+        // A click on the picture leads to its frame.
+        QTest::mouseClick(pair, Qt::LeftButton, {}, QPoint(pair->width() / 2, pair->height() / 3));
+        QVERIFY(view()->current() == Workspace::marking);
+        QCOMPARE(view()->bench().rep()->id, one);
+        go(Workspace::findings);
+    }
     void takenUpParkedRejected() {
         go(Workspace::findings);
         choose("fault:trunk_falls");
@@ -170,6 +212,39 @@ private slots:
         QVERIFY(settle(*m_window));
         QVERIFY(std::any_of(list()->items().begin(), list()->items().end(),
                             [](const auto& i) { return i.name == "looks at the floor"; }));
+    }
+    void aGoalInNumbers() {
+        go(Workspace::findings);
+        choose("fault:hand_late");
+        QTest::mouseClick(child<QPushButton>("goal"), Qt::LeftButton);
+        QDialog* dialog = nullptr;
+        QTRY_VERIFY((dialog = m_window->findChild<QDialog*>()) && dialog->isVisible());
+        auto* to = dialog->findChild<QDoubleSpinBox*>("goalTo");
+        to->setFocus();
+        to->selectAll();
+        QTest::keyClicks(to, "-20");
+        QTest::mouseClick(dialog->findChild<QDialogButtonBox*>()->button(QDialogButtonBox::Ok), Qt::LeftButton);
+        QVERIFY(settle(*m_window));
+        QVERIFY(data().brief.aim && std::abs(data().brief.aim->to + 0.02) < 1e-9 && data().brief.aim->by);
+        go(Workspace::progress);
+        auto* answer = child<QLabel>("progressAnswer");
+        QVERIFY2(answer->text().contains("Goal \u221220 ms"), qPrintable(answer->text()));
+        QVERIFY(answer->text().contains("not yet"));
+    }
+    void theStoryLeadsThere() {
+        go(Workspace::progress);
+        auto* story = child<StoryLine>("storyLine");
+        // Somewhere along the line there is a film, and practice below it.
+        QSet<int> reached;
+        for (int x = 20; x < story->width() - 20; x += 8) {
+            view()->show(Workspace::progress);
+            QTest::mouseClick(story, Qt::LeftButton, {}, QPoint(x, 58));
+            reached.insert(static_cast<int>(view()->current()));
+        }
+        QVERIFY(reached.contains(static_cast<int>(Workspace::footage)));
+        QVERIFY(reached.contains(static_cast<int>(Workspace::practice)));
+        QVERIFY(reached.contains(static_cast<int>(Workspace::programme))); // the competition
+        go(Workspace::findings);
     }
     void setAgainstSet() {
         // Two of yesterday's reps become a set.
@@ -239,6 +314,96 @@ private slots:
         QTest::keyClick(calendar, Qt::Key_Delete);
         planned();
         QVERIFY(data().planned.at(gone).state == BlockState::dropped);
+    }
+    void thePlanByKeysAndByDrop() {
+        auto* calendar = programme()->calendar();
+        const auto find = [&](auto wanted) {
+            const auto& all = calendar->blocks();
+            const auto it = std::find_if(all.begin(), all.end(), wanted);
+            return it == all.end() ? all.size() : static_cast<std::size_t>(it - all.begin());
+        };
+        const auto free = [](const PlannedBlock& b) { return b.state == BlockState::planned && !b.locked; };
+        std::size_t at = find(free);
+        QVERIFY(at < calendar->blocks().size());
+        const PlannedBlock block = calendar->blocks()[at];
+        calendar->choose(at);
+        QTest::keyClick(calendar, Qt::Key_Right, Qt::AltModifier);
+        // Locked while the worker still lays the rest: the lock must not be laid over.
+        const Id other = calendar->blocks()[find([&](const auto& b) { return free(b) && b.id != block.id; })].id;
+        calendar->choose(find([&](const auto& b) { return b.id == other; }));
+        QTest::keyClick(calendar, Qt::Key_L);
+        planned();
+        QVERIFY(data().planned.at(block.id).day == block.day + std::chrono::days(1));
+        QVERIFY(data().planned.at(other).locked);
+        calendar->choose(find([&](const auto& b) { return b.id == other; }));
+        const double minutes = data().planned.at(other).minutes;
+        QTest::keyClick(calendar, Qt::Key_Plus);
+        planned();
+        QCOMPARE(data().planned.at(other).minutes, minutes + 1);
+        // A drill from the ladder onto a day.
+        const std::size_t before = data().planned.size();
+        Day day = m_today + std::chrono::days(8);
+        while (data().brief.minutes[static_cast<std::size_t>(weekdayOf(day))] == 0)
+            day += std::chrono::days(1);
+        QMimeData mime;
+        mime.setData(PlanCalendar::kDrillMime, "wall_point");
+        const QPointF place = calendar->cellOf(day).center();
+        QDragEnterEvent enter(place.toPoint(), Qt::CopyAction, &mime, Qt::LeftButton, {});
+        QDragMoveEvent move(place.toPoint(), Qt::CopyAction, &mime, Qt::LeftButton, {});
+        QDropEvent drop(place, Qt::CopyAction, &mime, Qt::LeftButton, {});
+        QApplication::sendEvent(calendar, &enter);
+        QApplication::sendEvent(calendar, &move);
+        QVERIFY(move.isAccepted());
+        QVERIFY(child<QLabel>("planWords")->text().contains(QString::fromStdString(dayWords(day)).left(6)));
+        QApplication::sendEvent(calendar, &drop);
+        planned();
+        QVERIFY(data().planned.size() > before);
+        QVERIFY(std::any_of(data().planned.begin(), data().planned.end(), [&](const auto& p) {
+            return p.second.drill == "wall_point" && p.second.day == day && p.second.locked;
+        }));
+        QVERIFY(book().undo());
+        planned();
+        QVERIFY(std::none_of(data().planned.begin(), data().planned.end(), [&](const auto& p) {
+            return p.second.drill == "wall_point" && p.second.day == day && p.second.locked;
+        }));
+        // Another regime lays it anew, as one step with the choice.
+        const auto stood = data();
+        QTest::keyClick(child<QComboBox>("regime"), Qt::Key_Down);
+        planned();
+        QCOMPARE(data().brief.regime, std::string("often"));
+        QVERIFY(book().undo());
+        planned();
+        QVERIFY(data().brief == stood.brief && data().planned == stood.planned);
+    }
+    void aPractice() {
+        go(Workspace::practice);
+        auto* page = static_cast<PracticePage*>(view()->page(Workspace::practice));
+        page->setFocus();
+        QTest::keyClick(page, Qt::Key_N);
+        const std::size_t before = data().blocks.size();
+        for (int i = 0; i < 30; ++i)
+            QTest::keyClick(page, i % 4 == 3 ? Qt::Key_B : Qt::Key_G);
+        QCOMPARE(data().blocks.size(), before + 1);
+        const Block& block = data().blocks.rbegin()->second;
+        QCOMPARE(block.reps.size(), std::size_t(30));
+        QCOMPARE(std::count_if(block.reps.begin(), block.reps.end(), [](const auto& r) { return r.good(); }),
+                 std::ptrdiff_t(23));
+        QTest::keyClick(page, Qt::Key_R);
+        auto* bar = page->findChild<QProgressBar*>();
+        QVERIFY(settle(*m_window) && bar->isVisible());
+        QTest::keyClick(page, Qt::Key_R);
+        QVERIFY(!bar->isVisible());
+        auto* note = child<QLineEdit>("practiceNote");
+        note->setFocus();
+        QTest::keyClicks(note, "calm hands");
+        QTest::keyClick(note, Qt::Key_Return);
+        QCOMPARE(data().blocks.rbegin()->second.note, std::string("calm hands"));
+        for (int i = 0; i < 32; ++i) // 30 reps, the note, and one too many for this page
+            if (data().blocks.size() > before)
+                book().undo();
+        QCOMPARE(data().blocks.size(), before);
+        go(Workspace::programme);
+        planned();
     }
     void practiceTicksThePlanOff() {
         const Drill* drill = nullptr;
