@@ -5,13 +5,13 @@ JOBS  := $(shell nproc)
 DEMO  := build/demo-library
 FILMS := build/demo-films
 
-.PHONY: help demo test build packages test-packages configure bench format lint asan tsan clean
+.PHONY: package help demo test build packages test-packages configure bench format lint asan tsan clean
 
 help:
 	@echo "make demo    build, make the demo library, start the program with it"
 	@echo "make test    build and run all tests"
 	@echo "make build   the release build, programs in $(BUILD)/bin/"
-	@echo "make bench   speed figures as ratios"
+	@echo "make bench   speed figures as ratios;  make package  a .deb of both programs"
 	@echo "make format  clang-format on all sources;  make lint  clang-tidy on core/"
 	@echo "make asan    tests under address sanitizer;  make tsan  under thread sanitizer"
 
@@ -44,6 +44,10 @@ demo: configure
 
 test: build
 	@cd $(BUILD) && ctest --output-on-failure -j $(JOBS)
+
+# A Debian package in build/release, with its dependencies worked out by dpkg-shlibdeps.
+package: build
+	@cd $(BUILD) && cpack -G DEB > cpack.log 2>&1 || { cat cpack.log; exit 1; }; ls $(CURDIR)/$(BUILD)/*.deb | xargs -n1 basename
 
 bench: build
 	@$(BUILD)/bin/riflesso-bench
