@@ -8,6 +8,7 @@
 
 #include <QApplication>
 #include <QCommandLineParser>
+#include <QIcon>
 #include <QDate>
 #include <QSettings>
 
@@ -32,6 +33,10 @@ int main(int argc, char** argv) {
     QApplication app(argc, argv);
     std::setlocale(LC_NUMERIC, "C"); // Qt took the system's
     app.setApplicationName("Riflesso");
+    QIcon icon(":/icons/riflesso-48.png");
+    icon.addFile(":/icons/riflesso-128.png");
+    QApplication::setWindowIcon(icon);
+    QGuiApplication::setDesktopFileName("org.riflesso.Riflesso");
     app.setOrganizationName("Riflesso");
     app.setApplicationVersion(RIFLESSO_VERSION);
 

@@ -1,5 +1,7 @@
 #include "desktop/shell/main_window.h"
 
+#include "desktop/asking/ask_dialog.h"
+
 #include "casebook/card.h"
 #include "casebook/shipped.h"
 #include "casebook/text.h"
@@ -121,6 +123,10 @@ void MainWindow::buildMenus() {
     });
     m_redo->setShortcuts({QKeySequence("Ctrl+Shift+Z"), QKeySequence("Ctrl+Y")});
     edit->addSeparator();
+    edit->addAction(tr("&Ask this frame …"), QKeySequence("Q"), this, [this] {
+        if (CaseView* open = caseView(); open && open->bench().take())
+            (new AskDialog(open->bench(), this))->open();
+    });
     edit->addAction(tr("Blueprint &workshop …"), QKeySequence("Ctrl+B"), this, &MainWindow::openWorkshop);
     edit->addAction(tr("Another &technique for this case …"), this, &MainWindow::changeTechnique);
 

@@ -2,6 +2,7 @@
 // kept, dragged, broken, overruled and taken back; all of it there after a restart.
 
 #include "casebook/planner.h"
+#include "desktop/asking/ask_dialog.h"
 #include "desktop/findings/chain_view.h"
 #include "desktop/findings/finding_list.h"
 #include "desktop/findings/still_pair.h"
@@ -244,6 +245,54 @@ private slots:
         QVERIFY(reached.contains(static_cast<int>(Workspace::footage)));
         QVERIFY(reached.contains(static_cast<int>(Workspace::practice)));
         QVERIFY(reached.contains(static_cast<int>(Workspace::programme))); // the competition
+        go(Workspace::findings);
+    }
+    void aQuestionToAFrame() {
+        for (const auto& [id, t] : data().takes)
+            if (t.film == "athlete-side.mp4")
+                view()->bench().selectTake(id);
+        go(Workspace::marking);
+        m_window->activateWindow(); // off screen no window manager does it
+        QTRY_VERIFY(m_window->isActiveWindow());
+        QTest::keyClick(m_window->focusWidget() ? m_window->focusWidget() : m_window.get(), Qt::Key_Q);
+        AskDialog* dialog = nullptr;
+        QTRY_VERIFY((dialog = m_window->findChild<AskDialog*>("askDialog")) && dialog->isVisible());
+        AskView* ask = dialog->view();
+        QTRY_VERIFY_WITH_TIMEOUT(!ask->picture().isNull(), 20000);
+        const auto click = [&](double x, double y) {
+            QTest::mouseClick(ask, Qt::LeftButton, {}, ask->toView().map(QPointF(x, y)).toPoint());
+        };
+        // A click lands on a whole pixel of the screen, which is smaller than the film's.
+        const auto answers = [&](const char* kind, double value) {
+            const QString words = dialog->answerWords();
+            const auto at = words.indexOf(kind);
+            return at >= 0 &&
+                   std::abs(words.mid(at + qsizetype(strlen(kind))).section(' ', 1, 1).toDouble() - value) < 2.0;
+        };
+        // Away from the athlete: nothing catches the points.
+        click(100, 100);
+        QVERIFY(dialog->answerWords().isEmpty()); // one point answers nothing
+        click(200, 100);
+        QVERIFY2(answers("length", 100), qPrintable(dialog->answerWords()));
+        click(200, 200);
+        QVERIFY2(answers("angle at the second point", 90), qPrintable(dialog->answerWords()));
+        if (const QString folder = qEnvironmentVariable("RIFLESSO_PICTURES"); !folder.isEmpty())
+            settle(*m_window), dialog->grab().save(folder + "/ask.png");
+        QTest::keyClick(dialog, Qt::Key_Backspace);
+        QCOMPARE(ask->points().size(), std::size_t(2));
+        // Over time: the same points on another frame.
+        QTest::keyClick(dialog, Qt::Key_T);
+        for (int i = 0; i < 3; ++i)
+            QTest::keyClick(dialog, Qt::Key_Right, Qt::ShiftModifier);
+        QVERIFY2(dialog->answerWords().contains("time between the frames 0.250"), qPrintable(dialog->answerWords()));
+        QTest::keyClick(dialog, Qt::Key_T);
+        click(100, 100);
+        click(200, 100);
+        const std::size_t before = data().decisions.size();
+        QTest::keyClick(dialog, Qt::Key_Return);
+        QCOMPARE(data().decisions.size(), before + 1);
+        QVERIFY(data().decisions.rbegin()->second.words.find("length ") == 0);
+        QVERIFY(book().undo());
         go(Workspace::findings);
     }
     void setAgainstSet() {
