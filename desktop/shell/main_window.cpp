@@ -676,6 +676,7 @@ void MainWindow::showShortcuts() {
     text->setHtml(
         "<h3>" + tr("Everywhere") + "</h3><table>" + row("Ctrl+0", tr("the shelf")) +
         row("Ctrl+1 … 9", tr("the workspaces")) + row("Ctrl+Return", tr("the next thing to do")) +
+        row("Q", tr("ask this frame: click points, read what they answer")) +
         row("Ctrl+Z, Ctrl+Shift+Z", tr("undo, redo")) + row("F1", tr("this sheet")) + "</table><h3>" +
         tr("Footage and Marking") + "</h3><table>" + row("← →", tr("one frame; with Shift ten")) +
         row("Home, End", tr("first, last frame")) + "</table><h3>" + tr("Footage") + "</h3><table>" +
@@ -704,9 +705,14 @@ void MainWindow::showShortcuts() {
         row("F", tr("whole picture")) + row(tr("Space"), tr("play, pause")) + "</table><h3>" + tr("Mirror") +
         "</h3><table>" + row("M", tr("board, moving")) + row(tr("Space"), tr("play both films, pause")) +
         row("C", tr("by the movement, by the clock")) + row("G", tr("the model's figure over the athlete")) +
-        row(", .", tr("slower, faster")) + "</table><h3>" + tr("Practice") + "</h3><table>" +
-        row(tr("G or ↑"), tr("good")) + row(tr("B or ↓"), tr("not")) +
-        row("Esc", tr("take the athlete's verdict back")) + "</table>");
+        row(", .", tr("slower, faster")) + "</table><h3>" + tr("Findings") + "</h3><table>" +
+        row("↑ ↓", tr("finding before, after")) + row("← →", tr("rep before, after")) +
+        row(tr("Space"), tr("play athlete and model, stop")) + "</table><h3>" + tr("Programme") + "</h3><table>" +
+        row("← →", tr("block before, after")) + row(tr("Alt+arrows"), tr("move the block by a day, a week")) +
+        row("+ −", tr("a minute more, less")) + row("L, D, Delete", tr("lock, done, take away")) + "</table><h3>" +
+        tr("Practice") + "</h3><table>" + row(tr("G or ↑"), tr("good")) + row(tr("B or ↓"), tr("not")) +
+        row("1 … 4", tr("why not, after a rep that was not")) + row("Backspace", tr("take the last one back")) +
+        row("N, R", tr("new block, rest")) + "</table>");
     auto* buttons = new QDialogButtonBox(QDialogButtonBox::Close);
     connect(buttons, &QDialogButtonBox::rejected, &dialog, &QDialog::reject);
     auto* all = new QVBoxLayout(&dialog);
