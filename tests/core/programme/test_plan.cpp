@@ -232,6 +232,31 @@ private slots:
             return b.day == first.blocks[0].day && b.drill == first.blocks[0].drill;
         }));
     }
+    // Far days roll on; what is near does not depend on how far one looks by more than its own window.
+    void twelveWeeks() {
+        auto in = week({"late", "bent"});
+        in.days = 84;
+        in.minutes = {0, 20, 0, 25, 0, 45, 0};
+        in.competitions = {kMonday + days(60)};
+        const auto p = prescribe(twoFaults(), in);
+        QVERIFY2(p.breaches.empty() && p.infeasible.empty(), wordsOf(p.breaches).c_str());
+        std::set<int> weeks;
+        for (const auto& b : p.blocks) {
+            QVERIFY(b.day >= in.from && b.day < in.from + days(84));
+            if (!b.home())
+                weeks.insert(static_cast<int>((b.day - in.from).count()) / 7);
+        }
+        QVERIFY2(weeks.size() >= 10, qPrintable(QString::number(weeks.size())));
+        QVERIFY(std::is_sorted(p.blocks.begin(), p.blocks.end(),
+                               [](const auto& a, const auto& b) { return a.day < b.day; }));
+        // Asked to stop at once it gives what there is, lawfully.
+        const auto stopped = prescribe(twoFaults(), in, [] { return true; });
+        QVERIFY(breachesOf(twoFaults(), in, stopped.blocks).empty());
+        // Nothing to do between a day and the day before it: what stands is what comes back.
+        in.standing = p.blocks;
+        const auto same = replan(twoFaults(), in, in.from, in.from - days(1));
+        QCOMPARE(same.blocks.size(), p.blocks.size());
+    }
     // Random but lawful weeks: every plan is lawful by the checker.
     void everyPlanIsLawful() {
         std::mt19937 random(12);
