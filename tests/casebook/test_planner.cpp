@@ -198,6 +198,43 @@ private slots:
         const auto& slow = stages[static_cast<std::size_t>(Stage::slow)];
         QVERIFY(slow.n == 2 && slow.inside == 1);
     }
+    void whatAFilmSaysOfAFault() {
+        const auto blueprint = *shippedBlueprint("fencing-lunge");
+        const Fault& fault = blueprint.faults.front();
+        QVERIFY(!fault.indicators.empty());
+        Analysis a;
+        QVERIFY(stateOf(blueprint, a, fault.id) == FaultState::notShown);
+        for (const auto& indicator : fault.indicators) {
+            Deviation d;
+            d.measure = indicator.measure;
+            d.judged = true;
+            d.verdict.pIn = 1.0;
+            a.deviations.push_back(d);
+        }
+        QVERIFY(stateOf(blueprint, a, fault.id) == FaultState::held);
+        auto& verdict = a.deviations.front().verdict;
+        (fault.indicators.front().direction == Deviance::low ? verdict.pLow : verdict.pHigh) = 0.3;
+        QVERIFY(stateOf(blueprint, a, fault.id) == FaultState::undecided);
+        Finding found;
+        found.fault = fault.id;
+        a.judgement.findings = {found};
+        QVERIFY(stateOf(blueprint, a, fault.id) == FaultState::there);
+    }
+    void decisionsInOrderAndConsent() {
+        CaseData data;
+        QVERIFY(rebuildAgreed(data)); // as the brief says
+        data.brief.wantsRebuild = false;
+        QVERIFY(!rebuildAgreed(data));
+        data.decisions[5] = {5, "b", {}, DecisionKind::takenUp, {}, kToday, Consent::yes, {}};
+        QVERIFY(rebuildAgreed(data)); // who was asked counts
+        data.decisions[3] = {3, "c", {}, DecisionKind::takenUp, {}, kToday - days(1), Consent::notYet, {}};
+        QVERIFY(!rebuildAgreed(data));
+        data.decisions[4] = {4, "a", {}, DecisionKind::parked, {}, kToday, Consent::notAsked, kToday};
+        const auto open = openDecisions(data);
+        QCOMPARE(open.size(), std::size_t(2));
+        QVERIFY(open[0].fault == "c" && open[1].fault == "b");
+        QVERIFY(!decisionOn(data, "a") && decisionOn(data, "b")->id == 5 && !decisionOn(data, ""));
+    }
     // Read back by another program: stable names, a growing sequence, what was dropped as cancelled.
     void theCalendarFile() {
         QTemporaryDir dir;
