@@ -1,5 +1,6 @@
 #include "casebook/analysis.h"
 
+#include "casebook/choosing.h"
 #include "casebook/next_step.h"
 #include "casebook/planner.h"
 
@@ -47,179 +48,6 @@ void measureReps(const CaseData& data, const Blueprint& blueprint, const KnownMo
         m.when += before[rep.take];
         a.measured[id] = std::move(m);
     }
-}
-
-bool hasValue(const MeasuredRep& rep) {
-    return std::any_of(rep.values.begin(), rep.values.end(), [](const MeasureValue& v) { return !v.refused; });
-}
-
-std::vector<MeasuredRep> pick(const Analysis& a, const std::vector<Id>& reps) {
-    std::vector<MeasuredRep> out;
-    for (Id id : reps)
-        out.push_back(a.measured.at(id));
-    return out;
-}
-
-void chooseReps(const CaseData& data, const SetChoice& choice, Analysis& a) {
-    a.sets = setsOf(data);
-    for (const auto& [id, rep] : a.measured)
-        if (data.takes.at(data.reps.at(id).take).performer == Performer::model)
-            a.modelReps.push_back(id);
-    const auto measured = [&](const RepSet& set) {
-        return std::any_of(set.reps.begin(), set.reps.end(),
-                           [&](Id id) { return a.measured.contains(id) && hasValue(a.measured.at(id)); });
-    };
-    const RepSet* judged = choice.above ? findSet(a.sets, *choice.above) : nullptr;
-    if (!judged)
-        for (const auto& set : a.sets)
-            if (!judged && measured(set))
-                judged = &set;
-    if (!judged)
-        return;
-    a.above = judged->key;
-    a.judgedDay = judged->key.day;
-    for (const Id id : judged->reps)
-        if (a.measured.contains(id))
-            a.athleteReps.push_back(id);
-    if (const RepSet* set = choice.below ? findSet(a.sets, *choice.below) : nullptr; set && measured(*set))
-        a.below = set->key;
-}
-
-// What the reps had to answer and what they chose.
-void countChoices(const CaseData& data, const Blueprint& blueprint, Analysis& a) {
-    std::map<std::string, int> often;
-    for (const Id id : a.athleteReps) {
-        const Rep& rep = data.reps.at(id);
-        if (rep.situation.empty())
-            continue;
-        ++often[rep.situation];
-        auto it = std::find_if(a.choices.begin(), a.choices.end(), [&](const ChoiceCount& c) {
-            return c.situation == rep.situation && c.choice == rep.choice;
-        });
-        if (it == a.choices.end()) {
-            ChoiceCount fresh{rep.situation, rep.choice, 0, 0, 0, {}, {}};
-            if (const auto right = choiceIsRight(blueprint, rep.situation, rep.choice))
-                fresh.advised = *right > 0.5;
-            it = a.choices.insert(a.choices.end(), fresh);
-        }
-        ++it->n;
-        if (rep.worked) {
-            ++it->known;
-            it->worked += *rep.worked;
-        }
-    }
-    for (auto& c : a.choices)
-        if (c.known > 0)
-            c.success = wilson(c.worked, c.known);
-    for (const auto& [situation, n] : often)
-        a.situations.push_back(situation);
-    std::stable_sort(a.situations.begin(), a.situations.end(),
-                     [&](const auto& x, const auto& y) { return often[x] > often[y]; });
-}
-
-// Each day against the day before: which causes went, and did their consequences go with them?
-void testLinks(const CaseData& data, const Blueprint& blueprint, const CompareOptions& options, Analysis& a) {
-    std::map<Day, std::vector<MeasuredRep>> byDay;
-    for (const auto& [id, rep] : a.measured) {
-        const Take& take = data.takes.at(data.reps.at(id).take);
-        if (take.performer == Performer::athlete && hasValue(rep))
-            byDay[take.day].push_back(rep);
-    }
-    std::vector<LinkCheck> checks;
-    std::optional<std::vector<FaultReading>> before;
-    for (const auto& [day, reps] : byDay) {
-        auto now = readingsOf(blueprint, compare(blueprint, reps, a.reference, options));
-        if (before) {
-            const auto found = checksBetween(blueprint, *before, now);
-            checks.insert(checks.end(), found.begin(), found.end());
-        }
-        before = std::move(now);
-    }
-    a.beliefs = beliefsOf(blueprint, checks);
-}
-
-// What a target that comes from a model is made of: model performances, or the athlete's own reps.
-void chooseReference(const CaseData& data, const Blueprint& blueprint, Analysis& a) {
-    std::vector<MeasuredRep> models = pick(a, a.modelReps);
-    for (const auto& m : data.brief.models)
-        if (m.blueprint == data.blueprintId && (m.school.empty() || m.school == data.brief.school))
-            models.insert(models.end(), m.reps.begin(), m.reps.end());
-    a.reference = models;
-    a.referenceKind = ReferenceKind::model;
-    if (a.below) {
-        std::vector<Id> reps;
-        for (const Id id : findSet(a.sets, *a.below)->reps)
-            if (a.measured.contains(id))
-                reps.push_back(id);
-        a.reference = pick(a, reps);
-        a.referenceKind = ReferenceKind::ownLast;
-        return;
-    }
-    if (data.brief.reference == ReferenceKind::model || !a.judgedDay)
-        return;
-    struct Own {
-        Id id;
-        Day day;
-        Stage stage;
-        bool worked;
-    };
-    std::vector<Own> own;
-    for (const auto& [id, rep] : a.measured) {
-        const Rep& r = data.reps.at(id);
-        const Take& take = data.takes.at(r.take);
-        if (take.performer == Performer::athlete && hasValue(rep))
-            own.push_back({id, take.day, r.stage.value_or(take.stage), r.worked.value_or(true)});
-    }
-    std::vector<Id> chosen;
-    const auto earlier = [&](const Own& o) { return o.day < *a.judgedDay; };
-    switch (data.brief.reference) {
-    case ReferenceKind::ownLast: {
-        std::optional<Day> last;
-        for (const auto& o : own)
-            if (earlier(o) && (!last || o.day > *last))
-                last = o.day;
-        for (const auto& o : own)
-            if (last && o.day == *last)
-                chosen.push_back(o.id);
-        break;
-    }
-    case ReferenceKind::ownCalm: {
-        // Less stress than in any of the reps that are judged: they are not their own model.
-        std::optional<Stage> now, calm;
-        for (const auto& o : own)
-            if (!earlier(o) && (!now || o.stage < *now))
-                now = o.stage;
-        for (const auto& o : own)
-            if (earlier(o) && now && o.stage < *now && (!calm || o.stage < *calm))
-                calm = o.stage;
-        for (const auto& o : own)
-            if (earlier(o) && calm && o.stage == *calm)
-                chosen.push_back(o.id);
-        break;
-    }
-    default: { // own best: a third of those that worked, by their mean severity against the models
-        std::vector<std::pair<double, Id>> ranked;
-        for (const auto& o : own) {
-            if (!earlier(o) || !o.worked)
-                continue;
-            double severity = 0.0;
-            int judged = 0;
-            for (const auto& d : compare(blueprint, {a.measured.at(o.id)}, models, {})) {
-                severity += d.judged ? std::abs(d.verdict.severity) : 0.0;
-                judged += d.judged;
-            }
-            if (judged > 0)
-                ranked.emplace_back(severity / judged, o.id);
-        }
-        std::sort(ranked.begin(), ranked.end());
-        for (std::size_t i = 0; i < (ranked.size() + 2) / 3; ++i)
-            chosen.push_back(ranked[i].second);
-    }
-    }
-    if (chosen.empty())
-        return; // nothing of the kind yet: the models
-    a.reference = pick(a, chosen);
-    a.referenceKind = data.brief.reference;
 }
 
 void readPractice(const CaseData& data, const Blueprint& blueprint, Day today, Analysis& a) {
@@ -277,9 +105,8 @@ void followFocus(const CaseData& data, const Blueprint& blueprint, Analysis& a) 
                 t.points.push_back({when.first, v.mean, v.u, v.reps, when.second});
         // Of the same stress only: under another it is another thing.
         if (!t.points.empty()) {
-            const auto first = std::find_if(t.points.begin(), t.points.end(), [&](const TrendPoint& p) {
-                return p.stage == t.points.back().stage;
-            });
+            const auto first = std::find_if(t.points.begin(), t.points.end(),
+                                            [&](const TrendPoint& p) { return p.stage == t.points.back().stage; });
             if (&*first != &t.points.back())
                 t.change = changeBetween(*first, t.points.back(), t.band);
         }

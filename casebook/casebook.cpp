@@ -1,7 +1,5 @@
 #include "casebook/casebook.h"
 
-#include "casebook/planner.h"
-
 #include "casebook/text.h"
 #include "casebook/undo_step.h"
 
@@ -547,101 +545,6 @@ bool Casebook::setLink(const Link& link, const QString& what) {
 bool Casebook::removeLink(Id link) {
     const auto it = m_data.links.find(link);
     return it != m_data.links.end() && perform(tr("unlock two films"), {LinkEdit{link, it->second, std::nullopt}});
-}
-
-Id Casebook::addBlock(Block block) {
-    block.id = m_library->freshId();
-    std::vector<Edit> edits{BlockEdit{block.id, std::nullopt, block}};
-    for (const auto& [id, planned] : m_data.planned) // what was planned for that day is done with it
-        if (planned.drill == block.drill && planned.day == block.day &&
-            (planned.state == BlockState::planned || planned.state == BlockState::moved)) {
-            PlannedBlock done = planned;
-            done.state = BlockState::done;
-            edits.push_back(PlanEdit{id, planned, done});
-            break;
-        }
-    return perform(tr("log a block"), edits) ? block.id : 0;
-}
-
-bool Casebook::setBlock(const Block& block) {
-    const auto it = m_data.blocks.find(block.id);
-    if (it == m_data.blocks.end())
-        return false;
-    return it->second == block || perform(tr("log a rep"), {BlockEdit{block.id, it->second, block}});
-}
-
-bool Casebook::keepPlan(const std::vector<PlannedBlock>& blocks, Day from, Day to, const QString& what, int gesture) {
-    const auto edits = planEdits(m_data, blocks, from, to, [this] { return m_library->freshId(); });
-    return edits.empty() || perform(what, edits, gesture);
-}
-
-Id Casebook::setPlanned(PlannedBlock block, const QString& what, int gesture) {
-    block.rules.clear();
-    block.forecast = false;
-    const auto it = m_data.planned.find(block.id);
-    if (it != m_data.planned.end() && it->second == block)
-        return block.id;
-    if (it == m_data.planned.end())
-        block.id = m_library->freshId();
-    const auto before = it == m_data.planned.end() ? std::nullopt : std::optional(it->second);
-    return perform(what, {PlanEdit{block.id, before, block}}, gesture) ? block.id : 0;
-}
-
-bool Casebook::putInSet(const std::vector<Id>& reps, const std::string& name) {
-    std::vector<Edit> edits;
-    for (const Id id : reps) {
-        const auto it = m_data.reps.find(id);
-        if (it == m_data.reps.end() || it->second.set == name)
-            continue;
-        Rep rep = it->second;
-        rep.set = name;
-        edits.push_back(RepEdit{id, it->second, rep});
-    }
-    return edits.empty() || perform(name.empty() ? tr("take reps out of a set") : tr("put reps into a set"), edits);
-}
-
-bool Casebook::decide(FindingDecision decision) {
-    if (decision.kind == DecisionKind::takenUp) {
-        const auto open = openDecisions(m_data);
-        if (std::count_if(open.begin(), open.end(), [&](const FindingDecision& d) {
-                return d.kind == DecisionKind::takenUp && d.id != decision.id &&
-                       (d.fault.empty() || d.fault != decision.fault);
-            }) >= 2) {
-            emit failed(tr("Two things are being worked on already. Close or park one of them first."));
-            return false;
-        }
-    }
-    if (decision.day == Day{})
-        decision.day = m_today;
-    if (m_data.decisions.contains(decision.id))
-        return setDecision(decision, tr("decide on a finding"));
-    if (const FindingDecision* open = decisionOn(m_data, decision.fault)) {
-        decision.id = open->id;
-        return setDecision(decision, tr("decide on a finding"));
-    }
-    decision.id = m_library->freshId();
-    return perform(tr("decide on a finding"), {DecisionEdit{decision.id, std::nullopt, decision}});
-}
-
-bool Casebook::setDecision(const FindingDecision& decision, const QString& what) {
-    const auto it = m_data.decisions.find(decision.id);
-    return it != m_data.decisions.end() &&
-           (it->second == decision || perform(what, {DecisionEdit{decision.id, it->second, decision}}));
-}
-
-bool Casebook::closeDecision(Id decision) {
-    const auto it = m_data.decisions.find(decision);
-    if (it == m_data.decisions.end())
-        return false;
-    FindingDecision closed = it->second;
-    closed.closed = m_today;
-    return setDecision(closed, tr("close a finding"));
-}
-
-bool Casebook::removeDecision(Id decision) {
-    const auto it = m_data.decisions.find(decision);
-    return it != m_data.decisions.end() &&
-           perform(tr("take a decision back"), {DecisionEdit{decision, it->second, std::nullopt}});
 }
 
 } // namespace riflesso
