@@ -30,6 +30,23 @@ std::vector<std::string_view> csvCells(std::string_view line) {
     }
 }
 
+CsvLines::CsvLines(std::string_view text) : m_rest(text) {
+    if (m_rest.substr(0, 3) == "\xEF\xBB\xBF")
+        m_rest.remove_prefix(3);
+}
+
+bool CsvLines::next(std::string_view& line) {
+    if (m_rest.empty())
+        return false;
+    const auto end = m_rest.find('\n');
+    line = m_rest.substr(0, end);
+    m_rest.remove_prefix(end == std::string_view::npos ? m_rest.size() : end + 1);
+    ++m_number;
+    if (!line.empty() && line.back() == '\r')
+        line.remove_suffix(1);
+    return true;
+}
+
 std::optional<std::size_t> CsvTable::column(std::string_view name) const {
     const auto it = std::find(columns.begin(), columns.end(), name);
     if (it == columns.end())
@@ -57,17 +74,8 @@ Result<CsvTable> tableFromCsv(const std::string& text, const std::string& fileNa
                               const std::vector<std::string>& needed) {
     CsvTable out;
     out.file = fileName;
-    std::string_view rest = text;
-    if (rest.substr(0, 3) == "\xEF\xBB\xBF")
-        rest.remove_prefix(3);
-    int lineNumber = 0;
-    while (!rest.empty()) {
-        const auto end = rest.find('\n');
-        std::string_view line = rest.substr(0, end);
-        rest.remove_prefix(end == std::string_view::npos ? rest.size() : end + 1);
-        ++lineNumber;
-        if (!line.empty() && line.back() == '\r')
-            line.remove_suffix(1);
+    CsvLines lines(text);
+    for (std::string_view line; lines.next(line);) {
         if (line.find_first_not_of(" ,") == std::string_view::npos)
             continue;
         const auto cells = csvCells(line);
@@ -79,7 +87,7 @@ Result<CsvTable> tableFromCsv(const std::string& text, const std::string& fileNa
             continue;
         }
         out.rows.emplace_back(cells.begin(), cells.end());
-        out.lines.push_back(lineNumber);
+        out.lines.push_back(lines.number());
         auto& row = out.rows.back();
         if (row.size() > out.columns.size())
             return out.wrong(out.rows.size() - 1, "the row has more fields than the header");

@@ -15,6 +15,19 @@ namespace riflesso {
 /// not separate.
 std::vector<std::string_view> csvCells(std::string_view line);
 
+/// The lines of a text one after the other, without their ends and without a byte order mark.
+class CsvLines {
+public:
+    explicit CsvLines(std::string_view text);
+    /// False at the end.
+    bool next(std::string_view& line);
+    [[nodiscard]] int number() const { return m_number; } ///< of the last line, from 1
+
+private:
+    std::string_view m_rest;
+    int m_number = 0;
+};
+
 struct CsvTable {
     std::string file; ///< for words
     std::vector<std::string> columns;

@@ -22,20 +22,11 @@ Result<TracksFile> tracksFromCsv(const std::string& text, const std::string& fil
     TracksFile out;
     std::map<int, double> timeOf;
     std::map<std::string, std::size_t> column;
-    std::string_view rest = text;
-    if (rest.substr(0, 3) == "\xEF\xBB\xBF")
-        rest.remove_prefix(3);
-    int lineNumber = 0;
+    CsvLines lines(text);
     const auto wrong = [&](const std::string& what) {
-        return Error{what, fileName + " line " + std::to_string(lineNumber), "nothing was taken over", {}};
+        return Error{what, fileName + " line " + std::to_string(lines.number()), "nothing was taken over", {}};
     };
-    while (!rest.empty()) {
-        const auto end = rest.find('\n');
-        std::string_view line = rest.substr(0, end);
-        rest.remove_prefix(end == std::string_view::npos ? rest.size() : end + 1);
-        ++lineNumber;
-        if (!line.empty() && line.back() == '\r')
-            line.remove_suffix(1);
+    for (std::string_view line; lines.next(line);) {
         if (line.empty())
             continue;
         const auto cells = csvCells(line);

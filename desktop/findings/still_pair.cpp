@@ -143,16 +143,8 @@ void StillPair::paintHalf(QPainter& p, const QRectF& box, const Shown& shown, bo
     drawRepStill(p, m_bench, box, shown.rep, shown.frame, model ? t.hues.modelOnPicture : t.hues.athleteOnPicture, &def,
                  shown.value ? q(numberWords(def, shown.value->value)) : QString());
     const QString words = shown.value ? q(valueWords(def, shown.value->value, shown.value->u)) : tr("not read");
-    // The value on a plate, the athlete's at the top, the model's at the bottom.
-    const QFont font = typeface(Type::strong, true);
-    const double w = QFontMetricsF(font).horizontalAdvance(words) + 24, h = QFontMetricsF(font).height() + 8;
-    const QRectF plate(box.left() + 10, model ? box.bottom() - h - 10 : box.top() + 10, w, h);
-    p.setPen(Qt::NoPen);
-    p.setBrush(t.accent);
-    p.drawRoundedRect(plate, 4, 4);
-    p.setFont(font);
-    p.setPen(t.onAccent);
-    p.drawText(plate, Qt::AlignCenter, words);
+    // The athlete's value at the top, the model's at the bottom.
+    drawPlate(p, box, words, Type::strong, !model);
 }
 
 void StillPair::paintEvent(QPaintEvent*) {

@@ -68,4 +68,20 @@ bool drawRepStill(QPainter& p, Workbench& bench, const QRectF& box, Id id, Frame
     return true;
 }
 
+void drawPlate(QPainter& p, const QRectF& picture, const QString& words, Type size, bool above) {
+    constexpr double kMargin = 7;
+    const Theme& t = theme();
+    const QFont font = typeface(size, true);
+    const QFontMetricsF metrics(font);
+    const double h = metrics.height() + 6;
+    const QRectF plate(picture.left() + kMargin, above ? picture.top() + kMargin : picture.bottom() - h - kMargin,
+                       metrics.horizontalAdvance(words) + 16, h);
+    p.setPen(Qt::NoPen);
+    p.setBrush(t.accent);
+    p.drawRoundedRect(plate, 3, 3);
+    p.setFont(font);
+    p.setPen(t.onAccent);
+    p.drawText(plate, Qt::AlignCenter, words);
+}
+
 } // namespace riflesso

@@ -3,6 +3,7 @@
 /// A frame of a rep as a picture: cropped to the body, with its figure, and a measure drawn on it.
 
 #include "desktop/shell/workbench.h"
+#include "desktop/theme/theme.h"
 
 #include <QPainter>
 
@@ -13,5 +14,8 @@ namespace riflesso {
 /// service says when it is there. False when there is no such rep.
 bool drawRepStill(QPainter& painter, Workbench& bench, const QRectF& box, Id rep, FrameIndex frame, QColor colour,
                   const MeasureDefinition* measure = nullptr, const QString& words = {});
+
+/// Words on a plate in the lower left corner of a picture, or in the upper one.
+void drawPlate(QPainter& painter, const QRectF& picture, const QString& words, Type size, bool above = false);
 
 } // namespace riflesso

@@ -59,17 +59,7 @@ void RightAndWrong::paintEvent(QPaintEvent*) {
             p.drawText(box, Qt::AlignCenter | Qt::TextWordWrap, tr("no picture yet"));
             continue;
         }
-        const QString words = model ? tr("right") : tr("wrong");
-        const QFont font = typeface(height() > 250 ? Type::strong : Type::small, true);
-        const QFontMetricsF metrics(font);
-        const QRectF plate(box.left() + 7, box.bottom() - metrics.height() - 13, metrics.horizontalAdvance(words) + 16,
-                           metrics.height() + 6);
-        p.setPen(Qt::NoPen);
-        p.setBrush(t.accent);
-        p.drawRoundedRect(plate, 3, 3);
-        p.setFont(font);
-        p.setPen(t.onAccent);
-        p.drawText(plate, Qt::AlignCenter, words);
+        drawPlate(p, box, model ? tr("right") : tr("wrong"), height() > 250 ? Type::strong : Type::small);
     }
 }
 

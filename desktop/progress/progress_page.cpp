@@ -204,17 +204,7 @@ void BeforeAfter::paintEvent(QPaintEvent*) {
             p.drawText(box, Qt::AlignCenter | Qt::TextWordWrap, tr("no picture yet"));
             return;
         }
-        const QString text = words + "  " + q(numberWords(m->definition, s.value));
-        const QFont font = typeface(Type::small, true);
-        const QFontMetricsF metrics(font);
-        const QRectF plate(box.left() + 6, box.bottom() - metrics.height() - 10, metrics.horizontalAdvance(text) + 14,
-                           metrics.height() + 4);
-        p.setPen(Qt::NoPen);
-        p.setBrush(t.accent);
-        p.drawRoundedRect(plate, 3, 3);
-        p.setFont(font);
-        p.setPen(t.onAccent);
-        p.drawText(plate, Qt::AlignCenter, text);
+        drawPlate(p, box, words + "  " + q(numberWords(m->definition, s.value)), Type::small);
     };
     draw(QRectF(0, 0, w, h), first, t.hues.athleteOnPicture, q(dayWords(first.day)).mid(4));
     draw(QRectF(w + 6, 0, w, h), last, t.hues.athleteOnPicture, q(dayWords(last.day)).mid(4));
