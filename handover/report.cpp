@@ -15,6 +15,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <map>
 
 namespace riflesso {
 namespace {
@@ -226,14 +227,20 @@ QString pageTwo(const Blueprint& b, const Analysis& a) {
                      d.caution.empty() ? QString()
                                        : QString("<br><span class=caution>Caution: %1</span>").arg(escaped(d.caution)));
     }
-    h += "</table><h2>The coming weeks</h2>";
+    h += "</table><h2>The next two weeks</h2>";
     if (!a.plan.infeasible.empty())
         h += QString("<p>%1</p>").arg(escaped(a.plan.infeasible));
     QStringList days;
     Day last{};
+    std::map<std::string, QStringList> home; // by drill: the days
     for (const auto& block : a.plan.blocks) {
-        if (block.home())
+        // A kept plan may go on for months; what is further off changes before it comes.
+        if (block.day >= a.plan.blocks.front().day + std::chrono::days(14))
+            break;
+        if (block.home()) {
+            home[block.drill] << q(dayWords(block.day));
             continue;
+        }
         const QString what = QString("%1 (%2 min)").arg(escaped(nameOf(b, block.drill))).arg(block.minutes);
         if (!days.isEmpty() && block.day == last)
             days.last() += ", " + what;
@@ -241,11 +248,9 @@ QString pageTwo(const Blueprint& b, const Analysis& a) {
             days << QString("<b>%1</b>: %2").arg(q(dayWords(block.day)), what);
         last = block.day;
     }
-    const auto home =
-        std::find_if(a.plan.blocks.begin(), a.plan.blocks.end(), [](const PlannedBlock& p) { return p.home(); });
     h += "<p>" + days.join("<br>") + "</p>";
-    if (home != a.plan.blocks.end())
-        h += QString("<p>Every other training day, two minutes at home: %1.</p>").arg(escaped(nameOf(b, home->drill)));
+    for (const auto& [drill, when] : home)
+        h += QString("<p>Two minutes at home: %1 (%2).</p>").arg(escaped(nameOf(b, drill)), when.join(", "));
     for (const auto& n : a.plan.notes)
         h += QString("<p>%1</p>").arg(escaped(n));
     h += "<h2>All measures</h2><table width=\"100%\" cellspacing=0 cellpadding=1><tr><th align=left>Measure</th><th "

@@ -107,7 +107,7 @@ private slots:
     void initTestCase() {
         QStandardPaths::setTestModeEnabled(true);
         QCoreApplication::setOrganizationName("RiflessoTest");
-        QCoreApplication::setApplicationName("RiflessoTest");
+        QCoreApplication::setApplicationName("RiflessoTestDeciding");
         QSettings().clear();
         QVERIFY(loadFonts());
         useTheme(Theme::light());

@@ -11,6 +11,7 @@
 #include <QTest>
 
 using namespace riflesso;
+using std::chrono::days;
 
 class TestReport : public QObject {
     Q_OBJECT
@@ -76,6 +77,14 @@ private slots:
         planned.drill = "gone_with_an_old_version";
         planned.minutes = 5;
         QVERIFY(book->setPlanned(planned, "x"));
+        planned.day += days(60);
+        planned.drill = "too_far_off_to_print";
+        QVERIFY(book->setPlanned(planned, "x"));
+        planned.day = *dayFromIso("2026-11-28");
+        planned.drill = "wall_point";
+        planned.kind = BlockKind::home;
+        planned.minutes = 2;
+        QVERIFY(book->setPlanned(planned, "x"));
         QCOMPARE(book->analysisNow().judgement.focus, std::vector<std::string>{quiet});
         const auto content = gatherReport(*book);
         const std::string folder = (m_dir.path() + "/quiet").toStdString();
@@ -84,6 +93,8 @@ private slots:
         QVERIFY(text.find("held: look again") != std::string::npos || text.find("does not show") != std::string::npos ||
                 text.find("cannot decide") != std::string::npos);
         QVERIFY(text.find("gone_with_an_old_version") != std::string::npos);
+        QVERIFY(text.find("too_far_off_to_print") == std::string::npos);
+        QVERIFY(text.find("at home: Point to the wall (Sat 28 Nov)") != std::string::npos);
     }
     void picturesAreThePositionsThemselves() {
         const auto content = gatherReport(*m_book);
