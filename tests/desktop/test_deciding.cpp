@@ -171,6 +171,11 @@ private slots:
         choose("fault:trunk_falls");
         press("takeUp");
         QVERIFY(decisionOn(data(), "trunk_falls")->kind == DecisionKind::parked);
+        QVERIFY(view()->shownError().contains("Two things"));
+        for (auto* b : m_window->findChildren<QPushButton*>())
+            if (b->isVisible() && b->text() == "Understood")
+                QTest::mouseClick(b, Qt::LeftButton);
+        QVERIFY(view()->shownError().isEmpty());
         book().undo(); // the rear leg is only found again
         QVERIFY(settle(*m_window));
         QVERIFY(!decisionOn(data(), "rear_leg_soft"));
@@ -296,12 +301,28 @@ private slots:
         go(Workspace::findings);
     }
     void setAgainstSet() {
-        // Two of yesterday's reps become a set.
+        // Yesterday's reps from the fourth on become a set, in Footage.
         std::vector<Id> reps;
         for (const auto& [id, r] : data().reps)
             if (data().takes.at(r.take).film == "athlete-side.mp4" && r.number > 3)
                 reps.push_back(id);
-        QVERIFY(book().putInSet(reps, "after the hint") && settle(*m_window));
+        go(Workspace::footage);
+        view()->bench().selectRep(reps.front());
+        for (auto* b : view()->page(Workspace::footage)->findChildren<QPushButton*>())
+            if (b->text() == "Reps")
+                QTest::mouseClick(b, Qt::LeftButton);
+        QVERIFY(settle(*m_window));
+        auto* name = child<QLineEdit>("set");
+        name->setFocus();
+        QTest::keyClicks(name, "after the hint");
+        QTest::keyClick(name, Qt::Key_Return);
+        QVERIFY(settle(*m_window));
+        QCOMPARE(data().reps.at(reps.front()).set, std::string("after the hint"));
+        QVERIFY(data().reps.at(reps.back()).set.empty());
+        press("setOn");
+        QCOMPARE(data().reps.at(reps.back()).set, std::string("after the hint"));
+        picture("footage-reps");
+        go(Workspace::findings);
         auto* judged = child<QComboBox>("judgedSet");
         QCOMPARE(judged->count(), 3);
         int hint = -1;
