@@ -307,9 +307,7 @@ std::map<Id, LockedFrame> ViewClocks::at(Id take, FrameIndex frame) const {
         const Timebase& time = m_times.at(id);
         if (time.frames() == 0)
             continue;
-        const double slow =
-            time.captureRate() && time.fileRate().value > 0.0 ? time.captureRate()->value / time.fileRate().value : 1.0;
-        const FrameIndex f = time.nearest(MediaTime(place.time * slow));
+        const FrameIndex f = time.nearest(RealTime(place.time));
         const double period = time.realPeriod(f);
         if (std::abs(time.real(f).value - place.time) > 0.51 * period + 1e-9)
             continue; // before its first frame or after its last

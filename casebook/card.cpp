@@ -1,6 +1,7 @@
 #include "casebook/card.h"
 
 #include <algorithm>
+#include <set>
 
 namespace riflesso {
 namespace {
@@ -44,10 +45,82 @@ std::array<int, 4> cropOf(const CaseData& data, const Take& take, int frame) {
             static_cast<int>(std::min<double>(height, take.height))};
 }
 
+// Which parts of the body a fault's measures read.
+std::vector<std::string> partsOf(const Blueprint& blueprint, const Fault& fault) {
+    std::set<std::string> parts;
+    for (const auto& indicator : fault.indicators)
+        if (const BlueprintMeasure* m = blueprint.measure(indicator.measure))
+            for (const auto& spec : m->definition.points)
+                for (const auto& role : spec.landmarks) {
+                    if (ofOther(role) || kindOf(role) == PointKind::scene)
+                        continue;
+                    const auto names = [&](std::initializer_list<const char*> words) {
+                        return std::any_of(words.begin(), words.end(),
+                                           [&](const char* w) { return role.find(w) != std::string::npos; });
+                    };
+                    if (names({"wrist", "elbow", "hand", "finger"}))
+                        parts.insert("arms");
+                    else if (names({"knee", "ankle", "heel", "toe", "foot"}))
+                        parts.insert("legs");
+                    else if (names({"hip", "shoulder", "neck"}))
+                        parts.insert("trunk");
+                    else if (names({"head", "eye", "ear", "nose"}))
+                        parts.insert("head");
+                }
+    return {parts.begin(), parts.end()};
+}
+
+Standing standingOf(const CaseData& data, const Blueprint& blueprint, const Analysis& a, const Fault& fault) {
+    const FindingDecision* decision = decisionOn(data, fault.id);
+    const bool worked = decision && decision->kind == DecisionKind::takenUp;
+    switch (stateOf(blueprint, a, fault.id)) {
+    case FaultState::there:
+        return worked || std::find(a.judgement.focus.begin(), a.judgement.focus.end(), fault.id) !=
+                             a.judgement.focus.end()
+                   ? Standing::workingOn
+                   : Standing::seen;
+    case FaultState::held:
+        return decision ? Standing::held : Standing::clear;
+    case FaultState::undecided:
+        return Standing::undecided;
+    case FaultState::notShown:
+        break;
+    }
+    return Standing::unknown;
+}
+
 } // namespace
+
+CardDetail detailOf(const CaseData& data, const Blueprint& blueprint, const Analysis& a, Day today) {
+    CardDetail out;
+    for (const auto& fault : blueprint.faults) {
+        const Finding* f = a.finding(fault.id);
+        out.faults.push_back(
+            {fault.id, standingOf(data, blueprint, a, fault), f ? f->parts.score() : 0.0, partsOf(blueprint, fault)});
+    }
+    for (const auto& d : a.deviations)
+        if (d.judged)
+            out.measures.push_back({d.measure, d.value.mean, d.value.u, d.band.lo, d.band.hi});
+    out.focus = a.judgement.focus;
+    for (const auto& block : a.plan.blocks) {
+        if (block.day < today || block.day >= today + std::chrono::days(7) || block.state != BlockState::planned)
+            continue;
+        const std::string day = isoDate(block.day);
+        auto it = std::find_if(out.week.begin(), out.week.end(), [&](const auto& w) { return w.first == day; });
+        if (it == out.week.end())
+            it = out.week.insert(out.week.end(), {day, 0.0});
+        it->second += block.minutes;
+    }
+    out.injuries = data.brief.injuries;
+    for (const auto& day : data.brief.competitions)
+        if (day >= today && (out.competition.empty() || isoDate(day) < out.competition))
+            out.competition = isoDate(day);
+    return out;
+}
 
 CaseCard cardOf(const CaseData& data, const Blueprint& blueprint, const Analysis& a, Day today) {
     CaseCard card;
+    card.detail = toJson(detailOf(data, blueprint, a, today));
     card.next = a.next.words;
     card.needsCoach = !card.next.empty() && a.next.where != Workspace::practice && a.next.where != Workspace::handover;
     for (const auto& id : a.judgement.focus)

@@ -11,4 +11,7 @@ namespace riflesso {
 /// the middle of its rep, cropped to the marks there when there are enough. Pure.
 CaseCard cardOf(const CaseData& data, const Blueprint& blueprint, const Analysis& analysis, Day today);
 
+/// What the athlete page and the squad sheet show of it. Pure.
+CardDetail detailOf(const CaseData& data, const Blueprint& blueprint, const Analysis& analysis, Day today);
+
 } // namespace riflesso

@@ -157,6 +157,47 @@ void drawWedge(QPainter& painter, QPointF a, QPointF vertex, QPointF c, QColor c
     painter.restore();
 }
 
+void drawRead(QPainter& p, const MeasureDefinition& def, Side handedness, const std::map<LandmarkName, QPointF>& points,
+              const QTransform& toTarget, QColor colour, const QString& text) {
+    std::vector<QPointF> at;
+    for (const auto& spec : def.points) {
+        QPointF sum;
+        for (const auto& role : spec.landmarks) {
+            const auto it = points.find(resolveRole(role, handedness));
+            if (it == points.end())
+                return;
+            sum += it->second / static_cast<double>(spec.landmarks.size());
+        }
+        at.push_back(toTarget.map(sum));
+    }
+    if (def.kind == MeasureKind::angle && at.size() >= 3) {
+        drawWedge(p, at[0], at[1], at[2], colour, text);
+        return;
+    }
+    p.setPen(QPen(colour, 3, Qt::SolidLine, Qt::RoundCap));
+    for (std::size_t i = 0; i + 1 < at.size(); i += 2)
+        p.drawLine(at[i], at[i + 1]);
+    if (def.kind == MeasureKind::lean && at.size() >= 2) {
+        p.setPen(QPen(colour, 1.5, Qt::DashLine));
+        p.drawLine(at[0], QPointF(at[0].x(), at[1].y() - 12));
+    }
+}
+
+QRectF drawWords(QPainter& p, QPointF at, const QString& words, QColor ink) {
+    const QFontMetricsF metrics(p.font());
+    const double margin = metrics.height() * 0.35;
+    const QRectF plate(at, QSizeF(metrics.horizontalAdvance(words) + 2 * margin, metrics.height() + margin));
+    p.save();
+    p.setRenderHint(QPainter::Antialiasing);
+    p.setPen(Qt::NoPen);
+    p.setBrush(QColor(12, 16, 20, 190));
+    p.drawRoundedRect(plate, margin / 2, margin / 2);
+    p.setPen(ink);
+    p.drawText(plate, Qt::AlignCenter, words);
+    p.restore();
+    return plate;
+}
+
 void drawStill(QPainter& painter, const QRectF& target, const QImage& picture, const QRectF& source,
                const std::map<LandmarkName, QPointF>& points, Facing facing, QColor colour) {
     painter.save();

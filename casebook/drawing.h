@@ -34,6 +34,15 @@ void drawFigure(QPainter& painter, const std::map<LandmarkName, QPointF>& points
 /// A wedge between the segments of an angle measure, its value outside the body.
 void drawWedge(QPainter& painter, QPointF a, QPointF vertex, QPointF c, QColor colour, const QString& text);
 
+/// What a measure reads, over the figure: lines between its points, its angle as a wedge with \p text in the painter's
+/// font, its plumb. Nothing when one of its points is not there.
+void drawRead(QPainter& painter, const MeasureDefinition& definition, Side handedness,
+              const std::map<LandmarkName, QPointF>& points, const QTransform& toTarget, QColor colour,
+              const QString& text);
+
+/// Words on a dark plate, its upper left corner \p at, in the painter's font. Returns the plate.
+QRectF drawWords(QPainter& painter, QPointF at, const QString& words, QColor ink = Qt::white);
+
 /// One still of the board: the picture cropped to \p source, drawn into \p target with its figure.
 void drawStill(QPainter& painter, const QRectF& target, const QImage& picture, const QRectF& source,
                const std::map<LandmarkName, QPointF>& points, Facing facing, QColor colour);

@@ -24,9 +24,7 @@ std::optional<Place> placeAt(const Motion& motion, const LandmarkName& name, dou
     const Timebase& time = motion.time();
     if (time.frames() == 0)
         return {};
-    const double slow =
-        time.captureRate() && time.fileRate().value > 0.0 ? time.captureRate()->value / time.fileRate().value : 1.0;
-    const FrameIndex f = time.nearest(MediaTime(real * slow));
+    const FrameIndex f = time.nearest(RealTime(real));
     const double dt = real - time.real(f).value, period = time.realPeriod(f);
     if (std::abs(dt) > 0.75 * period)
         return {};

@@ -172,6 +172,9 @@ Status demo(const CaseArguments& a) {
     };
     if (const auto s = makeDemoLibrary(a.library, options); !s)
         return s;
+    if (!a.firstOnly)
+        if (const auto s = fillDemoLibrary(a.library, options); !s)
+            return s;
     std::printf("The demo library is ready: %s\n", a.library.c_str());
     return Done{};
 }
@@ -470,7 +473,7 @@ Status report(const CaseArguments& a) {
         return book.error();
     (*book)->analysisNow();
     const auto content = gatherReport(**book);
-    if (const auto s = writeReport(content, a.out); !s)
+    if (const auto s = writePaper(content, {}, a.out, "report"); !s)
         return s;
     std::printf("report.pdf and report.html are in %s\n", a.out.c_str());
     return Done{};

@@ -16,6 +16,10 @@
 #include <string>
 #include <vector>
 
+namespace CLI {
+class App;
+}
+
 namespace riflesso {
 class Casebook;
 }
@@ -156,6 +160,7 @@ struct CaseArguments {
     long long block = 0;                  ///< of plan move, lock, drop
     std::string day;                      ///< of plan move: where to
     bool homeOnly = false;                ///< of plan ics
+    bool firstOnly = false;               ///< of demo
     std::string drill, verdicts;          ///< of practice log
     std::string measure;                  ///< of progress; empty = those of the focus
 };
@@ -204,6 +209,47 @@ struct SimulateArguments {
 };
 /// A film of the simulated athlete, with its truth, marks and pegs beside it.
 Status simulate(const SimulateArguments& a);
+
+struct TakeHomeArguments {
+    std::string library, today, film, tracks, out, title, measure, voice, blueprint;
+    std::string size = "1920x1080", reader = "athlete";
+    std::string fromPosition, toPosition; ///< of trace
+    std::vector<std::string> points;      ///< of trace
+    long long caseId = 0, take = 0;
+    int rep = 1, exposures = 8;
+    std::optional<int> from, to; ///< frames
+    std::optional<double> captureRate;
+    double slow = 1.0, rate = 30.0;
+    bool overlays = false, pair = false, ghost = false, clock = false, whole = false, atPositions = false;
+    bool scenes = false, letter = false;
+};
+/// A rep, or a film from anywhere, as a clip.
+Status exportClip(const TakeHomeArguments& a);
+/// A phase on one picture.
+Status trace(const TakeHomeArguments& a);
+/// The scenes of a case's review, and the review as a film.
+Status review(const TakeHomeArguments& a);
+/// The athlete's folder.
+Status takeHome(const TakeHomeArguments& a);
+/// A blueprint as a guide to print.
+Status guide(const TakeHomeArguments& a);
+/// Adds these five to the program. \p a and \p chosen outlive the app.
+void addTakingHome(CLI::App& app, TakeHomeArguments& a, std::function<Status()>& chosen);
+
+struct PeopleArguments {
+    std::string library, today, name, squad, file;
+    long long caseId = 0;
+    bool noFilms = false, look = false, json = false;
+};
+/// One athlete over all techniques.
+Status person(const PeopleArguments& a);
+/// Who has what, and one session for all.
+Status squad(const PeopleArguments& a);
+/// Cases as one file, out and in.
+Status bundleOut(const PeopleArguments& a);
+Status bundleIn(const PeopleArguments& a);
+/// Adds these to the program. \p a and \p chosen outlive the app.
+void addPeople(CLI::App& app, PeopleArguments& a, std::function<Status()>& chosen);
 
 /// The day that the arguments name, or today's.
 Result<Day> todayOf(const CaseArguments& a);

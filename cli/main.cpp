@@ -250,6 +250,7 @@ int main(int argc, char** argv) {
     auto* demo = app.add_subcommand("demo", "Make the demo library in a folder (films are made once and kept)");
     demo->add_option("DIR", c.library, "the folder")->required();
     demo->add_option("--films", c.films, "where made films are kept between runs");
+    demo->add_flag("--first-only", c.firstOnly, "only the first athlete, not her squad and the other techniques");
     demo->add_option("--today", c.today, "the demo's dates count back from here (2026-11-23)");
     demo->callback([&] { chosen = [&] { return cli::demo(c); }; });
 
@@ -368,6 +369,11 @@ int main(int argc, char** argv) {
             };
         });
     }
+
+    cli::TakeHomeArguments home;
+    cli::addTakingHome(app, home, chosen);
+    cli::PeopleArguments people;
+    cli::addPeople(app, people, chosen);
 
     auto* plan = app.add_subcommand("plan", "Drills for the focus laid on the coming weeks; bent by hand");
     plan->add_option("--library", c.library, "the library's folder")->required();

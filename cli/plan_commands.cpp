@@ -273,6 +273,11 @@ Status progress(const CaseArguments& a) {
                     {"goal", goal},
                     {"stages", stages},
                     {"breaks", broken.words}};
+        const auto speed = whereItFallsApart(timedReps(data, blueprint, result, t.measure), t.band);
+        const std::string fast = speedWords(blueprint, t.measure, speed);
+        one["speed"] = {{"words", fast}, {"reps", speed.points.size()}};
+        if (speed.leaves)
+            one["speed"]["leaves_percent"] = rounded(speed.leaves->x);
         if (t.change) {
             one["change"] = t.change->change;
             one["mdc95"] = t.change->mdc;
@@ -281,12 +286,20 @@ Status progress(const CaseArguments& a) {
         if (!a.json)
             std::printf("%s: %s %s\n  %s\n", t.measure.c_str(), words.c_str(), goal.c_str(), broken.words.c_str());
     }
+    const auto trial = cueTrial(data, blueprint);
+    const auto cues = compareCues(trial.cues);
+    const std::string cueSentence = cueWords(blueprint, trial, cues);
     const std::string feeling = feelingWords(data, blueprint, result), practised = practisedWords(data, *today);
     if (!a.json) {
-        std::printf("%s\n%s\n", feeling.c_str(), practised.c_str());
+        std::printf("%s\n%s\n%s\n", feeling.c_str(), cueSentence.c_str(), practised.c_str());
         return Done{};
     }
-    json out = {{"measures", list}, {"feeling", feeling}, {"practised", practised}, {"agreement", nullptr}};
+    json standings = json::array();
+    for (const auto& c : cues)
+        standings.push_back(
+            {{"cue", c.cue}, {"good", c.good}, {"n", c.n}, {"p_best", rounded(c.pBest)}, {"more", c.more}});
+    json out = {{"measures", list},         {"feeling", feeling},     {"cues", standings},
+                {"cue_words", cueSentence}, {"practised", practised}, {"agreement", nullptr}};
     if (const auto agreement = verdictsAgree(data))
         out["agreement"] = {{"kappa", agreement->kappa},
                             {"u", agreement->u},

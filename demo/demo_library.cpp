@@ -14,6 +14,8 @@
 
 #include <cerrno>
 #include <csignal>
+#include <functional>
+#include <map>
 #include <unistd.h>
 
 static void initDemoRecipe() {
@@ -49,6 +51,13 @@ FilmRecipe recipeOf(const JsonReader& j) {
     r.seed = static_cast<unsigned>(j["seed"].integer());
     r.technique = j.textOr("technique", "fencing-lunge");
     r.camera = cameraFor(r.technique, j["view"].text() == "front");
+    if (j.has("small")) { // quickly made: half as wide and high, at an ordinary rate
+        r.camera.width /= 2;
+        r.camera.height /= 2;
+        r.camera.focal /= 2;
+        r.camera.captureRate = r.storedRate = 60.0;
+        r.markNoise /= 2;
+    }
     Faults faults;
     for (const auto& [fault, size] : j["faults"].fields())
         faults[fault] = size.number();
@@ -61,7 +70,7 @@ Brief briefOf(const JsonReader& j, Day today) {
     Brief b;
     const auto a = j["athlete"];
     b.athlete = {a["name"].text(), a["handedness"].text() == "left" ? Side::left : Side::right, a["level"].text(),
-                 a["minor"].truth()};
+                 a["minor"].truth(), a.textOr("squad")};
     b.goal = j["goal"].text();
     b.thinks = j["thinks"].text();
     b.told = j["told"].text();
@@ -107,76 +116,143 @@ std::optional<Error> addMarks(const SimulatedFilm& film, const Take& take, Libra
     return std::nullopt;
 }
 
-Status build(const JsonReader& recipe, Library& library, const DemoOptions& options) {
-    const auto id = library.addCase(recipe["case"].text(), briefOf(recipe, options.today));
-    if (!id)
-        return id.error();
-    const auto blueprint = shippedBlueprint(recipe["case"].text());
-    if (!blueprint)
-        return blueprint.error();
-    const auto films = recipe["films"].items();
-    double total = 0, done = 0;
-    for (const auto& f : films)
-        total += f["reps"].integer();
-    for (const auto& f : films) {
-        const FilmRecipe filmRecipe = recipeOf(f);
-        const std::string title = f["title"].text();
-        const auto film = makeFilm(filmRecipe, options.films, [&](int frame, int frames) {
-            return !options.progress ||
-                   options.progress("filming " + title,
-                                    (done + filmRecipe.reps * static_cast<double>(frame) / frames) / total);
-        });
-        if (!film)
-            return film.error();
-        done += filmRecipe.reps;
-        const auto opened = Film::open(film->film);
-        if (!opened)
-            return opened.error();
-        Take take;
-        take.id = library.freshId();
-        take.title = title;
-        take.performer = f["performer"].word<Performer>(kPerformerNames);
-        take.who = f.textOr("who");
-        take.view = f["view"].word<View>(kViewNames);
-        take.facing = take.view == View::front ? Facing::camera : Facing::left;
-        take.stage = f["stage"].word<Stage>(kStageNames);
-        take.day = options.today - days(f["days_ago"].integer());
-        if (f["capture_rate_known"].truth())
-            take.captureRate = filmRecipe.camera.captureRate;
-        take.width = (*opened)->info().width;
-        take.height = (*opened)->info().height;
-        take.times = (*opened)->times();
-        const auto sum = checksumOf(film->film);
-        if (!sum)
-            return sum.error();
-        take.checksum = *sum;
-        // In the library films have plain names, not their recipe's fingerprint.
-        const fs::path plain = library.media() / (filmRecipe.name + ".mp4");
-        std::error_code ec;
-        fs::copy_file(film->film, plain, fs::copy_options::overwrite_existing, ec);
-        if (ec)
-            return Error{"the film cannot be copied (" + ec.message() + ")", plain.filename().string(), {}, {}};
-        take.film = plain.filename().string();
-        std::vector<Edit> edits = {TakeEdit{take.id, std::nullopt, take}};
-        if (f["marked"].truth())
-            if (auto e = addMarks(*film, take, library, edits))
-                return *e;
-        if (auto s = library.apply(*id, edits); !s)
-            return s;
+// The model's takes of another case: the same films and marks.
+std::optional<Error> addModels(Library& library, Id from, std::vector<Edit>& edits) {
+    const auto data = library.load(from);
+    if (!data)
+        return data.error();
+    std::map<Id, Id> takes;
+    for (const auto& [id, take] : data->takes) {
+        if (take.performer != Performer::model)
+            continue;
+        Take copy = take;
+        copy.id = takes[id] = library.freshId();
+        edits.push_back(TakeEdit{copy.id, std::nullopt, copy});
+        if (const auto marks = data->marks.find(id); marks != data->marks.end())
+            for (const auto& [landmark, track] : marks->second)
+                for (const auto& [frame, mark] : track)
+                    edits.push_back(MarkEdit{{copy.id, frame, landmark}, std::nullopt, mark});
     }
-    std::vector<Edit> practice;
-    for (const auto& p : recipe["practice"].items()) {
-        const Drill* drill = blueprint->drill(p["drill"].text());
+    for (const auto& [id, rep] : data->reps)
+        if (takes.contains(rep.take)) {
+            Rep copy = rep;
+            copy.id = library.freshId();
+            copy.take = takes.at(rep.take);
+            edits.push_back(RepEdit{copy.id, std::nullopt, copy});
+        }
+    return std::nullopt;
+}
+
+// A film's take with its marks; the film is copied into the library.
+std::optional<Error> addFilm(const JsonReader& f, const FilmRecipe& recipe, const SimulatedFilm& film, Library& library,
+                             Day today, std::vector<Edit>& edits) {
+    const auto opened = Film::open(film.film);
+    if (!opened)
+        return opened.error();
+    Take take;
+    take.id = library.freshId();
+    take.title = f["title"].text();
+    take.performer = f["performer"].word<Performer>(kPerformerNames);
+    take.who = f.textOr("who");
+    take.view = f["view"].word<View>(kViewNames);
+    take.facing = take.view == View::front ? Facing::camera : Facing::left;
+    take.stage = f["stage"].word<Stage>(kStageNames);
+    take.day = today - days(f["days_ago"].integer());
+    if (f["capture_rate_known"].truth())
+        take.captureRate = recipe.camera.captureRate;
+    take.width = (*opened)->info().width;
+    take.height = (*opened)->info().height;
+    take.times = (*opened)->times();
+    const auto sum = checksumOf(film.film);
+    if (!sum)
+        return sum.error();
+    take.checksum = *sum;
+    // In the library films have plain names, not their recipe's fingerprint.
+    const fs::path plain = library.media() / (recipe.name + ".mp4");
+    std::error_code ec;
+    fs::copy_file(film.film, plain, fs::copy_options::overwrite_existing, ec);
+    if (ec)
+        return Error{"the film cannot be copied (" + ec.message() + ")", plain.filename().string(), {}, {}};
+    take.film = plain.filename().string();
+    edits.push_back(TakeEdit{take.id, std::nullopt, take});
+    if (!f["marked"].truth())
+        return std::nullopt;
+    const std::size_t before = edits.size();
+    if (auto e = addMarks(film, take, library, edits))
+        return e;
+    if (const std::string set = f.textOr("set"); !set.empty())
+        for (std::size_t i = before; i < edits.size(); ++i)
+            if (auto* rep = std::get_if<RepEdit>(&edits[i]))
+                rep->after->set = set;
+    return std::nullopt;
+}
+
+// What was practised and decided.
+void addWork(const JsonReader& person, const Blueprint& blueprint, Library& library, Day today,
+             std::vector<Edit>& edits) {
+    for (const auto& p : person["practice"].items()) {
+        const Drill* drill = blueprint.drill(p["drill"].text());
         if (!drill)
             p.fail("no such drill");
-        Block b{library.freshId(), options.today - days(p["days_ago"].integer()), drill->id, drill->stage, {}, {}};
+        Block b{library.freshId(), today - days(p["days_ago"].integer()), drill->id, drill->stage, {}, {},
+                p.textOr("cue")};
         // Two letters a rep: the athlete's verdict, then the coach's.
         const std::string verdicts = p["verdicts"].text();
         for (std::size_t i = 0; i + 1 < verdicts.size(); i += 3)
             b.reps.push_back({verdicts[i] == 'g', verdicts[i + 1] == 'g', {}});
-        practice.push_back(BlockEdit{b.id, std::nullopt, b});
+        edits.push_back(BlockEdit{b.id, std::nullopt, b});
     }
-    return library.apply(*id, practice);
+    if (!person.has("decisions"))
+        return;
+    for (const auto& d : person["decisions"].items()) {
+        FindingDecision decision;
+        decision.id = library.freshId();
+        decision.fault = d["fault"].text();
+        if (!blueprint.fault(decision.fault))
+            d.fail("no such fault");
+        decision.kind = d["kind"].word<DecisionKind>(kDecisionKindNames);
+        decision.reason = d.textOr("reason");
+        decision.day = today - days(d["days_ago"].integer());
+        if (d.has("consent"))
+            decision.consent = d["consent"].word<Consent>(kConsentNames);
+        edits.push_back(DecisionEdit{decision.id, std::nullopt, decision});
+    }
+}
+
+// Everything of one athlete; the library is touched once all films are there. \p models: a case whose model takes are
+// this one's, too; 0 = none.
+Status build(const JsonReader& person, Library& library, const DemoOptions& options, Id models = 0) {
+    const auto blueprint = shippedBlueprint(person["case"].text());
+    if (!blueprint)
+        return blueprint.error();
+    const auto films = person["films"].items();
+    std::vector<std::pair<FilmRecipe, SimulatedFilm>> made;
+    double total = 0, done = 0;
+    for (const auto& f : films)
+        total += f["reps"].integer();
+    for (const auto& f : films) {
+        const FilmRecipe recipe = recipeOf(f);
+        const std::string title = f["title"].text();
+        auto film = makeFilm(recipe, options.films, [&](int frame, int frames) {
+            return !options.progress ||
+                   options.progress("filming " + title,
+                                    (done + recipe.reps * static_cast<double>(frame) / frames) / total);
+        });
+        if (!film)
+            return film.error();
+        done += recipe.reps;
+        made.emplace_back(recipe, std::move(*film));
+    }
+    std::vector<Edit> edits;
+    if (models != 0)
+        if (auto e = addModels(library, models, edits))
+            return *e;
+    for (std::size_t i = 0; i < made.size(); ++i)
+        if (auto e = addFilm(films[i], made[i].first, made[i].second, library, options.today, edits))
+            return *e;
+    addWork(person, *blueprint, library, options.today, edits);
+    const auto id = library.addCase(person["case"].text(), briefOf(person, options.today));
+    return id ? library.apply(*id, edits) : Status(id.error());
 }
 
 // Half a demo is of no use to anybody: it is made in a folder beside, which gets its name last. Two programs at once
@@ -220,19 +296,62 @@ Status makeAside(const fs::path& folder, const JsonReader& recipe, const DemoOpt
 
 } // namespace
 
-Status makeDemoLibrary(const fs::path& folder, const DemoOptions& options) {
+namespace {
+
+// Runs with the recipe as it ships inside the program.
+Status withRecipe(const std::function<Status(const JsonReader&)>& work) {
     initDemoRecipe();
     QFile file(":/demo/recipe.json");
     if (!file.open(QIODevice::ReadOnly))
         return Error{"the demo's recipe is missing from the program", {}, {}, {}};
     try {
         const auto json = nlohmann::json::parse(file.readAll().toStdString());
-        return makeAside(folder, JsonReader(json, ""), options);
+        return work(JsonReader(json, ""));
     } catch (const JsonProblem& p) {
         return Error{p.place + " " + p.what, "demo/recipe.json", {}, {}};
     } catch (const nlohmann::json::exception& e) {
         return Error{e.what(), "demo/recipe.json", {}, {}};
     }
+}
+
+} // namespace
+
+Status makeDemoLibrary(const fs::path& folder, const DemoOptions& options) {
+    return withRecipe([&](const JsonReader& recipe) { return makeAside(folder, recipe, options); });
+}
+
+Status fillDemoLibrary(const fs::path& folder, const DemoOptions& options, std::size_t most) {
+    return withRecipe([&](const JsonReader& recipe) -> Status {
+        const auto library = Library::open(folder);
+        if (!library)
+            return library.error();
+        const auto here = (*library)->athletes();
+        if (!here)
+            return here.error();
+        const auto with = [&](const std::string& name) -> const AthleteSummary* {
+            for (const auto& a : *here)
+                if (a.athlete.name == name)
+                    return &a;
+            return nullptr;
+        };
+        const AthleteSummary* first = with(recipe["athlete"]["name"].text());
+        const auto others = recipe["others"].items();
+        const std::size_t n = std::min(most, others.size());
+        for (std::size_t i = 0; i < n; ++i) {
+            const std::string name = others[i]["athlete"]["name"].text();
+            if (with(name))
+                continue;
+            DemoOptions part = options;
+            part.progress = [&](const std::string& what, double share) {
+                return !options.progress ||
+                       options.progress(name + ", " + what, (static_cast<double>(i) + share) / static_cast<double>(n));
+            };
+            const bool models = others[i].has("model_from_first") && first && !first->cases.empty();
+            if (auto s = build(others[i], **library, part, models ? first->cases.front().id : 0); !s)
+                return s;
+        }
+        return Done{};
+    });
 }
 
 } // namespace riflesso

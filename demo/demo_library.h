@@ -1,6 +1,7 @@
 #pragma once
 /// \file
-/// The demo library from its recipe: an invented athlete, simulated films, marks as by a hand, two weeks of practice.
+/// The demo library from its recipe: invented athletes, simulated films, marks as by a hand, weeks of practice. First a
+/// fencer, who is enough to look round; then her squad, seven weeks of one of them, and the other techniques.
 
 #include "core/motion/result.h"
 #include "core/programme/calendar.h"
@@ -18,7 +19,13 @@ struct DemoOptions {
     std::function<bool(const std::string&, double)> progress;
 };
 
-/// Makes the library in \p folder, or adds nothing when a library is there already (an Error says so).
+/// Makes the library with its first athlete in \p folder, or adds nothing when a library is there already (an Error
+/// says so).
 Status makeDemoLibrary(const std::filesystem::path& folder, const DemoOptions& options);
+
+/// Adds the others, at most \p most of them, to a demo that is there. Who is there already is left as he or she is, so
+/// it goes on where it was stopped or killed: an athlete comes in whole, once his or her films are made. Other programs
+/// may have the library open.
+Status fillDemoLibrary(const std::filesystem::path& folder, const DemoOptions& options, std::size_t most = 1000);
 
 } // namespace riflesso

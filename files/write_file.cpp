@@ -108,7 +108,9 @@ Status reserveHalf(const fs::path& whole, bool folder) {
 Status finishHalf(const fs::path& whole) {
     const fs::path half = halfOf(whole);
     {
-        Descriptor d(::open(half.c_str(), O_RDWR | O_NOFOLLOW | O_CLOEXEC));
+        std::error_code ec;
+        const int how = fs::is_directory(half, ec) ? O_RDONLY | O_DIRECTORY : O_RDWR;
+        Descriptor d(::open(half.c_str(), how | O_NOFOLLOW | O_CLOEXEC));
         if (d.get() < 0 || ::fsync(d.get()) != 0 || !d.close())
             return notWritten(whole, errno);
     }

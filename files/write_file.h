@@ -26,7 +26,8 @@ Status writeFile(const std::filesystem::path& path, std::string_view bytes);
 /// somebody else is making it, or has left it (kind conflict); not possible there.
 Status reserveHalf(const std::filesystem::path& whole, bool folder = false);
 
-/// Gives a finished half file its name: synced, renamed, the folder synced. Errors leave the half file.
+/// Gives a finished half file, or a folder of finished files, its name: synced, renamed, the folder synced. Errors
+/// leave the half file.
 Status finishHalf(const std::filesystem::path& whole);
 
 /// The bytes of an ordinary file. Errors: missing, a folder, a pipe or device (reading it might never end), larger than

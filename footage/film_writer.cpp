@@ -90,6 +90,27 @@ bool addVoice(AVFormatContext* format, AVCodecContext*& voice, AVStream*& stream
     stream->time_base = voice->time_base;
     return avcodec_parameters_from_context(stream->codecpar, voice) >= 0;
 }
+
+// False when there is no memory. The format owns them.
+bool addChapters(AVFormatContext* format, const std::vector<FilmChapter>& chapters) {
+    if (chapters.empty())
+        return true;
+    format->chapters = static_cast<AVChapter**>(av_calloc(chapters.size(), sizeof(AVChapter*)));
+    if (!format->chapters)
+        return false;
+    for (std::size_t i = 0; i < chapters.size(); ++i) {
+        auto* c = static_cast<AVChapter*>(av_mallocz(sizeof(AVChapter)));
+        if (!c)
+            return false;
+        c->id = static_cast<std::int64_t>(i + 1);
+        c->time_base = {1, 1000};
+        c->start = std::llround(chapters[i].begin * 1000.0);
+        c->end = std::llround(chapters[i].end * 1000.0);
+        av_dict_set(&c->metadata, "title", chapters[i].title.c_str(), 0);
+        format->chapters[format->nb_chapters++] = c;
+    }
+    return true;
+}
 } // namespace
 
 FilmWriter::FilmWriter(std::unique_ptr<Impl> impl) : m_impl(std::move(impl)) {}
@@ -133,6 +154,8 @@ Result<std::unique_ptr<FilmWriter>> FilmWriter::create(const std::filesystem::pa
     avcodec_parameters_from_context(w->stream->codecpar, w->codec);
     if (o.soundRate > 0.0 && !addVoice(w->format, w->voice, w->voiceStream, o.soundRate))
         return w->failed("no sound can be written");
+    if (!addChapters(w->format, o.chapters))
+        return w->failed("there is not enough memory");
     AVDictionary* options = nullptr;
     if (o.captureRateTag) {
         av_dict_set(&w->format->metadata, "com.android.capture.fps", std::to_string(o.captureRateTag->value).c_str(),

@@ -14,6 +14,12 @@
 
 namespace riflesso {
 
+/// A part of a film with a name. s of file time.
+struct FilmChapter {
+    double begin = 0.0, end = 0.0;
+    std::string title; ///< UTF-8
+};
+
 struct FilmWriterOptions {
     int width = 0;  ///< even
     int height = 0; ///< even
@@ -24,6 +30,7 @@ struct FilmWriterOptions {
     bool evenBFrames = false;            ///< always as many between two others, as cameras do
     double soundRate = 0.0;              ///< Hz of the sound given to addSound(); 0 = a silent film
     std::optional<Hertz> captureRateTag; ///< written as the tag that telephones use for slow motion
+    std::vector<FilmChapter> chapters{}; ///< in order
 };
 
 /// The file appears under its name only when finish() succeeds; until then it is NAME.part. One thread at a time.

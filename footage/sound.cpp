@@ -1,5 +1,6 @@
 #include "footage/sound.h"
 
+#include "files/write_file.h"
 #include "footage/av.h"
 
 extern "C" {
@@ -8,6 +9,7 @@ extern "C" {
 #include <libswresample/swresample.h>
 }
 
+#include <algorithm>
 #include <cmath>
 
 namespace riflesso {
@@ -102,6 +104,31 @@ Result<Sound> soundOf(const std::filesystem::path& film, double rate, const std:
         zero = static_cast<double>(raw->streams[picture]->start_time) * av_q2d(raw->streams[picture]->time_base);
     out.start = start.value_or(0.0) - zero;
     return out;
+}
+
+Status writeSound(const std::filesystem::path& file, const Sound& sound) {
+    std::string bytes;
+    const auto put = [&](std::uint32_t v, int n) { // little-endian
+        for (int i = 0; i < n; ++i)
+            bytes.push_back(static_cast<char>(v >> 8 * i & 0xff));
+    };
+    const auto rate = static_cast<std::uint32_t>(std::lround(sound.rate));
+    const auto size = static_cast<std::uint32_t>(sound.samples.size() * 2);
+    bytes = "RIFF";
+    put(36 + size, 4);
+    bytes += "WAVEfmt ";
+    put(16, 4);
+    put(1, 2); // plain PCM
+    put(1, 2); // channels
+    put(rate, 4);
+    put(rate * 2, 4);
+    put(2, 2);
+    put(16, 2);
+    bytes += "data";
+    put(size, 4);
+    for (const float s : sound.samples)
+        put(static_cast<std::uint32_t>(std::lround(std::clamp(s, -1.0f, 1.0f) * 32767.0f)) & 0xffffu, 2);
+    return writeFile(file, bytes);
 }
 
 } // namespace riflesso

@@ -14,4 +14,7 @@ namespace riflesso {
 Result<Sound> soundOf(const std::filesystem::path& film, double rate = 16000.0,
                       const std::function<bool(double)>& goOn = {});
 
+/// One channel of 16 bits as WAV, whole or not at all. Samples beyond −1..1 are cut; `start` is not written.
+Status writeSound(const std::filesystem::path& file, const Sound& sound);
+
 } // namespace riflesso

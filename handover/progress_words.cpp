@@ -90,6 +90,57 @@ std::string feelingWords(const CaseData& data, const Blueprint& blueprint, const
     return out.empty() ? "Ask for a guess in the Brief, and have both judge in Practice." : out;
 }
 
+std::string speedWords(const Blueprint& blueprint, const std::string& measure, const SpeedAnswer& a) {
+    const BlueprintMeasure* m = blueprint.measure(measure);
+    if (!m)
+        return {};
+    const auto percent = [](double v) { return fixed(v, 0) + " %"; };
+    const std::string each =
+        a.line ? numberWords(m->definition, 10.0 * a.line->slope, 10.0 * a.line->uSlope) : std::string();
+    switch (a.verdict) {
+    case SpeedVerdict::tooFew:
+        return a.points.size() < 5
+                   ? "Five reps at different speeds are needed, with the capture rate stated: " +
+                         std::to_string(a.points.size()) + " so far."
+                   : "All reps are of about one speed: film some at walking speed, some at half, some at full.";
+    case SpeedVerdict::unmoved:
+        return "It does not change with the speed by more than could be chance.";
+    case SpeedVerdict::staysInside:
+        return "It changes by " + each + " for 10 % more speed, and stays inside its band.";
+    case SpeedVerdict::outAtAll:
+        return "Outside its band at every speed of these reps: slower still.";
+    case SpeedVerdict::leavesAt:
+        break;
+    }
+    std::string out = "It falls apart from " + percent(a.leaves->x) + " of the fastest on";
+    if (a.leaves->interval)
+        out += " (" + fixed(a.leaves->interval->lo, 0) + " to " + fixed(a.leaves->interval->hi, 0) + ")";
+    out += a.practiseAt > 0.0 ? ". Practise it at " + percent(a.practiseAt) + "." : ".";
+    return out;
+}
+
+std::string cueWords(const Blueprint& blueprint, const CueTrial& trial, const std::vector<CueStanding>& s) {
+    if (s.empty())
+        return "Nothing is practised yet. Choose a cue before a block, and it is counted here.";
+    const Drill* drill = blueprint.drill(trial.drill);
+    const auto counts = [](const CueStanding& c) { return std::to_string(c.good) + " good of " + std::to_string(c.n); };
+    const std::string where = (drill ? drill->name : trial.drill) + ", " +
+                              std::string(kStageNames[static_cast<std::size_t>(trial.stage)]) + ": ";
+    if (s.size() < 2)
+        return where + "one cue so far, \"" + s.front().cue + "\", " + counts(s.front()) +
+               ". Try another at the same drill, and they can be compared.";
+    if (const CueStanding* best = clearlyBest(s))
+        return where + "\"" + best->cue + "\" works better than the rest (" + fixed(best->pBest, 2) + "), " +
+               counts(*best) + ".";
+    std::string more;
+    for (const auto& c : s)
+        if (c.more > 0)
+            more += (more.empty() ? "" : ", ") + std::to_string(c.more) + " more with \"" + c.cue + "\"";
+    if (!more.empty())
+        return where + "not enough yet, " + more + ".";
+    return where + "no cue is clearly better yet; \"" + s.front().cue + "\" leads (" + fixed(s.front().pBest, 2) + ").";
+}
+
 std::string practisedWords(const CaseData& data, Day today) {
     const auto a = adherenceOf(data, today);
     int reps = 0, good = 0, blocks = 0;

@@ -3,6 +3,7 @@
 /// Progress in sentences: did it move, where does it break, does feeling meet film, was it practised.
 
 #include "casebook/casebook.h"
+#include "casebook/progress_questions.h"
 #include "core/progress/history.h"
 #include "core/statistics/agreement.h"
 
@@ -25,6 +26,10 @@ BreakPoint breakOf(const CaseData& data, const Analysis& analysis, const FocusTr
 /// Athlete's and coach's verdicts on the same practised reps; empty when both were there too seldom.
 std::optional<Agreement> verdictsAgree(const CaseData& data);
 std::string feelingWords(const CaseData& data, const Blueprint& blueprint, const Analysis& analysis);
+/// "It falls apart from 88 % of your fastest on (84 to 91). Practise it at 80 %."
+std::string speedWords(const Blueprint& blueprint, const std::string& measure, const SpeedAnswer& answer);
+/// "\"Hand first\" works better than the other (0.94): 14 good of 17 against 6 of 15."
+std::string cueWords(const Blueprint& blueprint, const CueTrial& trial, const std::vector<CueStanding>& standings);
 std::string practisedWords(const CaseData& data, Day today);
 
 } // namespace riflesso

@@ -2,33 +2,20 @@
 
 #include "casebook/drawing.h"
 #include "casebook/text.h"
-#include "files/write_file.h"
-#include "footage/film.h"
+#include "handover/clip.h"
 #include "handover/words.h"
 
-#include <QAbstractTextDocumentLayout>
-#include <QBuffer>
-#include <QFile>
-#include <QPageSize>
 #include <QPainter>
-#include <QPdfWriter>
 
 #include <algorithm>
 #include <cmath>
 #include <map>
+#include <set>
 
 namespace riflesso {
 namespace {
 
 namespace fs = std::filesystem;
-
-QString escaped(const std::string& s) {
-    return q(s).toHtmlEscaped();
-}
-
-QImage toImage(const Picture& p) {
-    return QImage(reinterpret_cast<const uchar*>(p.pixels.data()), p.width, p.height, QImage::Format_RGB32).copy();
-}
 
 struct Stills {
     const Take* take = nullptr;
@@ -37,12 +24,10 @@ struct Stills {
 };
 
 // The pictures of a rep's key positions, or what went wrong.
-std::string readStills(const CaseData& data, Id repId, const fs::path& media, const std::vector<PositionId>& positions,
-                       Stills& out) {
-    out.rep = &data.reps.at(repId);
-    out.take = &data.takes.at(out.rep->take);
-    const fs::path file(out.take->film);
-    auto film = Film::open(file.is_absolute() ? file : media / file);
+std::string readStills(const FilmedCase& filmed, Id repId, const std::vector<PositionId>& positions, Stills& out) {
+    out.rep = &filmed.data.reps.at(repId);
+    out.take = &filmed.data.takes.at(out.rep->take);
+    auto film = openFilmOf(filmed, *out.take);
     if (!film)
         return film.error().text();
     for (const auto& id : positions)
@@ -210,12 +195,11 @@ std::string nameOf(const Blueprint& b, const std::string& drill) {
     return d ? d->name : drill;
 }
 
-QString pageTwo(const Blueprint& b, const Analysis& a) {
-    QString h = "<h2 class=newpage style=\"page-break-before:always\">Drills, in this order</h2><table width=\"100%\" "
-                "cellspacing=0 cellpadding=3>";
+// What these two weeks hold, not the whole ladder.
+QString drillTable(const Blueprint& b, const Analysis& a) {
+    QString h = "<table width=\"100%\" cellspacing=0 cellpadding=3>";
     for (const auto& id : a.plan.ladder) {
         const Drill& d = *b.drill(id);
-        // The athlete takes home what these two weeks hold, not the whole ladder.
         if (std::none_of(a.plan.blocks.begin(), a.plan.blocks.end(),
                          [&](const PlannedBlock& p) { return p.drill == id; }))
             continue;
@@ -227,7 +211,11 @@ QString pageTwo(const Blueprint& b, const Analysis& a) {
                      d.caution.empty() ? QString()
                                        : QString("<br><span class=caution>Caution: %1</span>").arg(escaped(d.caution)));
     }
-    h += "</table><h2>The next two weeks</h2>";
+    return h + "</table>";
+}
+
+QString nextWeeks(const Blueprint& b, const Analysis& a) {
+    QString h = "<h2>The next two weeks</h2>";
     if (!a.plan.infeasible.empty())
         h += QString("<p>%1</p>").arg(escaped(a.plan.infeasible));
     QStringList days;
@@ -253,126 +241,120 @@ QString pageTwo(const Blueprint& b, const Analysis& a) {
         h += QString("<p>Two minutes at home: %1 (%2).</p>").arg(escaped(nameOf(b, drill)), when.join(", "));
     for (const auto& n : a.plan.notes)
         h += QString("<p>%1</p>").arg(escaped(n));
-    h += "<h2>All measures</h2><table width=\"100%\" cellspacing=0 cellpadding=1><tr><th align=left>Measure</th><th "
-         "align=right>Value &plusmn; u</th><th align=right>Band</th><th align=left></th></tr>";
-    for (const auto& d : a.deviations)
-        h += measureRow(b, d);
-    h += "</table><p class=quiet>&#9675; inside the band, &#9679; outside, &#9680; undecided. u is the standard "
-         "uncertainty from the marks and from the instant of the key position.</p>";
-    QStringList cautions;
-    for (const auto& c : b.cautions)
-        cautions << escaped(c);
-    h += QString("<p class=caution>%1</p>").arg(cautions.join(" "));
     return h;
 }
 
-constexpr const char* kStyle =
-    "h1{font-size:17pt;margin:0 0 2pt 0} h2{font-size:11.5pt;margin:9pt 0 3pt 0;color:#1b6587} "
-    "p,li,td,th{font-size:8.5pt;margin:2pt 0} ul{margin:2pt 0} .quiet{color:#4d5960;font-size:8pt} "
-    ".caution{color:#7a3a10;font-size:8pt}";
+QString allMeasures(const Blueprint& b, const Analysis& a) {
+    QString h =
+        "<h2>All measures</h2><table width=\"100%\" cellspacing=0 cellpadding=1><tr><th align=left>Measure</th><th "
+        "align=right>Value &plusmn; u</th><th align=right>Band</th><th align=left></th></tr>";
+    for (const auto& d : a.deviations)
+        h += measureRow(b, d);
+    return h + "</table><p class=quiet>&#9675; inside the band, &#9679; outside, &#9680; undecided. u is the standard "
+               "uncertainty from the marks and from the instant of the key position.</p>";
+}
+
+QString cautionsOf(const Blueprint& b) {
+    QStringList cautions;
+    for (const auto& c : b.cautions)
+        cautions << escaped(c);
+    return QString("<p class=caution>%1</p>").arg(cautions.join(" "));
+}
+
+// One page: what is good, one or two things, what to do for them.
+QString athletesPage(const CaseData& data, const Blueprint& b, const Analysis& a, bool pictures) {
+    constexpr std::size_t kGood = 3, kThings = 2;
+    const auto& j = a.judgement;
+    QString h = QString("<h1>%1 &middot; %2</h1><p class=quiet>Goal: %3. Film of %4.</p><h2>What is good</h2><ul>")
+                    .arg(escaped(data.brief.athlete.name), escaped(b.name), escaped(data.brief.goal),
+                         a.judgedDay ? q(isoDate(*a.judgedDay)) : QString("no date"));
+    for (std::size_t i = 0; i < j.strengths.size() && i < kGood; ++i)
+        h += QString("<li>%1</li>").arg(escaped(b.measure(j.strengths[i].measure)->definition.name));
+    if (j.strengths.empty())
+        h += "<li>Nothing is measured yet.</li>";
+    h += "</ul>";
+    if (pictures)
+        h += "<p align=center><img src=\"picture:board\" width=\"560\"></p><p class=quiet align=center>Above the line: "
+             "you. Below it: the model, at the same moments.</p>";
+    h += QString("<h2>%1</h2>").arg(j.focus.size() > 1 ? "Two things" : "One thing");
+    if (j.focus.empty())
+        h += "<p>Nothing is sure enough to work on. Go on as you do.</p>";
+    std::set<std::string> drills;
+    for (std::size_t i = 0; i < j.focus.size() && i < kThings; ++i) {
+        const Fault& fault = *b.fault(j.focus[i]);
+        drills.insert(fault.drills.begin(), fault.drills.end());
+        h += QString("<p><b>%1.</b> %2 <b>&ldquo;%3&rdquo;</b></p>")
+                 .arg(escaped(fault.name), escaped(fault.why), escaped(fault.cue));
+        if (!fault.caution.empty())
+            h += QString("<p class=caution>Caution: %1</p>").arg(escaped(fault.caution));
+    }
+    return h + "<h2>What you do for it</h2>" + drillTable(b, a);
+}
 
 } // namespace
 
-ReportContent gatherReport(const CaseData& data, const Blueprint& b, const Analysis& a, const fs::path& media) {
-    ReportContent content;
+PaperContent gatherReport(const CaseData& data, const Blueprint& b, const Analysis& a, const fs::path& media,
+                          Reader reader) {
+    PaperContent content;
     content.title = q(data.brief.athlete.name + ", " + b.name);
     Stills athlete, model;
+    const FilmedCase filmed{data, b, a, media};
     const auto positions = tellingPositions(b, a, View::side, 4); // four fill the width of the page
     const Id own = repToShow(data, a.athleteReps), other = repToShow(data, a.modelReps);
     if (own)
-        content.problem = readStills(data, own, media, positions, athlete);
+        content.problem = readStills(filmed, own, positions, athlete);
     if (other && content.problem.empty())
-        content.problem = readStills(data, other, media, positions, model);
+        content.problem = readStills(filmed, other, positions, model);
     const bool pictures = !athlete.at.empty();
     if (pictures)
         content.pictures["board"] = board(data, a, b, athlete, model, positions);
-    content.html = pageOne(data, b, a, pictures);
+    content.html = reader == Reader::coach ? pageOne(data, b, a, pictures) : athletesPage(data, b, a, pictures);
     if (!content.problem.empty())
         content.html += QString("<p class=caution>Pictures are missing: %1</p>").arg(escaped(content.problem));
-    content.html += pageTwo(b, a);
+    if (reader == Reader::coach)
+        content.html += "<h2 class=newpage style=\"page-break-before:always\">Drills, in this order</h2>" +
+                        drillTable(b, a) + nextWeeks(b, a) + allMeasures(b, a);
+    if (reader == Reader::parent)
+        content.html += "<h2>Consent</h2><p>Films and figures of a minor are kept with a guardian's consent only. They "
+                        "stay on the coach's computer. You may have them handed over, or deleted, films included, at "
+                        "any time: ask the coach.</p>";
+    if (reader != Reader::athlete)
+        content.html += cautionsOf(b);
     return content;
 }
 
-ReportContent gatherReport(const Casebook& book) {
-    return gatherReport(book.data(), book.blueprint(), book.analysis(), book.library().media());
+PaperContent gatherReport(const Casebook& book, Reader reader) {
+    return gatherReport(book.data(), book.blueprint(), book.analysis(), book.library().media(), reader);
 }
 
-std::unique_ptr<QTextDocument> reportDocument(const ReportContent& content, int dpi) {
-    auto document = std::make_unique<QTextDocument>();
-    for (const auto& [name, image] : content.pictures)
-        document->addResource(QTextDocument::ImageResource, QUrl("picture:" + name), image);
-    document->setDefaultStyleSheet(kStyle);
-    QFont font("Lato");
-    font.setPointSizeF(8.5);
-    document->setDefaultFont(font);
-    document->setDocumentMargin(0);
-    document->setHtml("<body>" + content.html + "</body>");
-    document->setPageSize(QSizeF(178.0 / 25.4 * dpi, 265.0 / 25.4 * dpi));
-    return document;
-}
-
-Status writeReport(const ReportContent& content, const fs::path& folder) {
-    std::error_code ec;
-    fs::create_directories(folder, ec);
-    if (ec)
-        return Error{"the folder cannot be made (" + ec.message() + ")",
-                     folder.filename().string(),
-                     "no report was written",
-                     {}};
-    QByteArray pdf;
-    {
-        QBuffer buffer(&pdf);
-        buffer.open(QIODevice::WriteOnly);
-        QPdfWriter writer(&buffer);
-        writer.setTitle(content.title);
-        writer.setCreator("Riflesso");
-        writer.setPageSize(QPageSize(QPageSize::A4));
-        writer.setPageMargins(QMarginsF(16, 16, 16, 16), QPageLayout::Millimeter);
-        constexpr int kDpi = 96; // the document's own measure; the writer scales it
-        writer.setResolution(kDpi);
-        auto document = reportDocument(content, kDpi);
-        document->setPageSize(QSizeF(writer.width(), writer.height()));
-        QPainter painter(&writer);
-        for (int page = 0; page < document->pageCount(); ++page) {
-            if (page > 0)
-                writer.newPage();
-            painter.save();
-            painter.translate(0, -page * document->pageSize().height());
-            const QRectF sheet(0, page * document->pageSize().height(), document->pageSize().width(),
-                               document->pageSize().height());
-            painter.setClipRect(sheet);
-            document->drawContents(&painter, sheet);
-            painter.restore();
-        }
+PaperContent homeSheet(const CaseData& data, const Blueprint& b, const Analysis& a, Day today) {
+    constexpr int kDays = 7;
+    PaperContent content;
+    content.title = q("At home: " + data.brief.athlete.name + ", " + b.name);
+    QString rows;
+    std::set<std::string> cautions;
+    for (const auto& block : a.plan.blocks) {
+        if (!block.home() || block.day < today || block.day >= today + std::chrono::days(kDays) ||
+            block.state != BlockState::planned)
+            continue;
+        const Drill* d = b.drill(block.drill);
+        const std::string cue = d ? d->cue : std::string();
+        rows += QString("<tr><td width=\"20%\"><b>%1</b></td><td>%2, %3 min. <b>&ldquo;%4&rdquo;</b><br>%5</td>"
+                        "<td width=\"24%\">&#9744; done &nbsp; good ___ of ___</td></tr>")
+                    .arg(escaped(dayWords(block.day)), escaped(nameOf(b, block.drill)), QString::number(block.minutes),
+                         escaped(cue), d ? escaped(d->how) : QString());
+        if (d && !d->caution.empty())
+            cautions.insert(d->caution);
     }
-    QString html = content.html;
-    for (const auto& [name, image] : content.pictures) {
-        QByteArray bytes;
-        QBuffer buffer(&bytes);
-        buffer.open(QIODevice::WriteOnly);
-        image.save(&buffer, "JPG", 88);
-        html.replace("picture:" + name, "data:image/jpeg;base64," + bytes.toBase64());
-    }
-    html = QString("<!doctype html><html lang=en><head><meta "
-                   "charset=utf-8><title>%1</title><style>body{font-family:Lato,sans-serif;max-width:52em;margin:2em "
-                   "auto;padding:0 1em;"
-                   "color:#1c2429;line-height:1.4} table{border-collapse:collapse} td,th{border-bottom:1px solid "
-                   "#d5dbde;vertical-align:top} img{width:100%;height:auto} "
-                   "p,li,td,th{font-size:15px!important} .quiet,.caution{font-size:14px!important} "
-                   "h1{font-size:26px!important} h2{font-size:19px!important} %2</style></head><body>%3</body></html>")
-               .arg(content.title.toHtmlEscaped(), kStyle, html);
-    // Both or neither: a new PDF beside an old page would contradict it.
-    const QByteArray page = html.toUtf8();
-    const fs::path pdfPath = folder / "report.pdf", pagePath = folder / "report.html";
-    const auto before = readFile(pdfPath);
-    if (const auto s = writeFile(pdfPath, {pdf.constData(), static_cast<std::size_t>(pdf.size())}); !s)
-        return s;
-    if (const auto s = writeFile(pagePath, {page.constData(), static_cast<std::size_t>(page.size())}); !s) {
-        if (!before || !writeFile(pdfPath, *before))
-            fs::remove(pdfPath, ec);
-        return s;
-    }
-    return Done{};
+    content.html = QString("<h1>At home</h1><p class=quiet>%1, %2. Seven days from %3.</p>")
+                       .arg(escaped(data.brief.athlete.name), escaped(b.name), q(isoDate(today)));
+    content.html += rows.isEmpty() ? QString("<p>Nothing is planned at home in these days.</p>")
+                                   : "<table width=\"100%\" cellspacing=0 cellpadding=4>" + rows + "</table>";
+    for (const auto& c : cautions)
+        content.html += QString("<p class=caution>Caution: %1</p>").arg(escaped(c));
+    content.html += "<p class=caution>Pain, dizziness or a recent injury: stop, and see a physician or "
+                    "physiotherapist.</p>";
+    return content;
 }
 
 } // namespace riflesso

@@ -1,36 +1,27 @@
 #pragma once
 /// \file
-/// The report: two pages of PDF and one self-contained HTML file, with the athlete's own pictures.
+/// The report: what is good, what is worked on, drills, the next weeks; with the athlete's own pictures.
 
 #include "casebook/casebook.h"
-
-#include <QImage>
-#include <QString>
-#include <QTextDocument>
+#include "handover/paper.h"
 
 #include <filesystem>
-#include <map>
-#include <memory>
+#include <string_view>
 
 namespace riflesso {
 
-/// Everything the report shows; a plain value that may go to a worker thread.
-struct ReportContent {
-    QString html; ///< body with pictures as <img src="picture:NAME">
-    std::map<QString, QImage> pictures;
-    QString title;
-    std::string problem; ///< a film that could not be opened; the report then lacks its pictures and says so
-};
+/// For whom it is. The athlete: one page, at most two things. The coach: all. A parent: the athlete's page, with
+/// cautions and consent.
+enum class Reader { athlete, coach, parent };
+inline constexpr std::array<std::string_view, 3> kReaderNames = {"athlete", "coach", "parent"};
 
 /// Opens the films of the judged and the model's rep for their stills. Takes a moment; needs no interface thread.
-ReportContent gatherReport(const CaseData& data, const Blueprint& blueprint, const Analysis& analysis,
-                           const std::filesystem::path& media);
-ReportContent gatherReport(const Casebook& book);
+PaperContent gatherReport(const CaseData& data, const Blueprint& blueprint, const Analysis& analysis,
+                          const std::filesystem::path& media, Reader reader = Reader::coach);
+PaperContent gatherReport(const Casebook& book, Reader reader = Reader::coach);
 
-/// The report as it prints: A4 at \p dpi. Owns its pictures.
-std::unique_ptr<QTextDocument> reportDocument(const ReportContent& content, int dpi);
-
-/// Writes report.pdf and report.html into \p folder. Both appear whole or not at all.
-Status writeReport(const ReportContent& content, const std::filesystem::path& folder);
+/// What is to be done at home on \p today and the next days of the kept or proposed plan, on one card with boxes to
+/// tick by hand.
+PaperContent homeSheet(const CaseData& data, const Blueprint& blueprint, const Analysis& analysis, Day today);
 
 } // namespace riflesso

@@ -2,8 +2,12 @@
 /// \file
 /// What the shelf shows of a case without opening it.
 
+#include "core/progress/squad.h"
+
 #include <array>
 #include <string>
+#include <utility>
+#include <vector>
 
 namespace riflesso {
 
@@ -16,11 +20,32 @@ struct CaseCard {
     std::string film;          ///< where the still comes from, as in a take
     int frame = 0;             ///< 0-based
     std::array<int, 4> crop{}; ///< x, y, width, height round the athlete, px; no width = the whole picture
+    std::string detail{};      ///< CardDetail as JSON: read only where it is looked at
     friend bool operator==(const CaseCard&, const CaseCard&) = default;
+};
+
+/// What the athlete page and the squad sheet show.
+struct CardDetail {
+    /// A measure's mean over the judged reps; the band's ends may be infinite.
+    struct Measure {
+        std::string id;
+        double value = 0.0, u = 0.0, lo = 0.0, hi = 0.0;
+        friend bool operator==(const Measure&, const Measure&) = default;
+    };
+    std::vector<FaultStanding> faults;                  ///< all of the blueprint's, in its order
+    std::vector<Measure> measures;                      ///< those that could be judged
+    std::vector<std::string> focus;                     ///< faults that are worked on, by id
+    std::vector<std::pair<std::string, double>> week{}; ///< planned minutes by day, from the day it was made on
+    std::string injuries{};
+    std::string competition{}; ///< date of the next one
+    friend bool operator==(const CardDetail&, const CardDetail&) = default;
 };
 
 std::string toJson(const CaseCard& card);
 /// An empty card when the text is none.
 CaseCard cardFromJson(const std::string& text);
+std::string toJson(const CardDetail& detail);
+/// Empty when the text is none, or of a later program.
+CardDetail detailFromJson(const std::string& text);
 
 } // namespace riflesso

@@ -368,10 +368,67 @@ Status Library::setCard(Id caseId, const std::string& card) {
     });
 }
 
+Status Library::mergeAthletes(Id athlete, Id other) {
+    const auto here = [&](Id id) {
+        const auto n = m_impl->database->number(QString("SELECT count(*) FROM athletes WHERE id = %1").arg(id));
+        return n && *n == 1;
+    };
+    if (athlete == other || !here(athlete) || !here(other))
+        return Error{
+            "two different athletes of this library are made one", {}, "nothing was changed", {}, ErrorKind::wrongUse};
+    return m_impl->inTransaction([&]() -> Status {
+        if (auto done = m_impl->exec("UPDATE cases SET athlete = ?, version = version + 1 WHERE athlete = ?",
+                                     {QVariant::fromValue<qlonglong>(athlete), QVariant::fromValue<qlonglong>(other)},
+                                     "making two entries one");
+            !done)
+            return done;
+        return m_impl->exec("DELETE FROM athletes WHERE id = ?", {QVariant::fromValue<qlonglong>(other)},
+                            "making two entries one");
+    });
+}
+
+Result<std::vector<std::string>> Library::belongingsOf(Id athlete) {
+    const auto all = athletes();
+    if (!all)
+        return all.error();
+    std::vector<std::string> out;
+    for (const auto& a : *all) {
+        if (a.id != athlete)
+            continue;
+        for (const auto& c : a.cases) {
+            const auto data = load(c.id);
+            if (!data)
+                return data.error();
+            std::size_t marks = 0;
+            for (const auto& [take, tracks] : data->marks)
+                for (const auto& [name, track] : tracks)
+                    marks += track.size();
+            out.push_back("case " + std::to_string(c.id) + " (" + c.blueprintId +
+                          "): " + std::to_string(data->takes.size()) + " takes, " + std::to_string(data->reps.size()) +
+                          " reps, " + std::to_string(marks) + " marks, " + std::to_string(data->blocks.size()) +
+                          " blocks of practice");
+            for (const auto& [id, take] : data->takes)
+                out.push_back((fs::path(take.film).is_absolute() ? "stays where it is: " : "film ") +
+                              fs::path(take.film).filename().string());
+            std::error_code ec;
+            if (fs::exists(folder() / "reviews" / ("case-" + std::to_string(c.id)), ec))
+                out.push_back("the recorded review of case " + std::to_string(c.id));
+        }
+    }
+    return out;
+}
+
 Status Library::eraseAthlete(Id athlete) {
     const auto before = filmNames();
     if (!before)
         return before.error();
+    std::vector<Id> gone;
+    if (const auto all = cases(); !all)
+        return all.error();
+    else
+        for (const auto& c : *all)
+            if (c.athleteId == athlete)
+                gone.push_back(c.id);
     const auto s = m_impl->inTransaction([&]() -> Status {
         for (const char* sql : {"DELETE FROM marks WHERE take_id IN (SELECT t.id FROM takes t JOIN cases c ON c.id = "
                                 "t.case_id WHERE c.athlete = ?)",
@@ -395,8 +452,13 @@ Status Library::eraseAthlete(Id athlete) {
         return after.error();
     for (const auto& film : *before)
         if (!after->contains(film) && !fs::path(film).is_absolute())
-            if (auto gone = removeFilm(film); !gone)
-                return gone;
+            if (auto removed = removeFilm(film); !removed)
+                return removed;
+    std::error_code ec; // voices and pictures of them go, too
+    for (const Id id : gone) {
+        fs::remove_all(folder() / "reviews" / ("case-" + std::to_string(id)), ec);
+        fs::remove(folder() / "stills" / (std::to_string(id) + ".jpg"), ec);
+    }
     return Done{};
 }
 

@@ -83,6 +83,12 @@ public:
     /// Minutes that the athlete's other cases have planned, by day, from \p from on.
     [[nodiscard]] Result<std::map<Day, double>> minutesElsewhere(Id caseId, Day from) const;
     Status setCard(Id caseId, const std::string& card);
+    /// Two entries of one person become one: the cases of \p other are \p athlete's, whose own values stay; \p other is
+    /// gone. Errors: the same entry twice; one of them is not there.
+    Status mergeAthletes(Id athlete, Id other);
+    /// Films of an athlete's takes that lie inside the library, and what else belongs to the athlete, in words: what
+    /// eraseAthlete() would take away.
+    Result<std::vector<std::string>> belongingsOf(Id athlete);
     /// An athlete with all cases, and all films that no other take uses. Cannot be undone.
     Status eraseAthlete(Id athlete);
     Result<CaseData> load(Id caseId);

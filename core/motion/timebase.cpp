@@ -44,8 +44,11 @@ MediaTime Timebase::media(FrameIndex frame) const {
 }
 
 RealTime Timebase::real(FrameIndex frame) const {
-    const double slow = m_captureRate && m_fileRate.value > 0 ? m_fileRate.value / m_captureRate->value : 1.0;
-    return RealTime(media(frame).value * slow);
+    return RealTime(media(frame).value / slowness());
+}
+
+double Timebase::slowness() const {
+    return m_captureRate && m_fileRate.value > 0.0 ? m_captureRate->value / m_fileRate.value : 1.0;
 }
 
 double Timebase::realPeriod(FrameIndex frame) const {

@@ -36,6 +36,10 @@ public:
     [[nodiscard]] MediaTime media(FrameIndex frame) const;
     [[nodiscard]] RealTime real(FrameIndex frame) const;
 
+    /// Seconds of file time that one second of real time takes: 4 for 120 Hz stored at 30; 1 while the capture rate is
+    /// unknown.
+    [[nodiscard]] double slowness() const;
+
     /// Real time between this frame and its neighbours, the mean of both sides, in s; 0 for a one-frame film.
     [[nodiscard]] double realPeriod(FrameIndex frame) const;
 
@@ -48,6 +52,8 @@ public:
 
     /// The frame whose presentation time is nearest.
     [[nodiscard]] FrameIndex nearest(MediaTime time) const;
+    /// The frame that was taken nearest to an instant.
+    [[nodiscard]] FrameIndex nearest(RealTime time) const { return nearest(MediaTime(time.value * slowness())); }
 
 private:
     std::vector<double> m_times; // s, strictly increasing

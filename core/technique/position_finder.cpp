@@ -590,10 +590,7 @@ std::map<PositionId, PositionProposal> proposePositions(const Blueprint& bluepri
                           (lesson->second.bias * lesson->second.bias + sure + 1e-12) * lesson->second.bias;
                 p.sigma = std::sqrt(std::max(own, spread * spread));
             }
-            const double slow = time.captureRate() && time.fileRate().value > 0.0
-                                    ? time.captureRate()->value / time.fileRate().value
-                                    : 1.0;
-            p.frame = std::clamp(time.nearest(MediaTime(p.time * slow)), first, last);
+            p.frame = std::clamp(time.nearest(RealTime(p.time)), first, last);
             out[position.id] = p;
         }
     // What comes out in the wrong order is not believed.

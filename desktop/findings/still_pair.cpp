@@ -32,55 +32,14 @@ void StillPair::show(const std::string& measure) {
         m_at = 0;
         // The rep that is looked at elsewhere, when it has this measure; else the one farthest off.
         const auto all = reps(false);
-        double worst = -1.0;
-        const Deviation* d = m_bench.analysis().deviation(measure);
-        for (std::size_t i = 0; i < all.size(); ++i) {
-            if (!all[i].value || !d || !d->judged)
-                continue;
-            const double off = std::max({0.0, d->band.lo - all[i].value->value, all[i].value->value - d->band.hi});
-            if (off > worst) {
-                worst = off;
-                m_at = i;
-            }
-        }
+        m_at = farthestOff(m_bench.analysis(), measure, all);
         emit repChanged();
     }
     update();
 }
 
-std::vector<StillPair::Shown> StillPair::reps(bool model) const {
-    std::vector<Shown> out;
-    const auto& a = m_bench.analysis();
-    const BlueprintMeasure* m = m_bench.blueprint().measure(m_measure);
-    if (!m)
-        return out;
-    std::vector<Id> ids = model ? a.modelReps : a.athleteReps;
-    if (model && a.below) // another set of the athlete's stands in the model's place
-        if (const RepSet* set = findSet(a.sets, *a.below))
-            ids = set->reps;
-    for (const Id id : ids) {
-        const auto rep = m_bench.data().reps.find(id);
-        if (rep == m_bench.data().reps.end() || m_bench.data().takes.at(rep->second.take).view != m->definition.view)
-            continue;
-        Shown s{id, nullptr, {}};
-        bool placed = false;
-        if (const auto it = rep->second.positions.find(m->definition.at); it != rep->second.positions.end()) {
-            s.frame = it->second.frame;
-            placed = true;
-        }
-        if (const auto measured = a.measured.find(id); measured != a.measured.end())
-            for (const auto& v : measured->second.values)
-                if (v.measure == m_measure && !v.refused) {
-                    s.value = &v;
-                    if (!v.frames.empty()) {
-                        s.frame = v.frames.front();
-                        placed = true;
-                    }
-                }
-        if (placed)
-            out.push_back(s);
-    }
-    return out;
+std::vector<ShownRep> StillPair::reps(bool model) const {
+    return shownReps(m_bench.data(), m_bench.blueprint(), m_bench.analysis(), m_measure, model);
 }
 
 Id StillPair::rep() const {
@@ -137,7 +96,7 @@ std::vector<QPointF> StillPair::dots() const {
     return out;
 }
 
-void StillPair::paintHalf(QPainter& p, const QRectF& box, const Shown& shown, bool model) {
+void StillPair::paintHalf(QPainter& p, const QRectF& box, const ShownRep& shown, bool model) {
     const Theme& t = theme();
     const MeasureDefinition& def = m_bench.blueprint().measure(m_measure)->definition;
     drawRepStill(p, m_bench, box, shown.rep, shown.frame, model ? t.hues.modelOnPicture : t.hues.athleteOnPicture, &def,

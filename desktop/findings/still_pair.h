@@ -3,6 +3,7 @@
 /// The picture that shows a finding: the athlete above the waterline, the model below, the measure drawn on both, and
 /// all reps under them.
 
+#include "casebook/shown_rep.h"
 #include "desktop/shell/workbench.h"
 
 #include <QWidget>
@@ -36,17 +37,12 @@ protected:
     void keyPressEvent(QKeyEvent* e) override;
 
 private:
-    struct Shown {
-        Id rep = 0;
-        const MeasureValue* value = nullptr; ///< null when it could not be read
-        FrameIndex frame;
-    };
-    [[nodiscard]] std::vector<Shown> reps(bool model) const;
+    [[nodiscard]] std::vector<ShownRep> reps(bool model) const;
     [[nodiscard]] QRectF upper() const;
     [[nodiscard]] QRectF lower() const;
     [[nodiscard]] QRectF strip() const;
     [[nodiscard]] std::vector<QPointF> dots() const;
-    void paintHalf(QPainter& p, const QRectF& box, const Shown& shown, bool model);
+    void paintHalf(QPainter& p, const QRectF& box, const ShownRep& shown, bool model);
 
     Workbench& m_bench;
     std::string m_measure;

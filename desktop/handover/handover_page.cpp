@@ -1,30 +1,51 @@
 #include "desktop/handover/handover_page.h"
 
+#include "casebook/planner.h"
+#include "casebook/text.h"
 #include "desktop/parts/card.h"
 #include "desktop/theme/theme.h"
+#include "files/write_file.h"
+#include "handover/guide.h"
+#include "library/calendar_file.h"
+#include "simulator/technique_pictures.h"
 
 #include <QAbstractTextDocumentLayout>
-#include <QDesktopServices>
+#include <QDateTime>
+#include <QDir>
 #include <QFileDialog>
 #include <QHBoxLayout>
 #include <QPainter>
-#include <QUrl>
 
 namespace riflesso {
 
 HandoverPage::HandoverPage(Workbench& bench) : m_bench(bench) {
-    connect(&m_writer, &QFutureWatcherBase::finished, this, [this] {
-        const QString error = m_writer.result();
-        m_state->setText(error.isEmpty() ? tr("report.pdf and report.html are in %1.").arg(m_folder) : error);
-        if (error.isEmpty())
-            emit said(m_state->text());
-        else
-            emit failed(error);
-    });
+    m_paperButton = new QPushButton(tr("On paper"));
+    m_reviewButton = new QPushButton(tr("Review"));
+    m_reviewButton->setObjectName("handoverReview");
+    m_reviewButton->setToolTip(tr("Scene by scene, with your voice: a film to take home."));
+    for (auto* b : {m_paperButton, m_reviewButton}) {
+        b->setCheckable(true);
+        b->setAutoExclusive(true);
+    }
+    m_paperButton->setChecked(true);
+    m_reader = new QComboBox;
+    m_reader->setObjectName("reportReader");
+    m_reader->setAccessibleName(tr("For whom"));
+    m_reader->addItems({tr("For the athlete"), tr("For the coach"), tr("For a parent")});
+    m_reader->setCurrentIndex(bench.data().brief.athlete.minor ? 2 : 0);
+    m_paper = new QComboBox;
+    m_paper->setAccessibleName(tr("Paper"));
+    m_paper->addItems({tr("A4"), tr("US Letter")});
+    m_text = new QComboBox;
+    m_text->setObjectName("reportText");
+    m_text->setAccessibleName(tr("Size of the print"));
+    for (const int percent : {100, 115, 130, 150})
+        m_text->addItem(tr("Print %1 %").arg(percent), percent / 100.0);
     m_write = new QPushButton(tr("Make the athlete's folder …"));
     m_write->setObjectName("makeFolder");
-    m_write->setToolTip(
-        tr("Writes report.pdf (two pages) and report.html (one file with its pictures) to a folder of your choice."));
+    auto* guide = new QPushButton(tr("Guide of the technique …"));
+    guide->setObjectName("makeGuide");
+    guide->setToolTip(tr("The blueprint to print: key positions with pictures, faults, drills, cautions."));
     m_state = wrapped({}, "quiet");
     m_pages = new QWidget;
     auto* pages = new QHBoxLayout(m_pages);
@@ -32,18 +53,42 @@ HandoverPage::HandoverPage(Workbench& bench) : m_bench(bench) {
     m_area = new QScrollArea;
     m_area->setWidgetResizable(true);
     m_area->setWidget(m_pages);
+    m_review = new ReviewPanel(bench);
+    m_ways = new QStackedWidget;
+    m_ways->addWidget(m_area);
+    m_ways->addWidget(m_review);
     auto* bar = new QHBoxLayout;
+    for (QWidget* w : std::initializer_list<QWidget*>{m_paperButton, m_reviewButton, m_reader, m_paper, m_text})
+        bar->addWidget(w);
+    bar->addStretch(1);
+    bar->addWidget(guide);
     bar->addWidget(m_write);
-    bar->addWidget(m_state, 1);
+    m_jobs = new QVBoxLayout;
     auto* all = new QVBoxLayout(this);
     all->setContentsMargins(14, 8, 14, 10);
     all->addLayout(bar);
-    all->addWidget(m_area, 1);
+    all->addWidget(m_state);
+    all->addLayout(m_jobs);
+    all->addWidget(m_ways, 1);
+    connect(m_paperButton, &QPushButton::clicked, this, [this] { showReview(false); });
+    connect(m_reviewButton, &QPushButton::clicked, this, [this] { showReview(true); });
+    connect(m_reader, &QComboBox::activated, this, [this] {
+        m_stale = true;
+        gather();
+    });
+    for (auto* box : {m_paper, m_text})
+        connect(box, &QComboBox::activated, this, [this] {
+            if (m_content)
+                showPages();
+        });
     connect(m_write, &QPushButton::clicked, this, [this] {
-        if (const QString folder = QFileDialog::getExistingDirectory(this, tr("Folder for the report"));
+        if (const QString folder = QFileDialog::getExistingDirectory(this, tr("Where the folder goes"));
             !folder.isEmpty())
             writeTo(folder);
     });
+    connect(guide, &QPushButton::clicked, this, &HandoverPage::writeGuide);
+    connect(m_review, &ReviewPanel::failed, this, &HandoverPage::failed);
+    connect(m_review, &ReviewPanel::changed, this, &HandoverPage::saySizes);
     connect(&bench.book(), &Casebook::analysed, this, [this] {
         m_stale = true;
         if (isVisible())
@@ -54,13 +99,21 @@ HandoverPage::HandoverPage(Workbench& bench) : m_bench(bench) {
         showPages();
         if (m_stale)
             gather();
-        else if (!m_wantedFolder.isEmpty())
-            writeTo(std::exchange(m_wantedFolder, {}));
     });
 }
 
 void HandoverPage::showEvent(QShowEvent*) {
     gather();
+}
+
+void HandoverPage::showReview(bool review) {
+    m_ways->setCurrentIndex(review ? 1 : 0);
+    (review ? m_reviewButton : m_paperButton)->setChecked(true);
+    for (QWidget* w : std::initializer_list<QWidget*>{m_reader, m_paper, m_text})
+        w->setVisible(!review);
+    if (review)
+        m_review->setFocus();
+    saySizes();
 }
 
 void HandoverPage::gather() {
@@ -72,35 +125,126 @@ void HandoverPage::gather() {
     auto copy = std::make_shared<CaseData>(m_bench.data());
     copy->marks.clear();
     auto analysis = std::make_shared<Analysis>(m_bench.analysis());
-    m_watcher.setFuture(m_bench.book().jobs().run(
-        [copy, analysis, blueprint = m_bench.blueprint(), media = m_bench.book().library().media()] {
-            return std::make_shared<ReportContent>(gatherReport(*copy, blueprint, *analysis, media));
-        }));
+    m_watcher.setFuture(m_bench.book().jobs().run([copy, analysis, blueprint = m_bench.blueprint(),
+                                                   media = m_bench.book().library().media(),
+                                                   reader = static_cast<Reader>(m_reader->currentIndex())] {
+        return std::make_shared<PaperContent>(gatherReport(*copy, blueprint, *analysis, media, reader));
+    }));
+}
+
+FolderOptions HandoverPage::options() const {
+    FolderOptions o;
+    o.reader = static_cast<Reader>(m_reader->currentIndex());
+    o.paper = {m_paper->currentIndex() == 1, m_text->currentData().toDouble()};
+    if (const auto blocks = standingPlan(m_bench.data()); !blocks.empty())
+        o.calendar = planToCalendar(m_bench.blueprint(), blocks,
+                                    {false, std::to_string(m_bench.data().id), QDateTime::currentSecsSinceEpoch()});
+    return o;
 }
 
 void HandoverPage::writeTo(const QString& folder) {
-    if (m_stale || m_watcher.isRunning() || !m_content) {
-        m_wantedFolder = folder; // written as soon as the pictures are there
-        gather();
+    if (m_running)
+        return;
+    QString target = folder;
+    if (QDir dir(folder); dir.exists() && !dir.isEmpty()) {
+        const QString name = QString("%1, %2, %3")
+                                 .arg(q(m_bench.data().brief.athlete.name), q(m_bench.blueprint().name),
+                                      q(isoDate(m_bench.book().today())))
+                                 .replace('/', '-');
+        target = dir.filePath(name);
+        for (int n = 2; QFileInfo::exists(target); ++n)
+            target = dir.filePath(QString("%1 (%2)").arg(name).arg(n));
+    }
+    m_running = true;
+    m_write->setEnabled(false);
+    auto* row = new JobRow(tr("The athlete's folder"), m_bench.book().jobs());
+    m_jobs->addWidget(row);
+    connect(row, &JobRow::finished, this, [this](bool) {
+        m_running = false;
+        m_write->setEnabled(true);
+    });
+    auto copy = std::make_shared<CaseData>(m_bench.data());
+    auto analysis = std::make_shared<Analysis>(m_bench.analysis());
+    Review review = m_review->review();
+    if (review.scenes.empty()) { // nobody looked at it yet
+        const auto kept = readReview(m_review->folder());
+        review = kept && *kept ? **kept : proposedReview(m_bench.data(), m_bench.blueprint(), m_bench.analysis());
+    }
+    row->start([this, copy, analysis, review, target, o = options(), voices = m_review->folder(),
+                today = m_bench.book().today(), blueprint = m_bench.blueprint(),
+                media = m_bench.book().library().media()](const JobProgress& progress) -> std::function<void()> {
+        const auto made =
+            writeFolder({*copy, blueprint, *analysis, media}, review, voices, today, o, target.toStdString(),
+                        [&](const std::string& what, double share) { return progress(what, share); });
+        if (!made)
+            return [this, error = made.error()] {
+                m_state->setText(q(error.text()));
+                if (error.kind != ErrorKind::cancelled)
+                    emit failed(m_state->text());
+            };
+        std::uintmax_t bytes = 0;
+        for (const auto& part : *made)
+            bytes += part.bytes;
+        return [this, bytes, n = made->size(), target] {
+            m_state->setText(
+                tr("%1 with %2, %3 MB, is in %4.")
+                    .arg(QFileInfo(target).fileName(), counted(static_cast<qsizetype>(n), tr("file"), tr("files")))
+                    .arg(static_cast<double>(bytes) / 1e6, 0, 'f', 1)
+                    .arg(QFileInfo(target).absolutePath()));
+            emit said(m_state->text());
+        };
+    });
+}
+
+void HandoverPage::writeGuide() {
+    QString file = QFileDialog::getSaveFileName(this, tr("The guide of the technique"),
+                                                q(m_bench.blueprint().id) + ".pdf", tr("Paper (*.pdf)"));
+    if (file.isEmpty())
+        return;
+    std::map<PositionId, QImage> pictures;
+    if (const auto simulated = positionPictures(m_bench.blueprint().id))
+        for (const auto& [id, p] : *simulated)
+            pictures[id] = positionStill(p.picture, p.points);
+    const QByteArray pdf = paperPdf(techniqueGuide(m_bench.blueprint(), pictures), options().paper);
+    const auto done = writeFile(file.toStdString(), {pdf.constData(), static_cast<std::size_t>(pdf.size())});
+    m_state->setText(done ? tr("The guide is in %1.").arg(QFileInfo(file).fileName()) : q(done.error().text()));
+}
+
+void HandoverPage::saySizes() {
+    if (m_content && !m_content->problem.empty()) {
+        m_state->setText(q(m_content->problem));
         return;
     }
-    if (m_writer.isRunning())
-        return;
-    m_folder = folder;
-    m_state->setText(tr("Writing the report …"));
-    m_writer.setFuture(m_bench.book().jobs().run([content = m_content, folder] {
-        const auto done = writeReport(*content, folder.toStdString());
-        return done ? QString() : QString::fromStdString(done.error().text());
-    }));
+    const FilmedCase filmed{m_bench.data(), m_bench.blueprint(), m_bench.analysis(), {}};
+    const auto& review = m_review->review();
+    double megabytes = 0.0;
+    QStringList names;
+    for (const auto& part : expectedParts(
+             filmed,
+             review.scenes.empty() ? proposedReview(m_bench.data(), m_bench.blueprint(), m_bench.analysis()) : review,
+             options())) {
+        names << q(part.file);
+        megabytes += static_cast<double>(part.bytes) / 1e6;
+    }
+    m_state->setText(tr("The folder will hold %1: about %2 MB.").arg(names.join(", ")).arg(megabytes, 0, 'f', 1));
 }
 
 void HandoverPage::showPages() {
     clearLayout(m_pages->layout());
     auto* layout = static_cast<QHBoxLayout*>(m_pages->layout());
     layout->addStretch();
-    const auto document = reportDocument(*m_content, 96);
-    const QSizeF sheet = document->pageSize();
-    for (int page = 0; page < document->pageCount(); ++page) {
+    // The report, and beside it what is done at home.
+    std::vector<std::pair<std::unique_ptr<QTextDocument>, int>> pages; // a document and one of its pages
+    const auto add = [&](const PaperContent& content) {
+        const int n = paperDocument(content, options().paper, 96)->pageCount();
+        for (int page = 0; page < n; ++page)
+            pages.emplace_back(paperDocument(content, options().paper, 96), page);
+    };
+    add(*m_content);
+    if (m_reader->currentIndex() != static_cast<int>(Reader::coach))
+        add(homeSheet(m_bench.data(), m_bench.blueprint(), m_bench.analysis(), m_bench.book().today()));
+    for (const auto& [document, page] : pages) {
+        const QSizeF sheet = document->pageSize();
         const double margin = 40;
         // Two pages beside one another fill the width.
         const double scale =
@@ -120,13 +264,11 @@ void HandoverPage::showPages() {
         p.end();
         auto* label = new QLabel;
         label->setPixmap(QPixmap::fromImage(image));
-        label->setAccessibleName(tr("Page %1 of the report").arg(page + 1));
+        label->setAccessibleName(tr("Page %1 of what is printed").arg(layout->count()));
         layout->addWidget(label, 0, Qt::AlignTop);
     }
     layout->addStretch();
-    m_state->setText(m_content->problem.empty()
-                         ? tr("%1, as they print.").arg(counted(document->pageCount(), tr("page"), tr("pages")))
-                         : QString::fromStdString(m_content->problem));
+    saySizes();
 }
 
 } // namespace riflesso

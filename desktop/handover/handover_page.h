@@ -1,14 +1,19 @@
 #pragma once
 /// \file
-/// Handover: the report as it will print; one button makes the athlete's folder.
+/// Handover: the report as it will print, the review, and the button that makes the athlete's folder of both.
 
+#include "desktop/handover/review_panel.h"
+#include "desktop/parts/job_row.h"
 #include "desktop/shell/workbench.h"
-#include "handover/report.h"
+#include "handover/folder.h"
 
+#include <QComboBox>
 #include <QFutureWatcher>
 #include <QLabel>
 #include <QPushButton>
 #include <QScrollArea>
+#include <QStackedWidget>
+#include <QVBoxLayout>
 #include <QWidget>
 
 namespace riflesso {
@@ -17,13 +22,12 @@ class HandoverPage : public QWidget {
     Q_OBJECT
 public:
     explicit HandoverPage(Workbench& bench);
-    ~HandoverPage() override {
-        m_watcher.waitForFinished();
-        m_writer.waitForFinished();
-    }
-    /// Writes report.pdf and report.html there.
+    ~HandoverPage() override { m_watcher.waitForFinished(); }
+    /// Makes the athlete's folder there; beside what is in it already, in a folder of its own.
     void writeTo(const QString& folder);
-    [[nodiscard]] bool busy() const { return m_watcher.isRunning() || m_writer.isRunning(); }
+    [[nodiscard]] bool busy() const { return m_watcher.isRunning() || m_running; }
+    [[nodiscard]] ReviewPanel* review() const { return m_review; }
+    void showReview(bool review);
 
 signals:
     void said(const QString& message);
@@ -35,17 +39,26 @@ protected:
 private:
     void gather();
     void showPages();
+    void saySizes();
+    void writeGuide();
+    [[nodiscard]] FolderOptions options() const;
+
     Workbench& m_bench;
+    QPushButton* m_paperButton;
+    QPushButton* m_reviewButton;
+    QComboBox* m_reader;
+    QComboBox* m_paper;
+    QComboBox* m_text;
     QPushButton* m_write;
     QLabel* m_state;
+    QStackedWidget* m_ways;
     QWidget* m_pages;
     QScrollArea* m_area;
-    QFutureWatcher<std::shared_ptr<ReportContent>> m_watcher;
-    QFutureWatcher<QString> m_writer; // what went wrong, or nothing
-    std::shared_ptr<ReportContent> m_content;
-    QString m_folder; // the one being written
-    QString m_wantedFolder;
-    bool m_stale = true;
+    ReviewPanel* m_review;
+    QVBoxLayout* m_jobs;
+    QFutureWatcher<std::shared_ptr<PaperContent>> m_watcher;
+    std::shared_ptr<PaperContent> m_content;
+    bool m_stale = true, m_running = false;
 };
 
 } // namespace riflesso

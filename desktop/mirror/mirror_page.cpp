@@ -1,13 +1,16 @@
 #include "desktop/mirror/mirror_page.h"
 
 #include "casebook/text.h"
+#include "desktop/mirror/export_dialog.h"
 #include "desktop/parts/card.h"
 
+#include <QGridLayout>
 #include <QHBoxLayout>
 #include <QKeyEvent>
 #include <QVBoxLayout>
 
 #include <algorithm>
+#include <array>
 #include <cmath>
 
 namespace riflesso {
@@ -35,7 +38,10 @@ MirrorPage::MirrorPage(Workbench& bench) : m_bench(bench) {
     m_movingButton = new QPushButton(tr("Moving"));
     m_movingButton->setObjectName("mirrorMoving");
     m_movingButton->setToolTip(tr("Both films on the same moments. Space plays."));
-    for (auto* b : {m_boardButton, m_movingButton}) {
+    m_traceButton = new QPushButton(tr("Trace"));
+    m_traceButton->setObjectName("mirrorTrace");
+    m_traceButton->setToolTip(tr("A phase on one picture, with the paths of the points that tell most. (T)"));
+    for (auto* b : {m_boardButton, m_movingButton, m_traceButton}) {
         b->setCheckable(true);
         b->setAutoExclusive(true);
     }
@@ -43,9 +49,12 @@ MirrorPage::MirrorPage(Workbench& bench) : m_bench(bench) {
     m_ways = new QStackedWidget;
     m_ways->addWidget(m_board);
     m_ways->addWidget(makeMoving());
+    m_trace = new MirrorTrace(bench);
+    m_ways->addWidget(m_trace);
     auto* bar = new QHBoxLayout;
     bar->addWidget(m_boardButton);
     bar->addWidget(m_movingButton);
+    bar->addWidget(m_traceButton);
     bar->addSpacing(12);
     bar->addWidget(label(tr("Above the line"), "athlete"));
     bar->addWidget(m_athlete, 2);
@@ -80,8 +89,9 @@ MirrorPage::MirrorPage(Workbench& bench) : m_bench(bench) {
             showChosen();
         }
     });
-    connect(m_boardButton, &QPushButton::clicked, this, [this] { showMoving(false); });
-    connect(m_movingButton, &QPushButton::clicked, this, [this] { showMoving(true); });
+    connect(m_boardButton, &QPushButton::clicked, this, [this] { showWay(board); });
+    connect(m_movingButton, &QPushButton::clicked, this, [this] { showWay(inMotion); });
+    connect(m_traceButton, &QPushButton::clicked, this, [this] { showWay(onOnePicture); });
     connect(&bench, &Workbench::selectionChanged, this, &MirrorPage::refresh);
     auto* seen = new WhenSeen(this, [this] { refresh(); });
     connect(&bench.book(), &Casebook::analysed, seen, [seen] { (*seen)(); });
@@ -96,7 +106,7 @@ QWidget* MirrorPage::makeMoving() {
     m_speed = new QComboBox;
     m_speed->setAccessibleName(tr("Speed"));
     for (const auto& [words, speed] : std::initializer_list<std::pair<const char*, double>>{
-             {"1/16", 1.0 / 16}, {"1/8", 0.125}, {"1/4", 0.25}, {"1/2", 0.5}, {"1", 1.0}})
+             {"1/16", 1.0 / 16}, {"1/8", 0.125}, {"1/4", 0.25}, {"1/2", 0.5}, {"1", 1.0}, {"2", 2.0}})
         m_speed->addItem(tr("%1 speed").arg(words), speed);
     m_speed->setCurrentIndex(2);
     m_clock = new QPushButton;
@@ -107,12 +117,36 @@ QWidget* MirrorPage::makeMoving() {
     m_ghost = new QPushButton(tr("Ghost"));
     m_ghost->setObjectName("mirrorGhost");
     m_ghost->setCheckable(true);
-    m_ghost->setToolTip(tr("The model's figure over the athlete, hips on hips, of the same size. (G)"));
-    auto* transport = new QHBoxLayout;
-    transport->addWidget(m_play);
-    transport->addWidget(m_speed);
-    transport->addWidget(m_clock);
-    transport->addWidget(m_ghost);
+    m_ghost->setToolTip(tr("The model's figure over the athlete: on the same foot, each segment as long as the "
+                           "athlete's own. Again, and it is fainter. (G)"));
+    m_loop = new QPushButton(tr("Loop phase"));
+    m_loop->setObjectName("mirrorLoop");
+    m_loop->setCheckable(true);
+    m_loop->setToolTip(tr("Only the phase between two key positions where the playhead is, round and round. (L)"));
+    m_back = new QPushButton(tr("Backwards"));
+    m_back->setObjectName("mirrorBackwards");
+    m_back->setCheckable(true);
+    m_back->setToolTip(tr("From the end to the beginning. (B)"));
+    m_angles = new QPushButton(tr("Angles"));
+    m_angles->setObjectName("mirrorAngles");
+    m_angles->setCheckable(true);
+    m_angles->setToolTip(tr("Beside each film the other angle that is locked to it. (A)"));
+    auto* clip = new QPushButton(tr("Clip …"));
+    clip->setObjectName("mirrorExport");
+    clip->setToolTip(tr("What is seen here as a film to take home. (E)"));
+    auto* transport = new QGridLayout;
+    transport->setSpacing(5);
+    int place = 0;
+    for (QWidget* w :
+         std::initializer_list<QWidget*>{m_play, m_speed, m_clock, m_ghost, m_loop, m_back, m_angles, clip}) {
+        transport->addWidget(w, place / 4, place % 4);
+        ++place;
+    }
+    connect(m_loop, &QPushButton::clicked, this, [this](bool on) { m_moving->setLoop(on); });
+    connect(m_back, &QPushButton::clicked, this,
+            [this](bool on) { m_moving->setSpeed(std::abs(m_moving->speed()) * (on ? -1.0 : 1.0)); });
+    connect(m_angles, &QPushButton::clicked, this, [this](bool on) { m_moving->setAngles(on); });
+    connect(clip, &QPushButton::clicked, this, [this] { exportClip(); });
     auto* card = new Card(tr("On their bands"));
     card->body()->addWidget(m_rows);
     card->body()->addStretch(1);
@@ -125,9 +159,10 @@ QWidget* MirrorPage::makeMoving() {
     line->addWidget(m_moving, 3);
     line->addLayout(side, 2);
     connect(m_play, &QPushButton::clicked, this, [this] { m_moving->play(!m_moving->playing()); });
-    connect(m_speed, &QComboBox::activated, this, [this] { m_moving->setSpeed(m_speed->currentData().toDouble()); });
+    connect(m_speed, &QComboBox::activated, this,
+            [this] { m_moving->setSpeed(m_speed->currentData().toDouble() * (m_moving->speed() < 0 ? -1.0 : 1.0)); });
     connect(m_clock, &QPushButton::clicked, this, [this] { m_moving->setByClock(!m_moving->byClock()); });
-    connect(m_ghost, &QPushButton::toggled, this, [this](bool on) { m_moving->setGhost(on); });
+    connect(m_ghost, &QPushButton::clicked, this, [this] { nextGhost(); });
     connect(m_moving, &MirrorMoving::changed, this, &MirrorPage::sayState);
     connect(m_rows, &BandRows::chosen, this, [this](const QString& measure) {
         if (const int i = m_measure->findData(measure); i >= 0) {
@@ -143,21 +178,47 @@ QWidget* MirrorPage::makeMoving() {
 void MirrorPage::sayState() {
     m_play->setText(m_moving->playing() ? tr("Pause") : tr("Play"));
     m_clock->setText(m_moving->byClock() ? tr("By the clock") : tr("By the movement"));
-    m_ghost->setChecked(m_moving->ghost());
-    if (const int i = m_speed->findData(m_moving->speed()); i >= 0)
+    m_ghost->setChecked(m_moving->ghost() > 0.0);
+    m_loop->setChecked(m_moving->loops());
+    m_back->setChecked(m_moving->speed() < 0.0);
+    m_angles->setChecked(m_moving->angles());
+    m_angles->setEnabled(m_moving->hasAngles());
+    if (const int i = m_speed->findData(std::abs(m_moving->speed())); i >= 0)
         m_speed->setCurrentIndex(i);
 }
 
-void MirrorPage::showMoving(bool moving) {
+// None, full, faint, none.
+void MirrorPage::nextGhost() {
+    constexpr double kFaint = 0.45;
+    const double now = m_moving->ghost();
+    m_moving->setGhost(now == 0.0 ? 1.0 : now > kFaint ? kFaint : 0.0);
+}
+
+ExportDialog* MirrorPage::exportClip() {
+    const Id athlete = m_athlete->currentData().toLongLong();
+    if (!m_bench.data().reps.contains(athlete))
+        return nullptr;
     m_moving->play(false);
-    m_ways->setCurrentIndex(moving ? 1 : 0);
-    (moving ? m_movingButton : m_boardButton)->setChecked(true);
-    // Bodies need the height: the curve goes to the side.
+    auto* dialog = new ExportDialog(m_bench, athlete, m_model->currentData().toLongLong(), m_moving->stretch(),
+                                    m_moving->byClock(), this);
+    dialog->setAttribute(Qt::WA_DeleteOnClose);
+    dialog->open();
+    return dialog;
+}
+
+void MirrorPage::showWay(Way way) {
+    m_moving->play(false);
+    m_ways->setCurrentIndex(way);
+    std::array{m_boardButton, m_movingButton, m_traceButton}[static_cast<std::size_t>(way)]->setChecked(true);
+    // Bodies need the height: the curve goes to the side, or away.
+    const bool moving = way == inMotion;
     if (moving)
         m_side->addWidget(m_curve);
     else
         static_cast<QVBoxLayout*>(layout())->addWidget(m_curve);
     m_curve->setFixedHeight(moving ? 170 : 118);
+    m_curve->setVisible(way != onOnePicture);
+    m_ribbon->setVisible(way != onOnePicture);
     if (const Id rep = m_athlete->currentData().toLongLong();
         moving && rep && m_bench.rep() && m_bench.rep()->id != rep)
         m_bench.selectRep(rep);
@@ -165,22 +226,37 @@ void MirrorPage::showMoving(bool moving) {
 }
 
 void MirrorPage::keyPressEvent(QKeyEvent* e) {
-    const bool moving = m_ways->currentIndex() == 1;
+    const bool moving = m_ways->currentIndex() == inMotion;
     const int step = e->modifiers() & Qt::ShiftModifier ? 10 : 1;
     switch (e->key()) {
     case Qt::Key_M:
-        showMoving(!moving);
+        showWay(moving ? board : inMotion);
+        return;
+    case Qt::Key_T:
+        showWay(m_ways->currentIndex() == onOnePicture ? board : onOnePicture);
+        return;
+    case Qt::Key_L:
+        m_moving->setLoop(!m_moving->loops());
+        return;
+    case Qt::Key_B:
+        m_moving->setSpeed(-m_moving->speed());
+        return;
+    case Qt::Key_A:
+        m_moving->setAngles(!m_moving->angles());
+        return;
+    case Qt::Key_E:
+        exportClip();
         return;
     case Qt::Key_Space:
         if (!moving)
-            showMoving(true);
+            showWay(inMotion);
         m_moving->play(!m_moving->playing());
         return;
     case Qt::Key_C:
         m_moving->setByClock(!m_moving->byClock());
         return;
     case Qt::Key_G:
-        m_moving->setGhost(!m_moving->ghost());
+        nextGhost();
         return;
     case Qt::Key_Left:
         m_moving->step(-step);
@@ -220,6 +296,12 @@ void MirrorPage::refresh() {
         if (kept.takes.contains(rep.take) && kept.takes.at(rep.take).performer == Performer::model &&
             shown != kept.reps.end() && kept.takes.at(rep.take).view == kept.takes.at(shown->second.take).view)
             m_model->addItem(label(rep), QVariant::fromValue<qlonglong>(id));
+    // Anything may stand below the line: another day, another set, the own best.
+    for (const auto& [id, rep] : kept.reps)
+        if (kept.takes.contains(rep.take) && kept.takes.at(rep.take).performer == Performer::athlete &&
+            !rep.positions.empty() && shown != kept.reps.end() && id != shown->first &&
+            kept.takes.at(rep.take).view == kept.takes.at(shown->second.take).view)
+            m_model->addItem(tr("own: %1").arg(label(rep)), QVariant::fromValue<qlonglong>(id));
     if (const int i = m_model->findData(QVariant::fromValue<qlonglong>(before)); i >= 0)
         m_model->setCurrentIndex(i);
     // The curve of what the findings rest on, as far as it has one.
@@ -237,6 +319,8 @@ void MirrorPage::showChosen() {
     const Id athlete = m_athlete->currentData().toLongLong(), model = m_model->currentData().toLongLong();
     m_board->setReps(athlete, model);
     m_moving->setReps(athlete, model);
+    m_trace->setReps(athlete, model);
+    sayState();
     std::vector<const Deviation*> worst;
     const auto rep = m_bench.data().reps.find(athlete);
     for (const auto& d : m_bench.analysis().deviations)
@@ -250,9 +334,12 @@ void MirrorPage::showChosen() {
     worst.resize(std::min<std::size_t>(worst.size(), 8));
     m_rows->setDeviations(worst);
     m_ribbon->setModelRep(model);
+    const CaseData& kept = m_bench.data();
     std::vector<Id> models;
     for (int i = 0; i < m_model->count(); ++i)
-        models.push_back(m_model->itemData(i).toLongLong());
+        if (const Id id = m_model->itemData(i).toLongLong();
+            id == model || kept.takes.at(kept.reps.at(id).take).performer == Performer::model)
+            models.push_back(id);
     m_curve->show(m_measure->currentData().toString().toStdString(), athlete, models);
 }
 

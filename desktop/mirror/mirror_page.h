@@ -1,9 +1,10 @@
 #pragma once
 /// \file
-/// Mirror: the board or both films moving, the two ribbons, and the curve of one measure.
+/// Mirror: the board, both films moving, or a phase on one picture; the two ribbons, and the curve of one measure.
 
 #include "desktop/mirror/board.h"
 #include "desktop/mirror/moving.h"
+#include "desktop/mirror/trace_view.h"
 #include "desktop/parts/band_rows.h"
 #include "desktop/parts/ribbon.h"
 
@@ -15,12 +16,18 @@
 
 namespace riflesso {
 
+class ExportDialog;
+
 class MirrorPage : public QWidget {
     Q_OBJECT
 public:
     explicit MirrorPage(Workbench& bench);
     [[nodiscard]] MirrorMoving* moving() const { return m_moving; }
-    void showMoving(bool moving);
+    [[nodiscard]] MirrorTrace* trace() const { return m_trace; }
+    enum Way { board, inMotion, onOnePicture };
+    void showWay(Way way);
+    /// What is on the screen as a clip: null when there is no rep.
+    ExportDialog* exportClip();
 
 protected:
     void keyPressEvent(QKeyEvent* e) override;
@@ -28,6 +35,7 @@ protected:
 private:
     QWidget* makeMoving();
     void sayState();
+    void nextGhost();
     void refresh();
     void showChosen();
 
@@ -37,15 +45,20 @@ private:
     QComboBox* m_measure;
     QPushButton* m_boardButton;
     QPushButton* m_movingButton;
+    QPushButton* m_traceButton;
     QStackedWidget* m_ways;
     MirrorBoard* m_board;
     MirrorMoving* m_moving;
+    MirrorTrace* m_trace;
     BandRows* m_rows;
     QVBoxLayout* m_side = nullptr; ///< beside the moving films
     QPushButton* m_play;
     QComboBox* m_speed;
     QPushButton* m_clock;
     QPushButton* m_ghost;
+    QPushButton* m_loop;
+    QPushButton* m_back;
+    QPushButton* m_angles;
     MirrorCurve* m_curve;
     Ribbon* m_ribbon;
     bool m_measureChosen = false; ///< by hand; until then the first finding chooses

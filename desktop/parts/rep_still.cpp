@@ -4,39 +4,6 @@
 #include "desktop/theme/theme.h"
 
 namespace riflesso {
-namespace {
-
-// The lines that a measure reads, over the figure; its angle as a wedge.
-void drawRead(QPainter& p, const MeasureDefinition& def, Side handedness, const std::map<LandmarkName, QPointF>& points,
-              const QTransform& toTarget, QColor colour, const QString& text) {
-    std::vector<QPointF> at;
-    for (const auto& spec : def.points) {
-        QPointF sum;
-        for (const auto& role : spec.landmarks) {
-            const auto it = points.find(resolveRole(role, handedness));
-            if (it == points.end())
-                return;
-            sum += it->second / static_cast<double>(spec.landmarks.size());
-        }
-        at.push_back(toTarget.map(sum));
-    }
-    if (def.kind == MeasureKind::angle && at.size() >= 3) {
-        p.setFont(typeface(Type::small, true));
-        drawWedge(p, at[0], at[1], at[2], colour, text);
-        return;
-    }
-    p.setPen(QPen(colour, 3, Qt::SolidLine, Qt::RoundCap));
-    for (std::size_t i = 0; i + 1 < at.size(); i += 2)
-        p.drawLine(at[i], at[i + 1]);
-    if (def.kind == MeasureKind::lean && at.size() >= 2) {
-        QPen plumb(colour, 1.5, Qt::DashLine);
-        p.setPen(plumb);
-        p.drawLine(at[0], QPointF(at[0].x(), at[1].y() - 12));
-    }
-}
-
-} // namespace
-
 bool drawRepStill(QPainter& p, Workbench& bench, const QRectF& box, Id id, FrameIndex frame, QColor colour,
                   const MeasureDefinition* measure, const QString& words) {
     const auto rep = bench.data().reps.find(id);
@@ -45,16 +12,13 @@ bool drawRepStill(QPainter& p, Workbench& bench, const QRectF& box, Id id, Frame
     const Take& take = bench.data().takes.at(rep->second.take);
     QImage picture = bench.frames().still(bench.filmPath(take), frame.value);
     auto points = pointsAt(bench.data(), bench.analysis(), take.id, frame);
-    Facing facing = take.facing;
-    if (take.picture.swapped) { // a left-hander stands like a right-handed model
+    if (take.picture.swapped) { // a left-hander stands like a right-handed model; the near side stays the near one
         picture = picture.mirrored(true, false);
         for (auto& [name, at] : points)
             at.setX(take.width - at.x());
-        if (facing != Facing::camera)
-            facing = facing == Facing::left ? Facing::right : Facing::left;
     }
     const QRectF source = bodyBox(points, QSizeF(take.width, take.height), box.width() / box.height());
-    drawStill(p, box, picture, source, points, facing, colour);
+    drawStill(p, box, picture, source, points, take.facing, colour);
     if (!measure || picture.isNull())
         return true;
     p.save();
@@ -63,6 +27,7 @@ bool drawRepStill(QPainter& p, Workbench& bench, const QRectF& box, Id id, Frame
     toTarget.translate(box.x(), box.y());
     toTarget.scale(box.width() / source.width(), box.height() / source.height());
     toTarget.translate(-source.x(), -source.y());
+    p.setFont(typeface(Type::small, true));
     drawRead(p, *measure, take.handedness, points, toTarget, colour, words);
     p.restore();
     return true;

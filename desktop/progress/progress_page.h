@@ -2,6 +2,7 @@
 /// \file
 /// Progress: the story, and the questions that a coach asks weeks later, each answered in a sentence and a picture.
 
+#include "casebook/progress_questions.h"
 #include "core/progress/sets.h"
 #include "desktop/parts/card.h"
 #include "desktop/progress/story_line.h"
@@ -58,6 +59,51 @@ private:
     std::string m_measure;
 };
 
+/// Each rep's measure against its speed, the line through them, and where it leaves the band.
+class SpeedChart : public QWidget {
+    Q_OBJECT
+public:
+    explicit SpeedChart(Workbench& bench, QWidget* parent = nullptr);
+    void show(const std::string& measure, const Band& band, std::vector<TimedRep> reps, const SpeedAnswer& answer);
+    /// Where the rep of a place in the list is drawn, in the widget.
+    [[nodiscard]] QPointF placeOf(std::size_t index) const;
+    [[nodiscard]] std::size_t count() const { return m_answer.points.size(); }
+    [[nodiscard]] QSize minimumSizeHint() const override { return {420, 220}; }
+
+protected:
+    void paintEvent(QPaintEvent*) override;
+    void mousePressEvent(QMouseEvent* e) override;
+    bool event(QEvent* e) override;
+
+private:
+    [[nodiscard]] std::optional<std::size_t> under(QPointF at) const;
+    [[nodiscard]] QRectF plot() const;
+    [[nodiscard]] std::pair<double, double> rangeX() const;
+    [[nodiscard]] std::pair<double, double> rangeY() const;
+    [[nodiscard]] QPointF place(double x, double y) const;
+
+    Workbench& m_bench;
+    std::string m_measure;
+    Band m_band;
+    std::vector<TimedRep> m_reps;
+    SpeedAnswer m_answer;
+};
+
+/// Good share after each cue, with its interval and how likely it is the best.
+class CueChart : public QWidget {
+    Q_OBJECT
+public:
+    explicit CueChart(QWidget* parent = nullptr) : QWidget(parent) { setAccessibleName(tr("Which cue works")); }
+    void show(const std::vector<CueStanding>& standings);
+    [[nodiscard]] QSize minimumSizeHint() const override { return {420, 220}; }
+
+protected:
+    void paintEvent(QPaintEvent*) override;
+
+private:
+    std::vector<CueStanding> m_standings;
+};
+
 /// On top the story; below it one question at a time, answered first in one sentence, then as a picture.
 class ProgressPage : public QWidget {
     Q_OBJECT
@@ -73,6 +119,8 @@ private:
     QLabel* m_answer;
     TrendChart* m_chart;
     BreakChart* m_breaks;
+    SpeedChart* m_speed;
+    CueChart* m_cues;
     QStackedWidget* m_pictures;
     BeforeAfter* m_before;
     Card* m_more;

@@ -60,7 +60,7 @@ void ShelfModel::fill(const std::vector<AthleteSummary>& athletes,
             const auto [name, fresh] = techniques.try_emplace(c.blueprintId);
             if (fresh)
                 name->second = techniqueName(c.blueprintId);
-            s.cases.push_back({c.id, name->second, cardFromJson(c.card)});
+            s.cases.push_back({c.id, name->second, cardFromJson(c.card), c.blueprintId});
             words << name->second << q(s.cases.back().card.focus) << q(s.cases.back().card.next);
         }
         std::stable_sort(s.cases.begin(), s.cases.end(),
@@ -80,6 +80,14 @@ void ShelfModel::fill(const std::vector<AthleteSummary>& athletes,
     });
     refresh();
     endResetModel();
+}
+
+std::vector<ShelfAthlete> ShelfModel::people(const QString& squad) const {
+    std::vector<ShelfAthlete> out;
+    for (const auto& a : m_all)
+        if (!m_hidden.contains(a.id) && belongs(a, squad.isEmpty() ? Tab::everybody : Tab::squad, squad))
+            out.push_back(a);
+    return out;
 }
 
 void ShelfModel::show(Tab tab, const QString& squad) {

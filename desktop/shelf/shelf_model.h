@@ -21,6 +21,7 @@ struct ShelfCase {
     Id id = 0;
     QString technique;
     CaseCard card;
+    std::string blueprintId{};
 };
 
 struct ShelfAthlete {
@@ -60,6 +61,8 @@ public:
     [[nodiscard]] const ShelfAthlete& at(int row) const { return m_all[m_shown[static_cast<std::size_t>(row)]]; }
     [[nodiscard]] const ShelfAthlete* athlete(Id id) const;
     [[nodiscard]] QStringList squads() const;
+    /// Everybody who is neither hidden nor put away; of a squad where one is named.
+    [[nodiscard]] std::vector<ShelfAthlete> people(const QString& squad = {}) const;
     [[nodiscard]] int countOf(Tab tab, const QString& squad = {}) const;
     [[nodiscard]] Day today() const { return m_today; }
 

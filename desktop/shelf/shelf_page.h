@@ -7,6 +7,7 @@
 #include <QLabel>
 #include <QLineEdit>
 #include <QListView>
+#include <QPushButton>
 #include <QTabBar>
 #include <QThreadPool>
 #include <QWidget>
@@ -18,6 +19,10 @@ namespace riflesso {
 
 /// Interface thread; stills are decoded on a thread of its own. Deletions are carried out when the shelf's owner calls
 /// finishDeleting(), when the program ends: until then they can be undone.
+class ArrivalDialog;
+class AthletePage;
+class SquadSheet;
+
 class ShelfPage : public QWidget {
     Q_OBJECT
 public:
@@ -34,6 +39,17 @@ public:
     /// The last deletion is taken back. False when there was none.
     bool undoDelete();
     void putAway(Id athlete, bool away);
+    /// One person, all techniques.
+    AthletePage* showAthlete(Id athlete);
+    /// The squad of the chosen tab, or everybody.
+    SquadSheet* showSquad();
+    /// Deletes at once, after asking with a list of what goes. \p sure: without asking.
+    void eraseWholly(Id athlete, bool sure = false);
+    void merge(Id athlete, Id other);
+    /// Athletes with all cases and films as one bundle. False when it failed or was cancelled.
+    bool handOver(const std::vector<Id>& athletes, const QString& file);
+    /// Opens the dialog for a bundle; null when it is none, and `failed` said why.
+    ArrivalDialog* takeIn(const QString& file);
     /// Athletes that are to be deleted when the program ends.
     [[nodiscard]] const std::vector<Id>& deleted() const { return m_deleted; }
     void setDeleted(std::vector<Id> athletes);
@@ -50,6 +66,7 @@ signals:
     /// Films dropped on a card: open the case and bring them in.
     void filmsFor(riflesso::Id caseId, const QStringList& films);
     void failed(const QString& message);
+    void said(const QString& message);
 
 protected:
     void dragEnterEvent(QDragEnterEvent* e) override;
@@ -67,6 +84,8 @@ private:
     void setSquad(Id athlete);
     void edit(Id athlete, const std::function<void(Athlete&)>& change);
     void makeStill(const ShelfCase& of);
+    void handOver(Id athlete);
+    [[nodiscard]] std::function<std::optional<Blueprint>(const std::string&)> blueprints() const;
     void sayEmpty();
     [[nodiscard]] QModelIndex cardAt(const QPoint& globalPosition) const;
     [[nodiscard]] QString techniqueName(const std::string& blueprintId) const;
@@ -76,6 +95,7 @@ private:
     ShelfModel m_model;
     QLineEdit* m_search;
     QTabBar* m_tabs;
+    QPushButton* m_squad;
     QListView* m_cards;
     QLabel* m_empty;
     QWidget* m_undoBar;

@@ -8,8 +8,8 @@
 
 #include <QApplication>
 #include <QCommandLineParser>
-#include <QIcon>
 #include <QDate>
+#include <QIcon>
 #include <QSettings>
 
 #include <clocale>
@@ -51,6 +51,7 @@ int main(int argc, char** argv) {
         "walk", "Without a hand: write one picture a workspace, print findings and plan, and end.", "FOLDER");
     const QCommandLineOption dark("dark", "Use the dark theme.");
     const QCommandLineOption size("size", "Size of the window, as 1280x800.", "WxH");
+    parser.addPositionalArgument("bundle", "A bundle (.riflesso) to take in.", "[bundle]");
     parser.addOptions({library, caseId, today, walkTo, dark, size});
     parser.process(app);
 
@@ -94,5 +95,7 @@ int main(int argc, char** argv) {
         return 0;
     }
     window.show();
+    if (const auto named = parser.positionalArguments(); !named.isEmpty() && window.library())
+        window.takeBundleIn(named.front());
     return app.exec();
 }

@@ -84,6 +84,11 @@ void MainWindow::askForLibrary(bool fresh) {
     }
 }
 
+bool MainWindow::takeBundleIn(const QString& file) {
+    showShelf();
+    return m_shelf && m_shelf->takeIn(QFileInfo(file).absoluteFilePath()) != nullptr;
+}
+
 void MainWindow::buildMenus() {
     auto* file = menuBar()->addMenu(tr("&Library"));
     file->addAction(tr("The &shelf"), QKeySequence("Ctrl+0"), this, &MainWindow::showShelf);
@@ -95,6 +100,12 @@ void MainWindow::buildMenus() {
     connect(m_recent, &QMenu::aboutToShow, this, &MainWindow::fillRecent);
     m_copies = file->addMenu(tr("Restore a &copy"));
     connect(m_copies, &QMenu::aboutToShow, this, &MainWindow::fillCopies);
+    file->addAction(tr("Take a &bundle in …"), this, [this] {
+        const QString f =
+            QFileDialog::getOpenFileName(this, tr("Take a bundle in"), {}, tr("Riflesso bundles (*.riflesso)"));
+        if (!f.isEmpty())
+            takeBundleIn(f);
+    });
     file->addAction(tr("&Films without a take …"), this, &MainWindow::offerStrays);
     file->addSeparator();
     file->addAction(tr("Look at the &demo"), this, &MainWindow::makeDemo);
@@ -341,6 +352,7 @@ void MainWindow::showShelf() {
         },
         Qt::QueuedConnection);
     connect(m_shelf, &ShelfPage::failed, this, &MainWindow::fail);
+    connect(m_shelf, &ShelfPage::said, this, [this](const QString& words) { statusBar()->showMessage(words, 15000); });
     setCentralWidget(m_shelf);
     m_undo->setText(tr("&Undo"));
     m_redo->setText(tr("&Redo"));
@@ -609,7 +621,8 @@ void MainWindow::makeDemo() {
     const QString base = QStandardPaths::writableLocation(QStandardPaths::AppDataLocation);
     const QString folder = base + "/demo-library";
     if (QFileInfo::exists(folder + "/library.sqlite")) {
-        openLibrary(folder);
+        if (openLibrary(folder))
+            fillDemo(folder); // goes on where it was stopped
         return;
     }
     auto* progress = new QProgressDialog(tr("Filming the demo …"), tr("Cancel"), 0, 1000, this);
@@ -621,8 +634,8 @@ void MainWindow::makeDemo() {
         progress->deleteLater();
         if (const QString error = m_demo.result(); !error.isEmpty())
             fail(error);
-        else
-            openLibrary(folder);
+        else if (openLibrary(folder))
+            fillDemo(folder);
     });
     DemoOptions options;
     options.films = (base + "/films").toStdString();
@@ -640,6 +653,32 @@ void MainWindow::makeDemo() {
     };
     m_demo.setFuture(QtConcurrent::run([folder, options] {
         const auto s = makeDemoLibrary(folder.toStdString(), options);
+        return s ? QString() : q(s.error().text());
+    }));
+}
+
+// The others are filmed while one looks at the first.
+void MainWindow::fillDemo(const QString& folder) {
+    m_cancelDemo = false;
+    DemoOptions options;
+    options.films = (QStandardPaths::writableLocation(QStandardPaths::AppDataLocation) + "/films").toStdString();
+    options.today = m_today;
+    options.progress = [this](const std::string& what, double share) {
+        QMetaObject::invokeMethod(this, [this, what, share] {
+            statusBar()->showMessage(
+                tr("Filming the rest of the demo: %1, %2 % of all").arg(q(what)).arg(static_cast<int>(100 * share)));
+        });
+        return !m_cancelDemo;
+    };
+    disconnect(&m_demo, nullptr, nullptr, nullptr);
+    connect(&m_demo, &QFutureWatcherBase::finished, this, [this] {
+        statusBar()->showMessage(
+            m_demo.result().isEmpty() ? tr("The demo is whole: the others are on the shelf.") : m_demo.result(), 15000);
+        if (m_shelf)
+            m_shelf->refresh();
+    });
+    m_demo.setFuture(QtConcurrent::run([folder, options] {
+        const auto s = fillDemoLibrary(folder.toStdString(), options);
         return s ? QString() : q(s.error().text());
     }));
 }

@@ -34,6 +34,8 @@ public:
     /// when there is none. A welcome with the reason where neither can be opened.
     void openStart();
     void showShelf();
+    /// Opens the dialog that takes a bundle in. False when it is none: the words are shown then.
+    bool takeBundleIn(const QString& file);
     bool openCase(Id caseId);
     /// Null while a case is open or there is no library.
     [[nodiscard]] ShelfPage* shelf() const { return m_shelf; }
@@ -60,6 +62,7 @@ private:
     void fillRecent();
     void fillCopies();
     void makeDemo();
+    void fillDemo(const QString& folder);
     void newCase();
     void openWorkshop();
     void askForLibrary(bool fresh);

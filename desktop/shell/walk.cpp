@@ -1,5 +1,6 @@
 #include "desktop/shell/walk.h"
 
+#include "desktop/handover/handover_page.h"
 #include "desktop/mirror/mirror_page.h"
 #include "desktop/programme/programme_page.h"
 
@@ -64,11 +65,24 @@ Status walk(MainWindow& window, const QString& folder) {
             return s;
         if (w == Workspace::mirror) {
             auto* mirror = static_cast<MirrorPage*>(window.caseView()->page(w));
-            mirror->showMoving(true);
+            mirror->showWay(MirrorPage::inMotion);
             settle(window);
             if (auto s = picture(i + 1, "mirror-moving"); !s)
                 return s;
-            mirror->showMoving(false);
+            mirror->showWay(MirrorPage::onOnePicture);
+            for (int wait = 0; wait < 600 && (mirror->trace()->busy() || mirror->trace()->picture().isNull()); ++wait)
+                settle(window);
+            if (auto s = picture(i + 1, "mirror-trace"); !s)
+                return s;
+            mirror->showWay(MirrorPage::board);
+        }
+        if (w == Workspace::handover) {
+            auto* handover = static_cast<HandoverPage*>(window.caseView()->page(w));
+            handover->showReview(true);
+            settle(window);
+            if (auto s = picture(i + 1, "handover-review"); !s)
+                return s;
+            handover->showReview(false);
         }
     }
     return Done{};

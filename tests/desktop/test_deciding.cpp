@@ -12,7 +12,7 @@
 #include "desktop/progress/story_line.h"
 #include "desktop/shell/walk.h"
 #include "desktop/theme/theme.h"
-#include "tests/support/demo_copy.h"
+#include "tests/support/window_test.h"
 
 #include <QAction>
 #include <QApplication>
@@ -38,34 +38,8 @@
 
 using namespace riflesso;
 
-class TestDeciding : public QObject {
+class TestDeciding : public test::WindowTest {
     Q_OBJECT
-    QTemporaryDir m_dir;
-    QString m_library;
-    std::unique_ptr<MainWindow> m_window;
-    const Day m_today = *dayFromIso("2026-11-23");
-
-    CaseView* view() const { return m_window->caseView(); }
-    Casebook& book() const { return view()->bench().book(); }
-    const CaseData& data() const { return book().data(); }
-    template <typename T> T* child(const char* name) const {
-        for (T* w : m_window->findChildren<T*>(name))
-            if (w->isVisible())
-                return w;
-        qWarning("no %s", name);
-        return nullptr;
-    }
-    void press(const char* button) {
-        auto* b = child<QPushButton>(button);
-        QVERIFY(b);
-        QTest::mouseClick(b, Qt::LeftButton);
-        QVERIFY(settle(*m_window));
-    }
-    // For a look: RIFLESSO_PICTURES names a folder.
-    void picture(const char* name) const {
-        if (const QString folder = qEnvironmentVariable("RIFLESSO_PICTURES"); !folder.isEmpty())
-            m_window->grab().save(folder + "/" + name + ".png");
-    }
     FindingList* list() const { return child<FindingList>("findingList"); }
     void choose(const std::string& key) {
         const QRect box = list()->boxOf(key);
@@ -74,22 +48,11 @@ class TestDeciding : public QObject {
         QVERIFY(list()->chosen() && list()->chosen()->key() == key);
         QVERIFY(settle(*m_window));
     }
-    void go(Workspace w) {
-        view()->show(w);
-        QVERIFY(settle(*m_window));
-    }
     FindingItem::Group groupOf(const std::string& fault) const {
         for (const auto& i : list()->items())
             if (i.fault == fault)
                 return i.group;
         return FindingItem::Group::undecided;
-    }
-    void openWindow() {
-        m_window = std::make_unique<MainWindow>(m_today);
-        m_window->resize(1280, 800);
-        m_window->show();
-        QVERIFY(m_window->openLibrary(m_library) && (m_window->caseView() || m_window->openCase(1)));
-        QVERIFY(settle(*m_window));
     }
     ProgrammePage* programme() const { return static_cast<ProgrammePage*>(view()->page(Workspace::programme)); }
     void planned() {
@@ -105,14 +68,7 @@ class TestDeciding : public QObject {
     }
 private slots:
     void initTestCase() {
-        QStandardPaths::setTestModeEnabled(true);
-        QCoreApplication::setOrganizationName("RiflessoTest");
-        QCoreApplication::setApplicationName("RiflessoTestDeciding");
-        QSettings().clear();
-        QVERIFY(loadFonts());
-        useTheme(Theme::light());
-        m_library = m_dir.path() + "/library";
-        QVERIFY(test::copyDemo(m_library));
+        prepare("RiflessoTestDeciding");
         openWindow();
     }
     void cleanupTestCase() { m_window.reset(); }

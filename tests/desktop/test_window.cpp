@@ -302,7 +302,7 @@ private slots:
         QVERIFY(settle(*m_window));
         const QImage before = mirror->moving()->grab().toImage();
         QTest::keyClick(mirror, Qt::Key_G);
-        QVERIFY(mirror->moving()->ghost());
+        QVERIFY(mirror->moving()->ghost() > 0.0);
         QVERIFY(mirror->moving()->grab().toImage() != before);
         QTest::keyClick(mirror, Qt::Key_Period);
         QCOMPARE(mirror->moving()->speed(), 0.5);
@@ -312,7 +312,7 @@ private slots:
         QTRY_VERIFY(view()->bench().frame() != from);
         QTest::keyClick(mirror, Qt::Key_Right);
         QVERIFY(!mirror->moving()->playing());
-        mirror->showMoving(false);
+        mirror->showWay(MirrorPage::board);
         QVERIFY(settle(*m_window));
     }
     void writesTheBrief() {

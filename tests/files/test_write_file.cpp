@@ -16,6 +16,16 @@ class TestWriteFile : public QObject {
     std::unique_ptr<QTemporaryDir> m_dir;
     fs::path at(const char* name) const { return fs::path(m_dir->path().toStdString()) / name; }
 private slots:
+    void aFolderIsNamedWhenItIsWhole() {
+        QTemporaryDir dir;
+        const fs::path whole = dir.filePath("folder").toStdString();
+        QVERIFY(reserveHalf(whole, true));
+        QVERIFY(writeFile(halfOf(whole) / "a", "x"));
+        QVERIFY(!fs::exists(whole));
+        QVERIFY(finishHalf(whole));
+        QVERIFY(fs::exists(whole / "a") && !fs::exists(halfOf(whole)));
+        QVERIFY(!finishHalf(whole)); // there is no half one any more
+    }
     void init() { m_dir = std::make_unique<QTemporaryDir>(); }
 
     void whatIsWrittenIsRead() {

@@ -36,7 +36,7 @@ private slots:
         const auto content = gatherReport(*m_book);
         QVERIFY2(content.problem.empty(), content.problem.c_str());
         const std::string folder = (m_dir.path() + "/out").toStdString();
-        const auto s = writeReport(content, folder);
+        const auto s = writePaper(content, {}, folder, "report");
         QVERIFY2(s.ok(), s ? "" : s.error().text().c_str());
         const QString pdf = m_dir.path() + "/out/report.pdf";
         const std::string info = run("pdfinfo", {pdf});
@@ -88,7 +88,7 @@ private slots:
         QCOMPARE(book->analysisNow().judgement.focus, std::vector<std::string>{quiet});
         const auto content = gatherReport(*book);
         const std::string folder = (m_dir.path() + "/quiet").toStdString();
-        QVERIFY(writeReport(content, folder).ok());
+        QVERIFY(writePaper(content, {}, folder, "report").ok());
         const std::string text = run("pdftotext", {"-layout", m_dir.path() + "/quiet/report.pdf", "-"});
         QVERIFY(text.find("held: look again") != std::string::npos || text.find("does not show") != std::string::npos ||
                 text.find("cannot decide") != std::string::npos);
@@ -114,12 +114,12 @@ private slots:
             gatherReport(m_book->data(), m_book->blueprint(), m_book->analysis(), m_dir.path().toStdString());
         QVERIFY(content.problem.find("no such file") != std::string::npos);
         QVERIFY(content.html.contains("Pictures are missing"));
-        QVERIFY(writeReport(content, (m_dir.path() + "/bare").toStdString()).ok());
+        QVERIFY(writePaper(content, {}, (m_dir.path() + "/bare").toStdString(), "report").ok());
     }
     void placesThatCannotBeWritten() {
         const auto content =
             gatherReport(m_book->data(), m_book->blueprint(), m_book->analysis(), m_dir.path().toStdString());
-        const auto s = writeReport(content, "/proc/report");
+        const auto s = writePaper(content, {}, "/proc/report", "report");
         QVERIFY(!s);
         QVERIFY(s.error().untouched.find("no report was written") != std::string::npos);
     }

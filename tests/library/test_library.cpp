@@ -410,6 +410,37 @@ private slots:
         QVERIFY(l->eraseAthlete((*l->athletes())[0].id));
         QVERIFY(!film.exists());
     }
+    void twoEntriesOfOnePersonBecomeOne() {
+        auto l = fresh();
+        Brief brief;
+        brief.athlete.name = "Ada";
+        (void)*l->addCase("x", brief);
+        brief.athlete.name = "Ada B.";
+        const Id second = *l->addCase("y", brief);
+        const Id keep = (*l->athletes())[0].id, other = (*l->athletes())[1].id;
+        QVERIFY(!l->mergeAthletes(keep, keep) && !l->mergeAthletes(keep, 99) && !l->mergeAthletes(99, keep));
+        QVERIFY(l->mergeAthletes(keep, other));
+        QCOMPARE(l->athletes()->size(), std::size_t(1));
+        QCOMPARE((*l->athletes())[0].cases.size(), std::size_t(2));
+        QCOMPARE(l->load(second)->brief.athlete.name, std::string("Ada"));
+    }
+    void whatBelongsToSomebodyIsSaidAndGoesWhole() {
+        auto l = fresh();
+        const Id c = *l->addCase("x", Brief{});
+        const Id take = l->freshId();
+        QVERIFY(l->apply(c, {TakeEdit{take, {}, someTake(take)}}));
+        const auto voices = l->folder() / "reviews" / ("case-" + std::to_string(c));
+        std::filesystem::create_directories(voices);
+        QFile voice(QString::fromStdString((voices / "scene-1.wav").string()));
+        QVERIFY(voice.open(QIODevice::WriteOnly));
+        const auto all = l->belongingsOf((*l->athletes())[0].id);
+        QVERIFY(all);
+        QCOMPARE(all->size(), std::size_t(3)); // the case, its film, the review
+        QVERIFY((*all)[0].find("1 takes") != std::string::npos);
+        QVERIFY(l->belongingsOf(99)->empty());
+        QVERIFY(l->eraseAthlete((*l->athletes())[0].id));
+        QVERIFY(!voice.exists());
+    }
     void strayFilmsAreFoundNotDeleted() {
         auto l = fresh();
         const Id c = *l->addCase("x", Brief{});

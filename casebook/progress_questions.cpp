@@ -1,0 +1,80 @@
+#include "casebook/progress_questions.h"
+
+#include <algorithm>
+#include <cmath>
+#include <map>
+#include <tuple>
+
+namespace riflesso {
+
+std::vector<TimedRep> timedReps(const CaseData& data, const Blueprint& blueprint, const Analysis& analysis,
+                                const std::string& measure) {
+    struct Measured {
+        const Rep* rep;
+        const MeasureValue* value;
+        const Take* take;
+    };
+    std::vector<Measured> seen;
+    for (const auto& [id, measured] : analysis.measured) {
+        const auto rep = data.reps.find(id);
+        if (rep == data.reps.end())
+            continue;
+        const Take& take = data.takes.at(rep->second.take);
+        if (take.performer != Performer::athlete || !take.captureRate)
+            continue;
+        for (const auto& v : measured.values)
+            if (v.measure == measure && !v.refused)
+                seen.push_back({&rep->second, &v, &take});
+    }
+    std::sort(seen.begin(), seen.end(), [](const Measured& a, const Measured& b) {
+        return std::tuple(a.take->day, a.take->id, a.rep->number) < std::tuple(b.take->day, b.take->id, b.rep->number);
+    });
+    const PositionId *first = nullptr, *last = nullptr;
+    for (const auto& p : blueprint.positions)
+        if (std::all_of(seen.begin(), seen.end(), [&](const Measured& s) { return s.rep->positions.contains(p.id); })) {
+            first = first ? first : &p.id;
+            last = &p.id;
+        }
+    std::vector<TimedRep> out;
+    if (!first || first == last)
+        return out;
+    for (const auto& s : seen) {
+        const Timebase time = timebaseOf(*s.take);
+        const FrameIndex a = s.rep->positions.at(*first).frame, b = s.rep->positions.at(*last).frame;
+        const double duration = time.real(b).value - time.real(a).value;
+        if (duration > 0.0)
+            out.push_back({std::to_string(s.rep->id), duration, std::hypot(time.instantError(a), time.instantError(b)),
+                           s.value->value, s.value->u});
+    }
+    return out;
+}
+
+CueTrial cueTrial(const CaseData& data, const Blueprint& blueprint) {
+    std::map<std::pair<std::string, Stage>, std::map<std::string, CueReps>> all;
+    for (const auto& [id, block] : data.blocks) {
+        const Drill* drill = blueprint.drill(block.drill);
+        const std::string cue = !block.cue.empty() ? block.cue : drill ? drill->cue : std::string();
+        if (cue.empty())
+            continue;
+        auto& reps = all[{block.drill, block.stage}][cue];
+        reps.cue = cue;
+        for (const auto& r : block.reps)
+            ++(r.good() ? reps.good : reps.bad);
+    }
+    CueTrial best;
+    std::pair<std::size_t, int> most{0, 0};
+    for (const auto& [where, cues] : all) {
+        int reps = 0;
+        for (const auto& [cue, c] : cues)
+            reps += c.good + c.bad;
+        if (std::pair(cues.size(), reps) <= most)
+            continue;
+        most = {cues.size(), reps};
+        best = {where.first, where.second, {}};
+        for (const auto& [cue, c] : cues)
+            best.cues.push_back(c);
+    }
+    return best;
+}
+
+} // namespace riflesso

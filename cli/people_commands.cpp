@@ -1,0 +1,306 @@
+// People: one person over all techniques, a squad, and bundles of either.
+
+#include "cli/commands.h"
+
+#include "casebook/card.h"
+#include "casebook/casebook.h"
+#include "casebook/shipped.h"
+#include "core/progress/squad.h"
+#include "library/blueprint_json.h"
+#include "library/bundle.h"
+
+#include <CLI/CLI.hpp>
+
+#include <algorithm>
+#include <cstdio>
+#include <map>
+#include <set>
+
+namespace riflesso::cli {
+namespace {
+
+using nlohmann::json;
+
+json intervalJson(const Interval& i) {
+    return {rounded(i.lo), rounded(i.hi)};
+}
+
+Result<std::unique_ptr<Library>> opened(const PeopleArguments& a) {
+    return Library::open(a.library);
+}
+
+// A case's standing, analysed anew.
+struct Looked {
+    CaseSummary summary;
+    Blueprint blueprint;
+    CardDetail detail;
+};
+
+Result<Looked> look(const PeopleArguments& a, const CaseSummary& summary) {
+    CaseArguments c;
+    c.library = a.library;
+    c.caseId = summary.id;
+    c.today = a.today;
+    const auto today = todayOf(c);
+    if (!today)
+        return today.error();
+    const auto book = openCase(c);
+    if (!book)
+        return book.error();
+    return Looked{summary, (*book)->blueprint(),
+                  detailOf((*book)->data(), (*book)->blueprint(), (*book)->analysisNow(), *today)};
+}
+
+json faultsJson(const CardDetail& detail) {
+    json out = json::array();
+    for (const auto& f : detail.faults)
+        out.push_back({{"fault", f.fault},
+                       {"standing", kStandingNames[static_cast<std::size_t>(f.standing)]},
+                       {"priority", rounded(f.priority)},
+                       {"parts", f.parts}});
+    return out;
+}
+
+Result<std::vector<AthleteSummary>> peopleOf(Library& library, const PeopleArguments& a) {
+    auto all = library.athletes();
+    if (!all)
+        return all.error();
+    std::erase_if(*all, [&](const AthleteSummary& p) {
+        return (!a.squad.empty() && p.athlete.squad != a.squad) || (!a.name.empty() && p.athlete.name != a.name);
+    });
+    if (all->empty())
+        return Error{"nobody here is called so", a.squad.empty() ? a.name : a.squad, {}, {}, ErrorKind::missing};
+    return all;
+}
+
+} // namespace
+
+Status person(const PeopleArguments& a) {
+    const auto library = opened(a);
+    if (!library)
+        return library.error();
+    const auto people = peopleOf(**library, a);
+    if (!people)
+        return people.error();
+    for (const auto& p : *people) {
+        json cases = json::array();
+        std::map<std::string, std::set<Id>> parts;
+        std::size_t foci = 0;
+        for (const auto& summary : p.cases) {
+            const auto seen = look(a, summary);
+            if (!seen)
+                return seen.error();
+            foci += seen->detail.focus.size();
+            for (const auto& f : seen->detail.faults)
+                if (f.standing == Standing::workingOn || f.standing == Standing::seen)
+                    for (const auto& part : f.parts)
+                        parts[part].insert(summary.id);
+            json week = json::object();
+            for (const auto& [day, minutes] : seen->detail.week)
+                week[day] = minutes;
+            cases.push_back({{"case", summary.id},
+                             {"technique", seen->blueprint.name},
+                             {"focus", seen->detail.focus},
+                             {"faults", faultsJson(seen->detail)},
+                             {"week", week},
+                             {"injuries", seen->detail.injuries}});
+        }
+        json shared = json::object();
+        for (const auto& [part, where] : parts)
+            if (where.size() > 1)
+                shared[part] = where.size();
+        if (a.json) {
+            std::printf("%s\n", json{{"name", p.athlete.name},
+                                     {"squad", p.athlete.squad},
+                                     {"focus_over_all", foci},
+                                     {"shared_parts", shared},
+                                     {"cases", cases}}
+                                    .dump(1)
+                                    .c_str());
+            continue;
+        }
+        std::printf("%s\n", p.athlete.name.c_str());
+        for (const auto& c : cases)
+            std::printf("  %s: works on %s\n", c["technique"].get<std::string>().c_str(), c["focus"].dump().c_str());
+        for (const auto& [part, n] : shared.items())
+            std::printf("  the %s show up in %s techniques\n", part.c_str(), n.dump().c_str());
+        if (foci > 2)
+            std::printf("  %zu things at once: two at most stay in one head\n", foci);
+    }
+    return Done{};
+}
+
+Status squad(const PeopleArguments& a) {
+    const auto library = opened(a);
+    if (!library)
+        return library.error();
+    const auto people = peopleOf(**library, a);
+    if (!people)
+        return people.error();
+    std::map<std::string, std::pair<Blueprint, std::vector<SquadMember>>> techniques;
+    for (const auto& p : *people)
+        for (const auto& summary : p.cases) {
+            const auto seen = look(a, summary);
+            if (!seen)
+                return seen.error();
+            auto& [blueprint, members] = techniques[summary.blueprintId];
+            blueprint = seen->blueprint;
+            SquadMember m{summary.id, p.athlete.name, seen->detail.faults, seen->detail.injuries, {}};
+            CaseArguments c;
+            c.today = a.today;
+            const auto now = todayOf(c);
+            if (const auto day = dayFromIso(seen->detail.competition); day && now)
+                m.daysToCompetition = static_cast<int>((*day - *now).count());
+            members.push_back(std::move(m));
+        }
+    json out = json::array();
+    for (const auto& [id, what] : techniques) {
+        const auto& [blueprint, members] = what;
+        json faults = json::array(), rows = json::array(), pairs = json::array();
+        for (const auto& f : squadFaults(members)) {
+            faults.push_back({{"fault", f.fault},
+                              {"have", f.have},
+                              {"known", f.known},
+                              {"share95", intervalJson(f.share)},
+                              {"priority", rounded(f.priority)}});
+            if (!a.json && f.have > 0)
+                std::printf("%s, %s: %d of %d\n", blueprint.name.c_str(), blueprint.fault(f.fault)->name.c_str(),
+                            f.have, f.known);
+        }
+        for (const auto& m : members) {
+            json standing = json::object();
+            for (const auto& f : m.faults)
+                standing[f.fault] = kStandingNames[static_cast<std::size_t>(f.standing)];
+            rows.push_back({{"case", m.id}, {"name", m.name}, {"faults", standing}});
+        }
+        const auto session = sessionForAll(members, 3);
+        for (const auto& pair : session.pairs) {
+            const auto partner = pair.owner ? pair.owner : pair.second;
+            pairs.push_back({{"learner", members[pair.learner].name},
+                             {"with", partner ? json(members[*partner].name) : json(nullptr)},
+                             {"owner", pair.owner.has_value()}});
+        }
+        out.push_back({{"technique", id},
+                       {"athletes", rows},
+                       {"faults", faults},
+                       {"session", {{"fault", session.fault}, {"pairs", pairs}, {"rotation", session.rotation}}}});
+    }
+    if (a.json)
+        std::printf("%s\n", json{{"squad", a.squad}, {"techniques", out}}.dump(1).c_str());
+    return Done{};
+}
+
+Status bundleOut(const PeopleArguments& a) {
+    const auto library = opened(a);
+    if (!library)
+        return library.error();
+    std::vector<Id> cases;
+    if (a.caseId != 0) {
+        cases.push_back(a.caseId);
+    } else {
+        const auto people = peopleOf(**library, a);
+        if (!people)
+            return people.error();
+        for (const auto& p : *people)
+            for (const auto& c : p.cases)
+                cases.push_back(c.id);
+    }
+    BundleOptions options;
+    options.films = !a.noFilms;
+    const auto all = (*library)->cases();
+    if (!all)
+        return all.error();
+    for (const auto& c : *all)
+        if (std::find(cases.begin(), cases.end(), c.id) != cases.end() && !shippedBlueprint(c.blueprintId))
+            if (const auto own = blueprintFor((*library)->folder(), c.blueprintId))
+                options.blueprints[c.blueprintId] = blueprintToJson(*own);
+    if (auto s = writeBundle(**library, cases, a.file, options); !s)
+        return s;
+    std::printf("%zu cases in %s\n", cases.size(), std::filesystem::path(a.file).filename().string().c_str());
+    return Done{};
+}
+
+Status bundleIn(const PeopleArguments& a) {
+    const auto library = opened(a);
+    if (!library)
+        return library.error();
+    const auto contents = lookIntoBundle(**library, a.file);
+    if (!contents)
+        return contents.error();
+    json list = json::array();
+    std::vector<BundleChoice> arrivals;
+    for (const auto& c : contents->cases) {
+        list.push_back({{"athlete", c.athlete},
+                        {"technique", c.blueprintId},
+                        {"takes", c.takes},
+                        {"reps", c.reps},
+                        {"films", c.films},
+                        {"newest", c.newest},
+                        {"here", c.sameCase != 0 ? json(c.sameCase) : json(nullptr)},
+                        {"identical", c.identical},
+                        {"difference", c.difference}});
+        if (!c.identical)
+            arrivals.push_back({c.index, c.sameAthlete});
+    }
+    json made = json::array();
+    if (!a.look) {
+        for (const auto& [id, text] : contents->blueprints)
+            if (!blueprintFor((*library)->folder(), id)) {
+                const auto blueprint = blueprintFromJson(text, id);
+                if (!blueprint)
+                    return blueprint.error();
+                if (const auto kept = keepBlueprint((*library)->folder(), *blueprint); !kept)
+                    return kept.error();
+            }
+        const auto in = takeInBundle(**library, a.file, arrivals);
+        if (!in)
+            return in.error();
+        made = *in;
+    }
+    if (a.json)
+        std::printf("%s\n", json{{"cases", list}, {"made", made}}.dump(1).c_str());
+    else
+        for (const auto& c : list)
+            std::printf("%s, %s: %s\n", c["athlete"].get<std::string>().c_str(),
+                        c["technique"].get<std::string>().c_str(),
+                        c["identical"].get<bool>() ? "here already"
+                        : c["here"].is_null()      ? "new"
+                                                   : c["difference"].get<std::string>().c_str());
+    return Done{};
+}
+
+void addPeople(CLI::App& app, PeopleArguments& a, std::function<Status()>& chosen) {
+    const auto common = [&](CLI::App* sub) {
+        sub->add_option("--library", a.library, "the library's folder")->required();
+        sub->add_option("--today", a.today, "the day that counts as today (2026-11-23)");
+        sub->add_flag("--json", a.json, "as JSON");
+    };
+    const auto run = [&](CLI::App* sub, Status (*command)(const PeopleArguments&)) {
+        sub->callback([&chosen, &a, command] { chosen = [&a, command] { return command(a); }; });
+    };
+    auto* one = app.add_subcommand("person", "One athlete over all techniques");
+    one->add_option("NAME", a.name, "as on the shelf")->required();
+    common(one);
+    run(one, person);
+    auto* many = app.add_subcommand("squad", "Who has what, and one session for all");
+    many->add_option("NAME", a.squad, "the squad's name (everybody when left out)");
+    common(many);
+    run(many, squad);
+    auto* bundle = app.add_subcommand("bundle", "Cases as one file, from one library to another");
+    bundle->require_subcommand(1);
+    auto* out = bundle->add_subcommand("out", "Write a bundle");
+    out->add_option("FILE", a.file, "the file to write, NAME.riflesso")->required();
+    out->add_option("--case", a.caseId, "only this case");
+    out->add_option("--athlete", a.name, "only this person");
+    out->add_option("--squad", a.squad, "only this squad");
+    out->add_flag("--no-films", a.noFilms, "figures and stills alone");
+    common(out);
+    run(out, bundleOut);
+    auto* in = bundle->add_subcommand("in", "Take a bundle in; what is here already to the last mark is left out");
+    in->add_option("FILE", a.file, "the bundle")->required();
+    in->add_flag("--look", a.look, "only say what it holds");
+    common(in);
+    run(in, bundleIn);
+}
+
+} // namespace riflesso::cli

@@ -1,0 +1,513 @@
+#include "desktop/progress/progress_page.h"
+
+#include "casebook/text.h"
+#include "desktop/parts/rep_still.h"
+#include "desktop/theme/theme.h"
+#include "handover/progress_words.h"
+#include "handover/words.h"
+
+#include <QHelpEvent>
+#include <QMouseEvent>
+#include <QPainter>
+#include <QToolTip>
+
+#include <algorithm>
+#include <cmath>
+#include <map>
+
+namespace riflesso {
+TrendChart::TrendChart(Workbench& bench, QWidget* parent) : QWidget(parent), m_bench(bench) {
+    setAccessibleName(tr("The focus measure over its dates"));
+}
+
+void TrendChart::setTrend(int index) {
+    m_index = index;
+    update();
+}
+
+void TrendChart::paintEvent(QPaintEvent*) {
+    const Theme& t = theme();
+    QPainter p(this);
+    p.setRenderHint(QPainter::Antialiasing);
+    p.fillRect(rect(), t.panel);
+    const auto& trends = m_bench.analysis().trends;
+    if (m_index < 0 || m_index >= static_cast<int>(trends.size()) ||
+        trends[static_cast<std::size_t>(m_index)].points.empty()) {
+        p.setPen(t.quiet);
+        p.setFont(typeface(Type::strong));
+        p.drawText(rect(), Qt::AlignCenter | Qt::TextWordWrap,
+                   tr("No focus is measured yet. Findings give the focus; each later film adds a point here."));
+        return;
+    }
+    const FocusTrend& trend = trends[static_cast<std::size_t>(m_index)];
+    const auto& def = m_bench.blueprint().measure(trend.measure)->definition;
+    double lo = 1e300, hi = -1e300;
+    const auto take = [&](double v) {
+        if (std::isfinite(v)) {
+            lo = std::min(lo, v);
+            hi = std::max(hi, v);
+        }
+    };
+    for (const auto& point : trend.points) {
+        take(point.value - 2.4 * point.u);
+        take(point.value + 2.4 * point.u);
+    }
+    take(trend.band.lo);
+    take(trend.band.hi);
+    const double air = std::max(1e-6, (hi - lo) * 0.12);
+    lo -= air;
+    hi += air;
+    const double left = 78, right = width() - 26.0, top = 16, bottom = height() - 44.0;
+    const auto y = [&](double v) { return bottom - (v - lo) / (hi - lo) * (bottom - top); };
+    const double day0 = trend.points.front().day.time_since_epoch().count(),
+                 day1 = std::max<double>(day0 + 1, trend.points.back().day.time_since_epoch().count());
+    const bool single = trend.points.size() == 1;
+    const auto x = [&](Day d) {
+        return single
+                   ? (left + right) / 2
+                   : left + 50 + (double(d.time_since_epoch().count()) - day0) / (day1 - day0) * (right - left - 110);
+    };
+
+    // The band is where the model is.
+    QColor pale = t.hues.model;
+    pale.setAlpha(50);
+    const double bandTop = std::isfinite(trend.band.hi) ? y(trend.band.hi) : top,
+                 bandBottom = std::isfinite(trend.band.lo) ? y(trend.band.lo) : bottom;
+    p.fillRect(QRectF(left, bandTop, right - left, bandBottom - bandTop), pale);
+    p.setPen(t.hues.model);
+    p.setFont(typeface(Type::small, true));
+    p.drawText(QRectF(left + 8, bandTop + 3, right - left, 16), Qt::AlignLeft,
+               tr("band %1").arg(q(bandWords(def, trend.band))));
+    p.setFont(typeface(Type::small));
+    // Round steps of 1, 2 or 5 times a power of ten, in the unit that is shown.
+    const double shown = shownScale(def);
+    const double rough = (hi - lo) * shown / 5, power = std::pow(10.0, std::floor(std::log10(rough)));
+    const double grid = (rough / power > 5 ? 10 : rough / power > 2 ? 5 : rough / power > 1 ? 2 : 1) * power / shown;
+    for (double v = std::ceil(lo / grid) * grid; v <= hi; v += grid) {
+        p.setPen(QPen(t.line, 1));
+        p.drawLine(QPointF(left, y(v)), QPointF(right, y(v)));
+        p.setPen(t.quiet);
+        p.drawText(QRectF(0, y(v) - 8, left - 8, 16), Qt::AlignRight | Qt::AlignVCenter, q(numberWords(def, v)));
+    }
+    // What a change from the first point must exceed to be believed.
+    if (trend.change) {
+        p.setPen(QPen(t.quiet, 1, Qt::DashLine));
+        for (double sign : {-1.0, 1.0}) {
+            const double v = trend.points.back().value - trend.change->change + sign * trend.change->mdc;
+            if (v > lo && v < hi) {
+                p.drawLine(QPointF(left, y(v)), QPointF(right, y(v)));
+                if (sign > 0)
+                    p.drawText(QRectF(left, y(v) - 16, right - left - 6, 15), Qt::AlignRight,
+                               tr("between the dashed lines: may be chance"));
+            }
+        }
+    }
+    // Points of one stage are joined, of different ones never; each stage has its shape.
+    std::map<Stage, QPointF> before;
+    for (const auto& point : trend.points) {
+        const QPointF at(x(point.day), y(point.value));
+        if (const auto last = before.find(point.stage); last != before.end()) {
+            p.setPen(QPen(t.hues.athlete, 1.6));
+            p.drawLine(last->second, at);
+        }
+        before[point.stage] = at;
+    }
+    const Stage newest = trend.points.back().stage;
+    if (const History h = historyOf(trend); h.kind == HistoryKind::step) {
+        p.setPen(QPen(t.text, 1, Qt::DashLine));
+        const double at = x(*h.day) - 12;
+        p.drawLine(QPointF(at, top), QPointF(at, bottom));
+        p.setFont(typeface(Type::small));
+        p.drawText(QPointF(at + 6, top + 12),
+                   tr("a step, 95 %: %1 to %2").arg(q(dayWords(h.days.front())), q(dayWords(h.days.back()))));
+    }
+    if (const auto& aim = m_bench.data().brief.aim;
+        aim && aim->measure == trend.measure && aim->to > lo && aim->to < hi) {
+        p.setPen(QPen(t.hues.athlete, 1.4, Qt::DotLine));
+        p.drawLine(QPointF(left, y(aim->to)), QPointF(right, y(aim->to)));
+        p.setFont(typeface(Type::small, true));
+        p.drawText(QRectF(left, y(aim->to) - 17, right - left - 6, 15), Qt::AlignRight,
+                   tr("goal %1").arg(q(numberWords(def, aim->to))));
+    }
+    for (const auto& point : trend.points) {
+        const QPointF at(x(point.day), y(point.value));
+        p.setPen(QPen(t.hues.athlete, 2));
+        const double bar = std::max(3.0, (y(point.value - 1.96 * point.u) - y(point.value + 1.96 * point.u)) / 2);
+        p.drawLine(at - QPointF(0, bar), at + QPointF(0, bar));
+        p.drawLine(at + QPointF(-6, bar), at + QPointF(6, bar));
+        p.drawLine(at + QPointF(-6, -bar), at + QPointF(6, -bar));
+        if (point.stage == newest) {
+            p.setBrush(t.hues.athlete);
+            p.drawEllipse(at, 5.5, 5.5);
+        } else {
+            p.setBrush(t.panel);
+            p.drawRect(QRectF(at.x() - 5, at.y() - 5, 10, 10));
+        }
+        p.setPen(t.text);
+        p.setFont(typeface(Type::body, true));
+        const QString label = q(valueWords(def, point.value, point.u));
+        const double w = QFontMetricsF(p.font()).horizontalAdvance(label) + 8;
+        const QRectF plate(at.x() + 12 + w > right ? at.x() - 12 - w : at.x() + 12, at.y() - 9, w, 18);
+        p.fillRect(plate, t.panel);
+        p.drawText(plate, Qt::AlignCenter, label);
+        p.setFont(typeface(Type::small));
+        p.setPen(t.quiet);
+        p.drawText(QRectF(at.x() - 60, bottom + 6, 120, 30), Qt::AlignHCenter,
+                   QString("%1\n%2, %3")
+                       .arg(q(dayWords(point.day)), q(std::string(kStageNames[static_cast<std::size_t>(point.stage)])),
+                            counted(point.reps, tr("rep"), tr("reps"))));
+    }
+}
+
+BeforeAfter::BeforeAfter(Workbench& bench, QWidget* parent) : QWidget(parent), m_bench(bench) {
+    setAccessibleName(tr("Before and after, the model below"));
+    connect(&bench.frames(), &FrameService::frameReady, this, [this] { update(); });
+}
+
+void BeforeAfter::show(const std::string& measure) {
+    m_measure = measure;
+    update();
+}
+
+void BeforeAfter::paintEvent(QPaintEvent*) {
+    const Theme& t = theme();
+    QPainter p(this);
+    p.setRenderHint(QPainter::Antialiasing);
+    const auto& a = m_bench.analysis();
+    const BlueprintMeasure* m = m_bench.blueprint().measure(m_measure);
+    // The first and the newest rep that show the measure, and the model's.
+    struct Shown {
+        Id rep = 0;
+        FrameIndex frame;
+        Day day{};
+        double value = 0.0;
+    } first, last, model;
+    for (const auto& [id, rep] : a.measured)
+        for (const auto& v : rep.values) {
+            if (v.measure != m_measure || v.refused || v.frames.empty())
+                continue;
+            const Take& take = m_bench.data().takes.at(m_bench.data().reps.at(id).take);
+            const Shown s{id, v.frames.front(), take.day, v.value};
+            if (take.performer == Performer::model) {
+                model = model.rep ? model : s;
+            } else {
+                if (!first.rep || s.day < first.day)
+                    first = s;
+                if (!last.rep || s.day >= last.day)
+                    last = s;
+            }
+        }
+    const double h = (height() - 2.0) / 2, w = (width() - 6.0) / 2;
+    const auto draw = [&](const QRectF& box, const Shown& s, QColor colour, const QString& words) {
+        if (!m || !drawRepStill(p, m_bench, box, s.rep, s.frame, colour, &m->definition)) {
+            p.fillRect(box, t.panel);
+            p.setPen(t.quiet);
+            p.setFont(typeface(Type::small));
+            p.drawText(box, Qt::AlignCenter | Qt::TextWordWrap, tr("no picture yet"));
+            return;
+        }
+        drawPlate(p, box, words + "  " + q(numberWords(m->definition, s.value)), Type::small);
+    };
+    draw(QRectF(0, 0, w, h), first, t.hues.athleteOnPicture, q(dayWords(first.day)).mid(4));
+    draw(QRectF(w + 6, 0, w, h), last, t.hues.athleteOnPicture, q(dayWords(last.day)).mid(4));
+    draw(QRectF(0, h + 2, width(), h), model, t.hues.modelOnPicture, tr("model"));
+    p.fillRect(QRectF(0, h, width(), 2), t.text); // the waterline
+}
+
+void BreakChart::show(const BreakPoint& broken) {
+    m_broken = broken;
+    setAccessibleDescription(q(broken.words));
+    update();
+}
+
+void BreakChart::paintEvent(QPaintEvent*) {
+    const Theme& t = theme();
+    QPainter p(this);
+    p.setRenderHint(QPainter::Antialiasing);
+    p.fillRect(rect(), t.panel);
+    const auto n = static_cast<int>(m_broken.stages.size());
+    if (n == 0) {
+        p.setPen(t.quiet);
+        p.setFont(typeface(Type::strong));
+        p.drawText(rect(), Qt::AlignCenter | Qt::TextWordWrap, tr("No rep of the athlete is measured yet."));
+        return;
+    }
+    const double left = 66, right = width() - 20.0, top = 24, bottom = height() - 58.0;
+    const auto y = [&](double share) { return bottom - share * (bottom - top); };
+    // What is owned lies above three in four, what is broken below one half.
+    QColor pale = t.hues.model;
+    pale.setAlpha(46);
+    p.fillRect(QRectF(left, y(1.0), right - left, y(0.75) - y(1.0)), pale);
+    p.setFont(typeface(Type::small));
+    for (const double share : {0.0, 0.5, 0.75, 1.0}) {
+        p.setPen(QPen(t.line, 1));
+        p.drawLine(QPointF(left, y(share)), QPointF(right, y(share)));
+        p.setPen(t.quiet);
+        p.drawText(QRectF(0, y(share) - 8, left - 8, 16), Qt::AlignRight | Qt::AlignVCenter,
+                   tr("%1 %").arg(std::lround(100 * share)));
+    }
+    const double step = (right - left) / n;
+    for (int i = 0; i < n; ++i) {
+        const auto& s = m_broken.stages[static_cast<std::size_t>(i)];
+        const double x = left + (i + 0.5) * step;
+        p.setPen(QPen(t.hues.athlete, 2));
+        p.drawLine(QPointF(x, y(s.interval.lo)), QPointF(x, y(s.interval.hi)));
+        const bool owned = s.pOwned >= 0.8, broken = s.pBroken >= 0.8;
+        p.setBrush(owned ? QBrush(t.hues.athlete) : QBrush(t.panel));
+        p.drawEllipse(QPointF(x, y(s.share)), 6, 6);
+        p.setPen(t.text);
+        p.setFont(typeface(Type::body, true));
+        p.drawText(QRectF(x + 12, y(s.share) - 9, step / 2, 18), Qt::AlignLeft | Qt::AlignVCenter,
+                   tr("%1 of %2").arg(s.inside).arg(s.n));
+        p.drawText(QRectF(x - step / 2, bottom + 8, step, 18), Qt::AlignHCenter, q(s.stage));
+        p.setFont(typeface(Type::small));
+        p.setPen(t.quiet);
+        p.drawText(QRectF(x - step / 2, bottom + 27, step, 18), Qt::AlignHCenter,
+                   owned    ? tr("owned")
+                   : broken ? tr("breaks")
+                            : tr("in between, or too few"));
+    }
+}
+
+SpeedChart::SpeedChart(Workbench& bench, QWidget* parent) : QWidget(parent), m_bench(bench) {
+    setObjectName("speedChart");
+    setAccessibleName(tr("Each rep's measure against its speed"));
+    setMouseTracking(true);
+}
+
+void SpeedChart::show(const std::string& measure, const Band& band, std::vector<TimedRep> reps,
+                      const SpeedAnswer& answer) {
+    m_measure = measure;
+    m_band = band;
+    // One point a rep: those that had no duration are not among the points.
+    std::erase_if(reps, [](const TimedRep& r) { return !(r.duration > 0.0); });
+    m_reps = std::move(reps);
+    m_answer = answer;
+    update();
+}
+
+QRectF SpeedChart::plot() const {
+    return {78, 18, std::max(40.0, width() - 104.0), std::max(40.0, height() - 70.0)};
+}
+
+std::pair<double, double> SpeedChart::rangeX() const {
+    double lo = 100.0;
+    for (const auto& p : m_answer.points)
+        lo = std::min(lo, p.x - p.ux);
+    return {lo - 4.0, 102.0};
+}
+
+std::pair<double, double> SpeedChart::rangeY() const {
+    double lo = 1e300, hi = -1e300;
+    const auto take = [&](double v) {
+        if (std::isfinite(v)) {
+            lo = std::min(lo, v);
+            hi = std::max(hi, v);
+        }
+    };
+    for (const auto& p : m_answer.points) {
+        take(p.y - 1.5 * p.uy);
+        take(p.y + 1.5 * p.uy);
+    }
+    take(m_band.lo);
+    take(m_band.hi);
+    const double air = std::max(1e-6, (hi - lo) * 0.08);
+    return {lo - air, hi + air};
+}
+
+QPointF SpeedChart::place(double x, double y) const {
+    const QRectF r = plot();
+    const auto [x0, x1] = rangeX();
+    const auto [y0, y1] = rangeY();
+    return {r.left() + (x - x0) / (x1 - x0) * r.width(), r.bottom() - (y - y0) / (y1 - y0) * r.height()};
+}
+
+QPointF SpeedChart::placeOf(std::size_t index) const {
+    return index < m_answer.points.size() ? place(m_answer.points[index].x, m_answer.points[index].y) : QPointF();
+}
+
+std::optional<std::size_t> SpeedChart::under(QPointF at) const {
+    constexpr double kNear = 9.0; // px
+    std::optional<std::size_t> best;
+    double nearest = kNear;
+    for (std::size_t i = 0; i < m_answer.points.size(); ++i) {
+        const QPointF d = placeOf(i) - at;
+        if (const double far = std::hypot(d.x(), d.y()); far < nearest) {
+            nearest = far;
+            best = i;
+        }
+    }
+    return best;
+}
+
+void SpeedChart::mousePressEvent(QMouseEvent* e) {
+    const auto i = under(e->position());
+    if (!i || *i >= m_reps.size())
+        return;
+    const Id id = std::atoll(m_reps[*i].rep.c_str());
+    const auto measured = m_bench.analysis().measured.find(id);
+    if (measured == m_bench.analysis().measured.end())
+        return;
+    for (const auto& v : measured->second.values)
+        if (v.measure == m_measure && !v.frames.empty()) {
+            m_bench.showSource(id, v.frames.front());
+            return;
+        }
+}
+
+bool SpeedChart::event(QEvent* e) {
+    if (e->type() == QEvent::ToolTip) {
+        const auto* help = static_cast<QHelpEvent*>(e);
+        const auto i = under(help->pos());
+        const BlueprintMeasure* m = m_bench.blueprint().measure(m_measure);
+        if (!i || !m || *i >= m_reps.size()) {
+            QToolTip::hideText();
+            return true;
+        }
+        const auto rep = m_bench.data().reps.find(std::atoll(m_reps[*i].rep.c_str()));
+        if (rep != m_bench.data().reps.end())
+            QToolTip::showText(help->globalPos(),
+                               tr("%1, rep %2: %3 at %4 %")
+                                   .arg(q(m_bench.data().takes.at(rep->second.take).title))
+                                   .arg(rep->second.number)
+                                   .arg(q(valueWords(m->definition, m_reps[*i].value, m_reps[*i].u)))
+                                   .arg(m_answer.points[*i].x, 0, 'f', 0),
+                               this);
+        return true;
+    }
+    return QWidget::event(e);
+}
+
+void SpeedChart::paintEvent(QPaintEvent*) {
+    const Theme& t = theme();
+    QPainter p(this);
+    p.setRenderHint(QPainter::Antialiasing);
+    p.fillRect(rect(), t.panel);
+    const BlueprintMeasure* m = m_bench.blueprint().measure(m_measure);
+    if (m_answer.points.empty() || !m) {
+        p.setPen(t.quiet);
+        p.setFont(typeface(Type::strong));
+        p.drawText(rect(), Qt::AlignCenter | Qt::TextWordWrap, tr("No rep with a known capture rate is measured yet."));
+        return;
+    }
+    const QRectF r = plot();
+    const auto [x0, x1] = rangeX();
+    const auto [y0, y1] = rangeY();
+    QColor pale = t.hues.model;
+    pale.setAlpha(50);
+    const double top = std::isfinite(m_band.hi) ? place(x0, m_band.hi).y() : r.top();
+    const double bottom = std::isfinite(m_band.lo) ? place(x0, m_band.lo).y() : r.bottom();
+    p.fillRect(QRectF(r.left(), top, r.width(), bottom - top), pale);
+    p.setFont(typeface(Type::small, true));
+    p.setPen(t.hues.model);
+    p.drawText(QPointF(r.left() + 6, top + 14), tr("band %1").arg(q(bandWords(m->definition, m_band))));
+    p.setFont(typeface(Type::small));
+    for (int i = 0; i <= 4; ++i) {
+        const double v = y0 + (y1 - y0) * i / 4;
+        p.setPen(QPen(t.line, 1));
+        p.drawLine(place(x0, v), place(x1, v));
+        p.setPen(t.quiet);
+        p.drawText(QRectF(0, place(x0, v).y() - 8, r.left() - 8, 16), Qt::AlignRight | Qt::AlignVCenter,
+                   q(numberWords(m->definition, v, (y1 - y0) / 40)));
+    }
+    for (double x = 10.0 * std::ceil(x0 / 10.0); x <= x1; x += 10.0) {
+        p.setPen(t.quiet);
+        p.drawText(QRectF(place(x, y0).x() - 40, r.bottom() + 6, 80, 16), Qt::AlignHCenter, tr("%1 %").arg(x));
+    }
+    p.drawText(QRectF(r.left(), r.bottom() + 26, r.width(), 18), Qt::AlignHCenter, tr("speed, of the fastest rep"));
+    if (m_answer.leaves) {
+        if (const auto& interval = m_answer.leaves->interval) {
+            QColor grey = t.quiet;
+            grey.setAlpha(46);
+            const double a = place(std::max(x0, interval->lo), y0).x(), b = place(std::min(x1, interval->hi), y0).x();
+            p.fillRect(QRectF(a, r.top(), std::max(0.0, b - a), r.height()), grey);
+        }
+        p.setPen(QPen(t.text, 1.4, Qt::DashLine));
+        const double at = place(m_answer.leaves->x, y0).x();
+        p.drawLine(QPointF(at, r.top()), QPointF(at, r.bottom()));
+        p.setFont(typeface(Type::body, true));
+        p.drawText(QRectF(at - 140, r.top() - 2, 134, 18), Qt::AlignRight,
+                   tr("falls apart at %1 %").arg(m_answer.leaves->x, 0, 'f', 0));
+    }
+    if (m_answer.line) {
+        p.save();
+        p.setClipRect(r);
+        p.setPen(QPen(t.hues.athlete, 2));
+        p.drawLine(place(x0, m_answer.line->intercept + m_answer.line->slope * x0),
+                   place(x1, m_answer.line->intercept + m_answer.line->slope * x1));
+        p.restore();
+    }
+    for (std::size_t i = 0; i < m_answer.points.size(); ++i) {
+        const auto& point = m_answer.points[i];
+        p.setPen(QPen(t.hues.athlete, 1));
+        p.drawLine(place(point.x - point.ux, point.y), place(point.x + point.ux, point.y));
+        p.drawLine(place(point.x, point.y - point.uy), place(point.x, point.y + point.uy));
+        const bool in = point.y >= m_band.lo && point.y <= m_band.hi;
+        p.setPen(QPen(t.hues.athlete, 1.6));
+        p.setBrush(in ? QBrush(t.panel) : QBrush(t.hues.athlete)); // hollow = inside, as everywhere
+        p.drawEllipse(placeOf(i), 4.5, 4.5);
+    }
+}
+
+void CueChart::show(const std::vector<CueStanding>& standings) {
+    m_standings = standings;
+    QStringList words;
+    for (const auto& c : standings)
+        words << tr("%1: %2 of %3 good").arg(q(c.cue)).arg(c.good).arg(c.n);
+    setAccessibleDescription(words.join(". "));
+    update();
+}
+
+void CueChart::paintEvent(QPaintEvent*) {
+    const Theme& t = theme();
+    QPainter p(this);
+    p.setRenderHint(QPainter::Antialiasing);
+    p.fillRect(rect(), t.panel);
+    if (m_standings.empty()) {
+        p.setPen(t.quiet);
+        p.setFont(typeface(Type::strong));
+        p.drawText(rect(), Qt::AlignCenter | Qt::TextWordWrap,
+                   tr("Practice counts reps by the cue they were done with."));
+        return;
+    }
+    const auto n = static_cast<int>(m_standings.size());
+    const double left = 24, right = width() - 24.0, top = 16, row = std::min(96.0, (height() - 56.0) / n);
+    const auto x = [&](double share) { return left + share * (right - left); };
+    for (int i = 0; i < n; ++i) {
+        const auto& c = m_standings[static_cast<std::size_t>(i)];
+        const double y = top + i * row;
+        p.setPen(t.text);
+        p.setFont(typeface(Type::body, true));
+        const QRectF line(left, y, right - left, 20);
+        const QString standing =
+            c.more > 0 ? tr("%1 more to compare").arg(c.more) : tr("the best with %1").arg(c.pBest, 0, 'f', 2);
+        p.drawText(line, Qt::AlignLeft | Qt::AlignVCenter,
+                   p.fontMetrics().elidedText(tr("\u201c%1\u201d").arg(q(c.cue)), Qt::ElideRight,
+                                              static_cast<int>(line.width() * 0.6)));
+        p.setFont(typeface(Type::small));
+        p.setPen(t.quiet);
+        p.drawText(line, Qt::AlignRight | Qt::AlignVCenter,
+                   n == 1 ? tr("%1 of %2 good").arg(c.good).arg(c.n)
+                          : tr("%1 of %2 good, %3").arg(c.good).arg(c.n).arg(standing));
+        const double bar = y + 26, high = std::min(18.0, row - 40);
+        p.setPen(Qt::NoPen);
+        p.setBrush(t.line);
+        p.drawRoundedRect(QRectF(left, bar, right - left, high), 3, 3);
+        QColor pale = t.hues.athlete;
+        pale.setAlpha(90);
+        p.setBrush(pale);
+        p.drawRect(QRectF(x(c.interval.lo), bar, x(c.interval.hi) - x(c.interval.lo), high));
+        p.setBrush(t.hues.athlete);
+        p.drawRect(QRectF(x(c.share) - 2, bar - 3, 4, high + 6));
+    }
+    p.setFont(typeface(Type::small));
+    p.setPen(t.quiet);
+    for (const double share : {0.0, 0.25, 0.5, 0.75, 1.0})
+        p.drawText(QRectF(x(share) - 40, top + n * row - 4, 80, 16),
+                   share == 0.0   ? Qt::AlignRight
+                   : share == 1.0 ? Qt::AlignLeft
+                                  : Qt::AlignHCenter,
+                   tr("%1 %").arg(std::lround(100 * share)));
+}
+
+} // namespace riflesso

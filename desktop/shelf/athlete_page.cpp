@@ -1,0 +1,260 @@
+#include "desktop/shelf/athlete_page.h"
+
+#include "casebook/text.h"
+#include "desktop/parts/card.h"
+#include "desktop/theme/theme.h"
+
+#include <QComboBox>
+#include <QHBoxLayout>
+#include <QPainter>
+#include <QPushButton>
+#include <QScrollArea>
+
+#include <algorithm>
+#include <map>
+#include <set>
+
+namespace riflesso {
+namespace {
+
+bool isThere(const FaultStanding& f) {
+    return f.standing == Standing::workingOn || f.standing == Standing::seen;
+}
+
+constexpr std::size_t kFociAtOnce = 2;
+
+// Seven days side by side: a bar of minutes a technique, stacked.
+class WeekBars : public QWidget {
+public:
+    WeekBars(std::map<std::string, std::vector<std::pair<QString, double>>> minutes, Day today)
+        : m_minutes(std::move(minutes)), m_today(today) {
+        setMinimumHeight(150);
+        setAccessibleName(AthletePage::tr("One week of minutes, all techniques"));
+    }
+
+protected:
+    void paintEvent(QPaintEvent*) override {
+        const Theme& t = theme();
+        QPainter p(this);
+        p.setRenderHint(QPainter::Antialiasing);
+        p.fillRect(rect(), t.panel);
+        double most = 30.0;
+        for (const auto& [day, parts] : m_minutes) {
+            double sum = 0.0;
+            for (const auto& [name, minutes] : parts)
+                sum += minutes;
+            most = std::max(most, sum);
+        }
+        const double wide = width() / 7.0, base = height() - 26.0;
+        for (int i = 0; i < 7; ++i) {
+            const Day day = m_today + std::chrono::days(i);
+            const double x = i * wide;
+            p.setPen(t.quiet);
+            p.setFont(typeface(Type::small));
+            p.drawText(QRectF(x, base + 5, wide, 18), Qt::AlignHCenter, q(dayWords(day)));
+            double y = base, sum = 0.0;
+            if (const auto it = m_minutes.find(isoDate(day)); it != m_minutes.end())
+                for (std::size_t k = 0; k < it->second.size(); ++k) {
+                    const double high = (base - 30) * it->second[k].second / most;
+                    y -= high;
+                    sum += it->second[k].second;
+                    QColor fill = t.hues.athlete;
+                    fill.setAlpha(k % 2 ? 120 : 210); // techniques alternate, and are named in the bar
+                    p.fillRect(QRectF(x + 8, y, wide - 16, high - 1), fill);
+                    if (high > 15) {
+                        p.setPen(t.onAccent);
+                        p.drawText(QRectF(x + 10, y, wide - 20, high), Qt::AlignCenter,
+                                   p.fontMetrics().elidedText(it->second[k].first, Qt::ElideRight,
+                                                              static_cast<int>(wide - 22)));
+                    }
+                }
+            p.setPen(sum > 0 ? t.text : t.quiet);
+            p.setFont(typeface(Type::small, true));
+            p.drawText(QRectF(x, y - 18, wide, 16), Qt::AlignHCenter,
+                       sum > 0 ? AthletePage::tr("%1 min").arg(sum) : AthletePage::tr("free"));
+        }
+        p.setPen(QPen(t.line, 1));
+        p.drawLine(QPointF(0, base), QPointF(width(), base));
+    }
+
+private:
+    std::map<std::string, std::vector<std::pair<QString, double>>> m_minutes; ///< by day: technique and minutes
+    Day m_today;
+};
+
+} // namespace
+
+std::vector<SharedPart> sharedParts(const std::vector<ShelfCase>& cases,
+                                    const std::function<std::optional<Blueprint>(const std::string&)>& blueprint) {
+    std::map<std::string, SharedPart> all;
+    for (const auto& c : cases) {
+        const auto b = blueprint(c.blueprintId);
+        std::set<std::string> here;
+        for (const auto& f : detailFromJson(c.card.detail).faults) {
+            const Fault* fault = b ? b->fault(f.fault) : nullptr;
+            if (!fault || !isThere(f))
+                continue;
+            for (const auto& part : f.parts) {
+                all[part].part = part;
+                all[part].faults.push_back(AthletePage::tr("%1 (%2)").arg(q(fault->name), c.technique));
+                here.insert(part);
+            }
+        }
+        for (const auto& part : here)
+            ++all[part].techniques;
+    }
+    std::vector<SharedPart> out;
+    for (auto& [part, s] : all)
+        if (s.techniques >= 2)
+            out.push_back(std::move(s));
+    std::stable_sort(out.begin(), out.end(), [](const auto& a, const auto& b) { return a.techniques > b.techniques; });
+    return out;
+}
+
+AthletePage::AthletePage(const ShelfAthlete& athlete, const std::vector<ShelfAthlete>& others,
+                         std::function<std::optional<Blueprint>(const std::string&)> blueprint, Day today,
+                         QWidget* parent)
+    : QDialog(parent), m_athlete(athlete) {
+    setObjectName("athletePage");
+    setWindowTitle(athlete.name());
+    resize(980, 640);
+    auto* all = new QVBoxLayout(this);
+    auto* top = new QHBoxLayout;
+    auto* title = new QLabel(athlete.name());
+    title->setObjectName("title");
+    top->addWidget(title);
+    top->addWidget(wrapped(athlete.when(today), "quiet"), 1);
+    auto* more = new QPushButton(tr("Another technique …"));
+    top->addWidget(more);
+    all->addLayout(top);
+
+    auto* techniques = new Card(tr("Techniques"));
+    std::map<std::string, std::vector<std::pair<QString, double>>> week;
+    std::size_t foci = 0;
+    QStringList injuries;
+    for (const auto& c : athlete.cases) {
+        const auto b = blueprint(c.blueprintId);
+        const CardDetail d = detailFromJson(c.card.detail);
+        foci += d.focus.size();
+        auto* open = new QPushButton(c.technique);
+        open->setObjectName("openTechnique");
+        connect(open, &QPushButton::clicked, this, [this, id = c.id] {
+            emit openCase(id);
+            accept();
+        });
+        QStringList lines;
+        lines << (c.card.focus.empty() ? tr("no focus yet") : tr("works on: %1").arg(q(c.card.focus)));
+        QStringList held, seen;
+        for (const auto& f : d.faults)
+            if (const Fault* fault = b ? b->fault(f.fault) : nullptr) {
+                if (f.standing == Standing::held)
+                    held << q(fault->name);
+                if (f.standing == Standing::seen)
+                    seen << q(fault->name);
+            }
+        if (!seen.isEmpty())
+            lines << tr("also seen: %1").arg(seen.join(", "));
+        if (!held.isEmpty())
+            lines << tr("held: %1").arg(held.join(", "));
+        if (!c.card.next.empty())
+            lines << tr("next: %1").arg(q(c.card.next));
+        if (!d.competition.empty())
+            lines << tr("competition on %1").arg(q(d.competition));
+        auto* row = new QHBoxLayout;
+        row->addWidget(open);
+        row->addWidget(wrapped(lines.join("\n")), 1);
+        techniques->body()->addLayout(row);
+        for (const auto& [day, minutes] : d.week)
+            week[day].emplace_back(c.technique, minutes);
+        if (!d.injuries.empty() && !injuries.contains(q(d.injuries)))
+            injuries << q(d.injuries);
+    }
+    if (athlete.cases.empty())
+        techniques->body()->addWidget(wrapped(tr("No technique yet."), "quiet"));
+    if (foci > kFociAtOnce)
+        techniques->body()->addWidget(
+            wrapped(tr("%1 things are worked on at once over all techniques. Two at most stay "
+                       "in one head: park one.")
+                        .arg(foci),
+                    "caution"));
+    techniques->body()->addStretch(1);
+
+    auto* shared = new Card(tr("What they share"));
+    const auto parts = sharedParts(athlete.cases, blueprint);
+    for (const auto& s : parts)
+        shared->body()->addWidget(wrapped(tr("<b>%1</b>, in %2 of %3 techniques: %4")
+                                              .arg(q(s.part))
+                                              .arg(s.techniques)
+                                              .arg(athlete.cases.size())
+                                              .arg(QStringList(s.faults.begin(), s.faults.end()).join(", "))));
+    if (parts.empty())
+        shared->body()->addWidget(
+            wrapped(athlete.cases.size() < 2 ? tr("One technique so far. With a second one stands here what both lack.")
+                                             : tr("No part of the body shows up in the faults of two techniques."),
+                    "quiet"));
+    shared->body()->addStretch(1);
+    auto* limits = new Card(tr("Injuries and limits"));
+    limits->body()->addWidget(wrapped(injuries.isEmpty() ? tr("Nothing is noted. Ask before the first rep of each day.")
+                                                         : injuries.join("\n"),
+                                      injuries.isEmpty() ? "quiet" : "caution"));
+    if (!injuries.isEmpty())
+        limits->body()->addWidget(
+            wrapped(tr("What hurts is left out, and seen by a physician or physiotherapist."), "caution"));
+    limits->body()->addStretch(1);
+    auto* minutes = new Card(tr("One week of minutes"));
+    minutes->body()->addWidget(new WeekBars(week, today), 1);
+
+    auto* middle = new QHBoxLayout;
+    middle->addWidget(techniques, 3);
+    auto* side = new QVBoxLayout;
+    side->addWidget(shared, 2);
+    side->addWidget(limits, 1);
+    middle->addLayout(side, 2);
+    all->addLayout(middle, 3);
+    all->addWidget(minutes, 2);
+
+    auto* bottom = new QHBoxLayout;
+    auto* hand = new QPushButton(tr("Hand over as a file …"));
+    hand->setObjectName("handOver");
+    hand->setToolTip(tr("Everything of this person as one file that Riflesso opens elsewhere."));
+    bottom->addWidget(hand);
+    auto* who = new QComboBox;
+    who->setObjectName("mergeWith");
+    who->setAccessibleName(tr("The other entry"));
+    who->addItem(tr("The same person as …"), 0);
+    for (const auto& o : others)
+        if (o.id != athlete.id)
+            who->addItem(o.name(), QVariant::fromValue<qlonglong>(o.id));
+    auto* join = new QPushButton(tr("Make one"));
+    join->setObjectName("mergeAthletes");
+    join->setEnabled(false);
+    connect(who, &QComboBox::currentIndexChanged, join, [join](int i) { join->setEnabled(i > 0); });
+    bottom->addWidget(who);
+    bottom->addWidget(join);
+    bottom->addStretch(1);
+    auto* erase = new QPushButton(tr("Delete wholly …"));
+    erase->setObjectName("eraseWholly");
+    erase->setToolTip(tr("At once, films included, with a list of what went: a guardian may ask for it."));
+    bottom->addWidget(erase);
+    auto* close = new QPushButton(tr("Close"));
+    close->setDefault(true);
+    bottom->addWidget(close);
+    all->addLayout(bottom);
+    connect(more, &QPushButton::clicked, this, [this] {
+        accept();
+        emit anotherTechnique();
+    });
+    connect(hand, &QPushButton::clicked, this, [this] { emit handOver(); });
+    connect(join, &QPushButton::clicked, this, [this, who] {
+        const Id other = who->currentData().toLongLong();
+        accept();
+        emit merge(other);
+    });
+    connect(erase, &QPushButton::clicked, this, [this] {
+        accept();
+        emit eraseWholly();
+    });
+    connect(close, &QPushButton::clicked, this, &QDialog::reject);
+}
+
+} // namespace riflesso

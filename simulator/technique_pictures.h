@@ -1,0 +1,23 @@
+#pragma once
+/// \file
+/// What a technique looks like at its key positions, without a film.
+
+#include "simulator/film_maker.h"
+
+#include <map>
+#include <string>
+
+namespace riflesso {
+
+/// One moment of the simulated athlete from the side, and where its joints are seen.
+struct PositionPicture {
+    Picture picture;
+    std::map<LandmarkName, Pixel> points; ///< px of the picture
+};
+
+/// One rep without variation, by key position. \p faults: as faultsOf() names them. \p height of the pictures, px,
+/// 90 to 1080. Errors: a technique or a fault that is not known.
+Result<std::map<std::string, PositionPicture>> positionPictures(const std::string& technique, const Faults& faults = {},
+                                                                int height = 360);
+
+} // namespace riflesso

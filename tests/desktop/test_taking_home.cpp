@@ -1,0 +1,269 @@
+// In motion and taken home, through the real window: both films locked and played, a ghost, a trace, a clip, a review
+// recorded with the simulated microphone, the folder; the athlete's page, the squad sheet, and a bundle out and in.
+
+#include "desktop/handover/handover_page.h"
+#include "desktop/mirror/export_dialog.h"
+#include "desktop/mirror/mirror_page.h"
+#include "desktop/progress/progress_page.h"
+#include "desktop/shelf/arrival_dialog.h"
+#include "desktop/shelf/athlete_page.h"
+#include "desktop/shelf/squad_sheet.h"
+#include "tests/support/window_test.h"
+
+#include <QApplication>
+#include <QComboBox>
+#include <QLabel>
+#include <QLineEdit>
+#include <QSpinBox>
+
+#include <algorithm>
+#include <cmath>
+
+using namespace riflesso;
+
+class TestTakingHome : public test::WindowTest {
+    Q_OBJECT
+    MirrorPage* mirror() const { return static_cast<MirrorPage*>(view()->page(Workspace::mirror)); }
+    HandoverPage* handover() const { return view()->handover(); }
+    ReviewPanel* review() const { return handover()->review(); }
+    ShelfPage* shelf() const { return m_window->shelf(); }
+    void key(QWidget* to, Qt::Key k) {
+        QTest::keyClick(to, k);
+        QVERIFY(settle(*m_window));
+    }
+    void atShelf() {
+        m_window->showShelf();
+        QVERIFY(settle(*m_window));
+        QVERIFY(shelf());
+    }
+private slots:
+    void initTestCase() {
+        prepare("RiflessoTestTakingHome");
+        openWindow();
+    }
+    void loopsPlaysBackwardsAndShowsAngles() {
+        go(Workspace::mirror);
+        key(mirror(), Qt::Key_M);
+        auto* moving = mirror()->moving();
+        const Rep& rep = *view()->bench().rep();
+        // Only the phase under the playhead is played.
+        const auto [first, last] = moving->stretch();
+        view()->bench().setFrame(
+            (rep.positions.at("foot_leaves").frame.value + rep.positions.at("heel_lands").frame.value) / 2);
+        key(mirror(), Qt::Key_L);
+        QVERIFY(moving->loops());
+        QVERIFY(first < moving->stretch().first && moving->stretch().second < last);
+        key(mirror(), Qt::Key_B);
+        QVERIFY(moving->speed() < 0.0);
+        QTest::keyClick(mirror(), Qt::Key_Space);
+        std::vector<int> seen;
+        QTRY_VERIFY_WITH_TIMEOUT((seen.push_back(view()->bench().frame()), seen.size() > 25), 20000);
+        QTest::keyClick(mirror(), Qt::Key_Space);
+        int back = 0;
+        for (std::size_t i = 1; i < seen.size(); ++i) {
+            QVERIFY(seen[i] >= moving->stretch().first.value && seen[i] <= moving->stretch().second.value);
+            back += seen[i] < seen[i - 1];
+        }
+        QVERIFY(back > 0);
+        key(mirror(), Qt::Key_B);
+        key(mirror(), Qt::Key_L);
+        QVERIFY(!moving->loops() && moving->speed() > 0.0);
+        // The front view is locked to the side view: it stands beside it.
+        if (moving->hasAngles()) {
+            const QImage one = moving->grab().toImage();
+            key(mirror(), Qt::Key_A);
+            QVERIFY(moving->angles());
+            QVERIFY(moving->grab().toImage() != one);
+            picture("angles");
+            key(mirror(), Qt::Key_A);
+        }
+        const QImage bare = moving->grab().toImage();
+        key(mirror(), Qt::Key_G);
+        const QImage full = moving->grab().toImage();
+        key(mirror(), Qt::Key_G);
+        const QImage faint = moving->grab().toImage();
+        QVERIFY(bare != full && full != faint && faint != bare);
+        picture("ghost");
+        key(mirror(), Qt::Key_G);
+        QCOMPARE(moving->ghost(), 0.0);
+    }
+    void aPhaseOnOnePicture() {
+        key(mirror(), Qt::Key_T);
+        auto* trace = mirror()->trace();
+        QTRY_VERIFY_WITH_TIMEOUT(!trace->busy() && !trace->picture().isNull(), 60000);
+        picture("trace");
+        const QImage seven = trace->picture();
+        child<QSpinBox>("traceExposures")->setValue(3);
+        QTRY_VERIFY_WITH_TIMEOUT(!trace->busy() && trace->picture() != seven, 60000);
+        key(mirror(), Qt::Key_T);
+        QVERIFY(mirror()->moving()->isHidden() || !trace->isVisible());
+    }
+    void whatIsSeenBecomesAClip() {
+        key(mirror(), Qt::Key_M);
+        auto* dialog = mirror()->exportClip();
+        QVERIFY(dialog);
+        QVERIFY(settle(*m_window));
+        picture("export", dialog);
+        dialog->findChild<QComboBox*>("exportSize")->setCurrentIndex(2);
+        dialog->findChild<QComboBox*>("exportSlow")->setCurrentIndex(0);
+        const QString file = m_dir.filePath("clip.mp4");
+        dialog->writeTo(file);
+        QVERIFY(dialog->busy());
+        QTRY_VERIFY_WITH_TIMEOUT(!dialog->busy(), 120000);
+        const auto clip = Film::open(file.toStdString());
+        QVERIFY(clip.ok());
+        QCOMPARE((*clip)->info().width, 1280);
+        dialog->close();
+    }
+    void theReviewIsRecordedSceneByScene() {
+        go(Workspace::handover);
+        press("handoverReview");
+        QTRY_VERIFY_WITH_TIMEOUT(!review()->review().scenes.empty(), 10000);
+        const auto scenes = review()->review().scenes;
+        QVERIFY(scenes.size() >= 4);
+        auto* microphone = child<QComboBox>("reviewMicrophone");
+        microphone->setCurrentIndex(microphone->count() - 1); // the simulated one
+        auto* stage = child<SceneStage>("sceneStage");
+        QTRY_VERIFY_WITH_TIMEOUT(!stage->picture().isNull(), 30000);
+        picture("review");
+        review()->choose(0);
+        for (int i = 0; i < 3; ++i) {
+            QCOMPARE(review()->chosen(), i);
+            press("sceneRecord");
+            QVERIFY(review()->recording());
+            const QPoint middle = stage->pictureRect().center().toPoint();
+            QTest::mouseMove(stage, middle);
+            QTest::mouseMove(stage, middle + QPoint(30, 10));
+            QTest::mousePress(stage, Qt::LeftButton, {}, middle);
+            QTest::mouseMove(stage, middle + QPoint(60, 40));
+            QTest::mouseRelease(stage, Qt::LeftButton, {}, middle + QPoint(60, 40));
+            QTest::qWait(500);
+            if (i == 1)
+                picture("recording");
+            press("sceneRecord"); // done; the next scene is there
+            QVERIFY(!review()->recording());
+        }
+        const auto kept = readReview(review()->folder());
+        QVERIFY(kept.ok() && *kept && **kept == review()->review());
+        for (int i = 0; i < 3; ++i) {
+            const Scene& s = review()->review().scenes[static_cast<std::size_t>(i)];
+            QVERIFY(s.spoken && s.pointer.size() >= 2);
+            const auto voice = soundOf(voiceFile(review()->folder(), s), 48000.0);
+            QVERIFY(voice.ok());
+            QVERIFY(static_cast<double>(voice->samples.size()) / voice->rate > 0.3);
+            QVERIFY(s.pointer.back().at < 30.0);
+        }
+        QVERIFY(std::any_of(review()->review().scenes[0].pointer.begin(), review()->review().scenes[0].pointer.end(),
+                            [](const PointerSample& p) { return p.drawing; }));
+        // The last one is taken back; one goes later; one is left out; one is added; words are changed.
+        review()->choose(2);
+        press("sceneTakeBack");
+        QVERIFY(!review()->review().scenes[2].spoken);
+        QVERIFY(!std::filesystem::exists(voiceFile(review()->folder(), review()->review().scenes[2])));
+        review()->choose(0);
+        const int moved = review()->review().scenes[0].id;
+        press("sceneDown");
+        QCOMPARE(review()->review().scenes[1].id, moved);
+        review()->choose(static_cast<int>(review()->review().scenes.size()) - 1);
+        press("sceneDrop");
+        QCOMPARE(review()->review().scenes.size(), scenes.size() - 1);
+        press("sceneAdd");
+        QCOMPARE(review()->review().scenes.size(), scenes.size());
+        auto* words = child<QLineEdit>("sceneWords");
+        words->setText("Look at the back foot");
+        QTest::keyClick(words, Qt::Key_Return);
+        QCOMPARE(review()->review().scenes.back().words, std::string("Look at the back foot"));
+        press("scenePlay");
+        QVERIFY(review()->playing());
+        press("scenePlay");
+    }
+    void theFolderIsMadeOfAllOfIt() {
+        handover()->showReview(false);
+        QVERIFY(settle(*m_window));
+        picture("handover");
+        // Long scenes would make a long film here.
+        Review shorter = review()->review();
+        shorter.scenes.resize(3);
+        for (auto& s : shorter.scenes)
+            s.seconds = 1.0;
+        QVERIFY(keepReview(review()->folder(), shorter).ok());
+        m_window.reset();
+        openWindow(); // and it is still there on another day
+        go(Workspace::handover);
+        const QString folder = m_dir.filePath("home");
+        handover()->writeTo(folder);
+        QTRY_VERIFY_WITH_TIMEOUT(!handover()->busy(), 180000);
+        for (const char* name : {"README.txt", "review.mp4", "review.vtt", "movement.mp4", "report.pdf", "report.html"})
+            QVERIFY2(QFile::exists(folder + "/" + name), name);
+        QVERIFY(soundOf((folder + "/review.mp4").toStdString(), 16000.0).ok()); // with the voice
+        const int wide = child<QComboBox>("reportReader")->count();
+        QCOMPARE(wide, 3);
+    }
+    void progressAnswersSixQuestions() {
+        go(Workspace::progress);
+        for (int i = 1; i <= 6; ++i) {
+            press(qPrintable(QString("question%1").arg(i)));
+            const auto* answer = child<QLabel>("progressAnswer");
+            QVERIFY(answer && answer->text().size() > 15);
+            picture(qPrintable(QString("question%1").arg(i)));
+        }
+        press("question3");
+        auto* chart = child<SpeedChart>("speedChart");
+        QVERIFY(chart);
+        if (chart->count() > 0) { // a click on a rep leads to its frame
+            QTest::mouseClick(chart, Qt::LeftButton, {}, chart->placeOf(0).toPoint());
+            QVERIFY(settle(*m_window));
+            QVERIFY(view()->current() == Workspace::marking);
+        }
+    }
+    void theAthletesPageAndTheSquad() {
+        atShelf();
+        const Id person = shelf()->model().people().front().id;
+        auto* page = shelf()->showAthlete(person);
+        QVERIFY(page);
+        QVERIFY(settle(*m_window));
+        QVERIFY(!page->findChildren<QPushButton*>("openTechnique").isEmpty());
+        picture("athlete", page);
+        page->close();
+        auto* sheet = shelf()->showSquad();
+        QVERIFY(sheet);
+        QVERIFY(settle(*m_window));
+        picture("squad", sheet);
+        QVERIFY(!sheet->sessionHtml().isEmpty());
+        sheet->close();
+    }
+    void aBundleOutAndIn() {
+        atShelf();
+        const auto people = shelf()->model().people();
+        const QString file = m_dir.filePath("one.riflesso");
+        QVERIFY(shelf()->handOver({people.front().id}, file));
+        QVERIFY(QFile::exists(file));
+        const std::size_t before = m_window->library()->cases()->size();
+        auto* same = shelf()->takeIn(file);
+        QVERIFY(same);
+        QVERIFY(settle(*m_window));
+        picture("arrival", same);
+        QCOMPARE(same->choice(0)->currentIndex(), 0); // here already: left out unless asked for
+        same->choice(0)->setCurrentIndex(1);
+        QVERIFY(same->takeIn());
+        same->accept();
+        QVERIFY(settle(*m_window));
+        QVERIFY(m_window->library()->cases()->size() > before);
+        QVERIFY(!shelf()->takeIn(m_dir.filePath("clip.mp4"))); // no bundle: words, and nothing happens
+        // Two entries of one person become one again.
+        Id second = 0;
+        for (const auto& a : shelf()->model().people())
+            if (a.id != people.front().id && a.athlete.name == people.front().athlete.name)
+                second = a.id;
+        QVERIFY(second != 0);
+        shelf()->merge(people.front().id, second);
+        QVERIFY(!shelf()->model().athlete(second));
+        const auto films = m_window->library()->knownFilms()->size();
+        QVERIFY(films > 0);
+        shelf()->eraseWholly(people.front().id, true);
+        QVERIFY(!shelf()->model().athlete(people.front().id));
+        QVERIFY(m_window->library()->knownFilms()->size() < films);
+    }
+};
+QTEST_MAIN(TestTakingHome)
+#include "test_taking_home.moc"

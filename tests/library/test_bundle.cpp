@@ -1,0 +1,213 @@
+#include "library/bundle.h"
+
+#include "casebook/analysis.h"
+#include "casebook/shipped.h"
+#include "tests/support/demo_copy.h"
+
+#include <QFile>
+#include <QProcess>
+#include <QTemporaryDir>
+#include <QTest>
+
+#include <algorithm>
+#include <random>
+
+using namespace riflesso;
+namespace fs = std::filesystem;
+
+class TestBundle : public QObject {
+    Q_OBJECT
+    QTemporaryDir m_dir;
+    std::unique_ptr<Library> m_demo;
+    std::vector<Id> m_all;
+
+    fs::path path(const QString& name) const { return m_dir.filePath(name).toStdString(); }
+    std::unique_ptr<Library> fresh(const QString& name) const { return std::move(*Library::create(path(name))); }
+    static Analysis analysed(Library& library, Id id) {
+        const auto data = library.load(id);
+        return analyse(*data, *shippedBlueprint(data->blueprintId), *dayFromIso("2026-11-23"));
+    }
+    // What is in a library, so that a refused bundle can be seen to have left nothing.
+    static QStringList everything(const fs::path& folder) {
+        QStringList out;
+        for (const auto& e : fs::recursive_directory_iterator(folder))
+            if (e.path().filename().string().rfind("library.sqlite", 0) != 0)
+                out << QString::fromStdString(e.path().lexically_relative(folder).string());
+        out.sort();
+        return out;
+    }
+    static QByteArray bytesOf(const fs::path& file) {
+        QFile f(QString::fromStdString(file.string()));
+        return f.open(QIODevice::ReadOnly) ? f.readAll() : QByteArray();
+    }
+    static void write(const fs::path& file, const QByteArray& bytes) {
+        QFile f(QString::fromStdString(file.string()));
+        QVERIFY(f.open(QIODevice::WriteOnly));
+        f.write(bytes);
+    }
+    std::vector<BundleChoice> everyone() const {
+        std::vector<BundleChoice> out;
+        for (std::size_t i = 0; i < m_all.size(); ++i)
+            out.push_back({i, 0});
+        return out;
+    }
+    // Python's zipfile makes what our writer never would.
+    bool python(const QString& code, const QStringList& arguments) const {
+        QProcess p;
+        p.start("/usr/bin/python3", QStringList{"-c", code} + arguments);
+        return p.waitForFinished(60000) && p.exitCode() == 0;
+    }
+private slots:
+    void initTestCase() {
+        QVERIFY(test::copyDemo(m_dir.filePath("demo")));
+        auto opened = Library::open(path("demo"));
+        QVERIFY(opened);
+        m_demo = std::move(*opened);
+        const auto cases = m_demo->cases();
+        for (const auto& c : *cases)
+            m_all.push_back(c.id);
+        QVERIFY(!m_all.empty());
+        const auto done = writeBundle(*m_demo, m_all, path("all.riflesso"), {});
+        QVERIFY2(done.ok(), done ? "" : done.error().text().c_str());
+    }
+    void elsewhereTheSameToTheLastDigit() {
+        auto other = fresh("other");
+        const auto in = takeInBundle(*other, path("all.riflesso"), everyone());
+        QVERIFY2(in.ok(), in ? "" : in.error().text().c_str());
+        QCOMPARE(in->size(), m_all.size());
+        QCOMPARE(other->athletes()->size(), m_demo->athletes()->size());
+        for (std::size_t i = 0; i < m_all.size(); ++i) {
+            const Analysis a = analysed(*m_demo, m_all[i]), b = analysed(*other, (*in)[i]);
+            QCOMPARE(a.deviations.size(), b.deviations.size());
+            for (std::size_t k = 0; k < a.deviations.size(); ++k) {
+                QVERIFY(a.deviations[k].value.mean == b.deviations[k].value.mean);
+                QVERIFY(a.deviations[k].value.u == b.deviations[k].value.u);
+            }
+            QCOMPARE(a.judgement.focus, b.judgement.focus);
+            const auto taken = other->load((*in)[i]);
+            for (const auto& [id, take] : taken->takes)
+                QVERIFY2(fs::exists(other->filmOf(take)), take.film.c_str());
+        }
+        // Once more: it is the same, and nothing is copied twice.
+        const auto contents = lookIntoBundle(*other, path("all.riflesso"));
+        QVERIFY(contents);
+        for (const auto& c : contents->cases)
+            QVERIFY2(c.sameCase != 0 && c.identical, c.difference.c_str());
+        const auto before = everything(path("other")).filter("media/");
+        QVERIFY(takeInBundle(*other, path("all.riflesso"), everyone()));
+        QCOMPARE(everything(path("other")).filter("media/"), before);
+        QCOMPARE(other->cases()->size(), 2 * m_all.size()); // beside one another, unasked nothing is overwritten
+    }
+    void whatIsNewerIsSaidAndSomebodyKnownStaysOne() {
+        auto other = fresh("known");
+        QVERIFY(takeInBundle(*other, path("all.riflesso"), {{0, 0}}));
+        const Id person = (*other->athletes())[0].id, mine = (*other->cases())[0].id;
+        auto data = *other->load(mine);
+        Block block;
+        block.id = other->freshId();
+        block.day = *dayFromIso("2026-11-22");
+        block.drill = "x";
+        block.reps = {{true, {}, {}}};
+        QVERIFY(other->apply(mine, {BlockEdit{block.id, {}, block}}));
+        const auto contents = lookIntoBundle(*other, path("all.riflesso"));
+        QVERIFY(contents);
+        QVERIFY(!contents->cases[0].identical);
+        QVERIFY(contents->cases[0].difference.find("blocks of practice") != std::string::npos);
+        QCOMPARE(contents->cases[0].sameAthlete, person);
+        QVERIFY(takeInBundle(*other, path("all.riflesso"), {{0, person}}));
+        QCOMPARE(other->athletes()->size(), std::size_t(1));
+        QCOMPARE((*other->athletes())[0].cases.size(), std::size_t(2));
+    }
+    void withoutFilmsItIsSmallAndAnybodyCanReadIt() {
+        BundleOptions o;
+        o.films = false;
+        o.blueprints["own"] = "{}";
+        QVERIFY(writeBundle(*m_demo, m_all, path("small.riflesso"), o));
+        QVERIFY(fs::file_size(path("small.riflesso")) * 4 < fs::file_size(path("all.riflesso")));
+        QVERIFY(python("import sys, zipfile, json\n"
+                       "z = zipfile.ZipFile(sys.argv[1]); assert z.testzip() is None\n"
+                       "t = json.loads(z.read('riflesso.json')); assert t['format'] == 1 and t['cases'][0]['takes']",
+                       {m_dir.filePath("small.riflesso")}));
+        auto other = fresh("small");
+        const auto in = takeInBundle(*other, path("small.riflesso"), {{0, 0}});
+        QVERIFY(in);
+        QVERIFY(!other->load(in->front())->marks.empty());
+    }
+    void whatCannotBeWrittenLeavesNothing() {
+        QVERIFY(!writeBundle(*m_demo, {}, path("none.riflesso"), {}));
+        QVERIFY(!writeBundle(*m_demo, {99999}, path("none.riflesso"), {}));
+        BundleOptions o;
+        int asked = 0;
+        o.progress = [&](double) { return ++asked < 3; };
+        QVERIFY(!writeBundle(*m_demo, m_all, path("none.riflesso"), o));
+        QVERIFY(!fs::exists(path("none.riflesso")) && !fs::exists(path("none.riflesso.part")));
+    }
+    void hostileOnesAreRefusedAndLeaveNothing_data() {
+        QTest::addColumn<QString>("code");
+        const QString head = "import sys, zipfile, json, hashlib\n"
+                             "a = zipfile.ZipFile(sys.argv[1]); t = json.loads(a.read('riflesso.json'))\n"
+                             "films = [n for n in a.namelist() if n.startswith('films/')]\n"
+                             "o = zipfile.ZipFile(sys.argv[2], 'w', zipfile.ZIP_DEFLATED)\n";
+        const auto add = [&](const char* name, const char* body) { QTest::newRow(name) << head + body; };
+        add("a way out", "n = films[0]; d = a.read(n); t['files']['../../out.mp4'] = t['files'].pop(n)\n"
+                         "o.writestr('riflesso.json', json.dumps(t)); o.writestr('../../out.mp4', d); o.close()");
+        add("a part nobody knows", "o.writestr('riflesso.json', json.dumps(t)); o.writestr('films/extra.sh', b'x')\n"
+                                   "[o.writestr(n, a.read(n)) for n in films]; o.close()");
+        add("a link", "o.writestr('riflesso.json', json.dumps(t))\n"
+                      "i = zipfile.ZipInfo(films[0]); i.create_system = 3; i.external_attr = 0o120777 << 16\n"
+                      "o.writestr(i, '/etc/passwd'); o.close()");
+        add("a bomb",
+            "n = films[0]; o.writestr('riflesso.json', json.dumps(t)); o.writestr(n, bytes(300 << 20)); o.close()");
+        add("another sum",
+            "o.writestr('riflesso.json', json.dumps(t))\n"
+            "for n in films:\n  d = bytearray(a.read(n)); d[len(d) // 2] ^= 1; o.writestr(n, bytes(d))\no.close()");
+        add("a part is missing", "o.writestr('riflesso.json', json.dumps(t)); o.close()");
+        add("no table", "[o.writestr(n, a.read(n)) for n in films]; o.close()");
+        add("a newer one", "t['format'] = 2; o.writestr('riflesso.json', json.dumps(t)); o.close()");
+        add("a rep of no take",
+            "t['cases'][0]['reps'][0]['take'] = 999999; o.writestr('riflesso.json', json.dumps(t)); o.close()");
+        add("nobody's case", "t['cases'][0]['athlete'] = 77777; o.writestr('riflesso.json', json.dumps(t)); o.close()");
+        add("a mark of infinity",
+            "k = t['cases'][0]['takes'][0]['marks']; m = next(iter(k.values())); m[0][1] = 1e999\n"
+            "o.writestr('riflesso.json', json.dumps(t)); o.close()");
+    }
+    void hostileOnesAreRefusedAndLeaveNothing() {
+        QFETCH(QString, code);
+        const QString name = QString("hostile-%1").arg(qHash(QTest::currentDataTag()));
+        QVERIFY(python(code, {m_dir.filePath("all.riflesso"), m_dir.filePath(name + ".riflesso")}));
+        auto other = fresh(name);
+        const auto before = everything(path(name));
+        const auto in = takeInBundle(*other, path(name + ".riflesso"), everyone());
+        QVERIFY(!in.ok());
+        QVERIFY(!in.error().what.empty() && !in.error().where.empty());
+        QCOMPARE(everything(path(name)), before);
+        QVERIFY(other->cases()->empty() && other->athletes()->empty());
+        QVERIFY(!fs::exists(m_dir.filePath("out.mp4").toStdString()) && !fs::exists("out.mp4"));
+    }
+    // Flipped, cut and doubled bytes: refused with words or read whole, never anything between.
+    void mutations() {
+        BundleOptions o;
+        o.films = false;
+        QVERIFY(writeBundle(*m_demo, {m_all.front()}, path("small-case.riflesso"), o));
+        const QByteArray whole = bytesOf(path("small-case.riflesso"));
+        auto other = fresh("mutated");
+        std::mt19937 random(11);
+        int refused = 0;
+        constexpr int kMutations = 300; // 2,000 take two minutes with sanitizers
+        for (int i = 0; i < kMutations; ++i) {
+            QByteArray bad = whole;
+            const auto at = [&] { return static_cast<qsizetype>(random() % static_cast<unsigned>(bad.size())); };
+            if (i % 3 == 0)
+                bad.truncate(at());
+            else
+                for (unsigned k = 0; k <= random() % 8; ++k)
+                    bad[at()] = static_cast<char>(random());
+            write(path("mutated.riflesso"), bad);
+            refused += !lookIntoBundle(*other, path("mutated.riflesso")).ok();
+        }
+        QVERIFY2(refused > kMutations / 2, qPrintable(QString::number(refused)));
+        QVERIFY(other->cases()->empty());
+    }
+};
+QTEST_GUILESS_MAIN(TestBundle)
+#include "test_bundle.moc"
