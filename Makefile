@@ -34,8 +34,9 @@ build: configure test-packages
 demo: configure
 	@echo "Building the two programs (first time: three to eight minutes on two cores), then filming the demo (two to three minutes)."
 	@cmake --build --preset release -j $(JOBS) --target riflesso riflesso-cli
-	@if [ ! -f $(DEMO)/library.sqlite ]; then $(BUILD)/bin/riflesso-cli demo $(DEMO) --films $(FILMS); fi
+	@if [ ! -f $(DEMO)/library.sqlite ]; then $(BUILD)/bin/riflesso-cli demo $(DEMO) --first-only --films $(FILMS); fi
 	@if [ -n "$$DISPLAY$$WAYLAND_DISPLAY" ]; then \
+	  $(BUILD)/bin/riflesso-cli demo $(DEMO) --rest --films $(FILMS) > build/demo-rest.log 2>&1 & \
 	  $(BUILD)/bin/riflesso --library $(DEMO); \
 	else \
 	  echo "There is no display here: the same program runs off screen and writes one picture a workspace to build/demo-pictures."; \

@@ -5,6 +5,7 @@
 
 #include "bench/drafts.h"
 #include "bench/mpv.h"
+#include "bench/taking_home.h"
 #include "casebook/analysis.h"
 #include "casebook/shipped.h"
 #include "desktop/parts/frame_service.h"
@@ -676,6 +677,12 @@ int main(int argc, char** argv) {
         fs::remove(only);
         return 0;
     }
+    if (argc > 2 && std::string(argv[2]) == "home") { // riflesso-bench LIBRARY home: only these
+        const fs::path only = makeClip(usual);
+        takingHome(only, usual.frames, {row, wall});
+        fs::remove(only);
+        return 0;
+    }
     const fs::path clip = makeClip(usual), uneven = makeClip(usual, true);
     std::printf("%s, groups of 60, three B-pictures\n", usual.name);
     opening(clip);
@@ -685,6 +692,7 @@ int main(int argc, char** argv) {
     reverse(clip, usual.frames);
     painting(clip);
     locked(clip);
+    takingHome(clip, usual.frames, {row, wall});
     std::printf("within the memory while stepping back across key frames (all caches together 512 MB)\n");
     for (const Clip& c : {usual, Clip{"1080p240", 1920, 1080, 240, 240}, Clip{"2160p30", 3840, 2160, 30, 120}}) {
         const fs::path path = &c.name[0] == &usual.name[0] ? clip : makeClip(c);

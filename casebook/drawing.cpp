@@ -138,6 +138,10 @@ void drawWedge(QPainter& painter, QPointF a, QPointF vertex, QPointF c, QColor c
     painter.setBrush(fill);
     painter.setPen(QPen(colour, 1.5));
     painter.drawPath(path);
+    if (text.isEmpty()) {
+        painter.restore();
+        return;
+    }
     // The value stands on the outer side of the joint.
     const double out = (start + sweep / 2 + 180) * M_PI / 180.0;
     const QFontMetricsF metrics(painter.font());

@@ -193,6 +193,17 @@ void drawGhost(QPainter& p, const QRectF& target, const CaseData& data, const An
             grew = true;
         }
     }
+    // What hangs on no segment (a head) keeps its place beside the point next to it.
+    for (const auto& [name, at] : there) {
+        if (placed.contains(name))
+            continue;
+        const LandmarkName* nearest = nullptr;
+        for (const auto& [known, place] : placed)
+            if (there.contains(known) && (!nearest || distance(there.at(known), at) < distance(there.at(*nearest), at)))
+                nearest = &known;
+        if (nearest)
+            placed[name] = placed.at(*nearest) + (at - there.at(*nearest)) * (side.trunk / ghost.trunk);
+    }
     p.save();
     p.setClipRect(target);
     p.setOpacity(std::clamp(strength, 0.0, 1.0));

@@ -1,6 +1,7 @@
 #include "casebook/planner.h"
 
 #include <algorithm>
+#include <cctype>
 #include <set>
 
 namespace riflesso {
@@ -32,6 +33,8 @@ PlanInput planInputOf(const CaseData& data, const Blueprint& blueprint, const An
     in.minutes = data.brief.minutes;
     in.alone = data.brief.alone;
     in.taken = taken;
+    for (const auto& busy : data.brief.busy)
+        in.taken[busy.day] += busy.minutes;
     in.competitions = data.brief.competitions;
     in.agreed = rebuildAgreed(data);
     in.focus = analysis.judgement.focus;
@@ -46,6 +49,25 @@ PlanInput planInputOf(const CaseData& data, const Blueprint& blueprint, const An
         if (b.state == BlockState::done)
             in.known.insert(b.drill);
     return in;
+}
+
+void takeOverCalendar(Brief& brief, const std::vector<CalendarEvent>& events, const std::string& competition) {
+    const auto lower = [](std::string text) {
+        std::transform(text.begin(), text.end(), text.begin(),
+                       [](unsigned char c) { return static_cast<char>(std::tolower(c)); });
+        return text;
+    };
+    if (!events.empty())
+        std::erase_if(brief.busy, [&](const BusyTime& b) { return b.day >= events.front().day; });
+    for (const auto& e : events) {
+        if (!competition.empty() && lower(e.words).find(lower(competition)) != std::string::npos) {
+            if (std::find(brief.competitions.begin(), brief.competitions.end(), e.day) == brief.competitions.end())
+                brief.competitions.push_back(e.day);
+        } else {
+            brief.busy.push_back({e.day, e.minutes, e.words});
+        }
+    }
+    std::sort(brief.competitions.begin(), brief.competitions.end());
 }
 
 Adherence adherenceOf(const CaseData& data, Day today, int days) {

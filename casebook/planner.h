@@ -4,6 +4,7 @@
 
 #include "casebook/analysis.h"
 #include "core/programme/plan.h"
+#include "library/calendar_file.h"
 
 #include <functional>
 #include <map>
@@ -14,6 +15,11 @@ namespace riflesso {
 /// What planning needs to know. \p taken: minutes that the athlete's other techniques have on a day.
 PlanInput planInputOf(const CaseData& data, const Blueprint& blueprint, const Analysis& analysis, Day today,
                       int daysAhead, const std::map<Day, double>& taken = {});
+
+/// Events become busy times, those whose words hold \p competition (when it is not empty, capitals or not)
+/// competitions. What was taken over before for days from the first event on is replaced; competitions are added, each
+/// day once.
+void takeOverCalendar(Brief& brief, const std::vector<CalendarEvent>& events, const std::string& competition);
 
 /// The kept blocks that are not over: planned ones of days gone by are missed.
 std::vector<PlannedBlock> standingPlan(const CaseData& data);

@@ -170,8 +170,9 @@ Status demo(const CaseArguments& a) {
         }
         return true;
     };
-    if (const auto s = makeDemoLibrary(a.library, options); !s)
-        return s;
+    if (!a.restOnly)
+        if (const auto s = makeDemoLibrary(a.library, options); !s)
+            return s;
     if (!a.firstOnly)
         if (const auto s = fillDemoLibrary(a.library, options); !s)
             return s;

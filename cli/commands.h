@@ -150,19 +150,19 @@ struct CaseArguments {
     long long caseId = 0; ///< 0: the only case, or the first
     long long take = 0;   ///< for tracks
     bool json = false;
-    std::string above, below;             ///< sets: "2026-11-22 before", or a name alone; empty = newest, model
-    std::optional<std::string> situation; ///< only reps of it
-    std::string put, reps;                ///< of sets: a name, and the reps that get it (ids with commas between)
-    std::string fault, verdict, reason;   ///< of decide
-    int weeks = 2;                        ///< of plan
-    std::string regime;                   ///< of plan: another than the brief's
-    bool keep = false;                    ///< of plan: what is shown is kept
-    long long block = 0;                  ///< of plan move, lock, drop
-    std::string day;                      ///< of plan move: where to
-    bool homeOnly = false;                ///< of plan ics
-    bool firstOnly = false;               ///< of demo
-    std::string drill, verdicts;          ///< of practice log
-    std::string measure;                  ///< of progress; empty = those of the focus
+    std::string above, below;                 ///< sets: "2026-11-22 before", or a name alone; empty = newest, model
+    std::optional<std::string> situation;     ///< only reps of it
+    std::string put, reps;                    ///< of sets: a name, and the reps that get it (ids with commas between)
+    std::string fault, verdict, reason;       ///< of decide
+    int weeks = 2;                            ///< of plan
+    std::string regime;                       ///< of plan: another than the brief's
+    bool keep = false;                        ///< of plan: what is shown is kept
+    long long block = 0;                      ///< of plan move, lock, drop
+    std::string day;                          ///< of plan move: where to
+    bool homeOnly = false;                    ///< of plan ics
+    bool firstOnly = false, restOnly = false; ///< of demo
+    std::string drill, verdicts;              ///< of practice log
+    std::string measure;                      ///< of progress; empty = those of the focus
 };
 Status demo(const CaseArguments& a);
 Status measure(const CaseArguments& a);
@@ -173,6 +173,8 @@ Status plan(const CaseArguments& a);
 Status progress(const CaseArguments& a);
 /// One block of the kept plan by hand: verdict says move, lock, unlock, drop, done or accept.
 Status planBlock(const CaseArguments& a);
+/// Busy hours and competitions from an iCalendar file; reason: what a competition's words hold.
+Status planBusy(const CaseArguments& a);
 /// The plan as iCalendar.
 Status planCalendar(const CaseArguments& a);
 /// A block of practice, and those there are.
@@ -245,6 +247,8 @@ struct PeopleArguments {
 Status person(const PeopleArguments& a);
 /// Who has what, and one session for all.
 Status squad(const PeopleArguments& a);
+/// What the window's training of the eye has found so far.
+Status eye(const PeopleArguments& a);
 /// Cases as one file, out and in.
 Status bundleOut(const PeopleArguments& a);
 Status bundleIn(const PeopleArguments& a);

@@ -250,6 +250,7 @@ int main(int argc, char** argv) {
     auto* demo = app.add_subcommand("demo", "Make the demo library in a folder (films are made once and kept)");
     demo->add_option("DIR", c.library, "the folder")->required();
     demo->add_option("--films", c.films, "where made films are kept between runs");
+    demo->add_flag("--rest", c.restOnly, "add the others to a demo that is there; a program may have it open");
     demo->add_flag("--first-only", c.firstOnly, "only the first athlete, not her squad and the other techniques");
     demo->add_option("--today", c.today, "the demo's dates count back from here (2026-11-23)");
     demo->callback([&] { chosen = [&] { return cli::demo(c); }; });
@@ -411,6 +412,12 @@ int main(int argc, char** argv) {
     ics->add_option("OUT", c.out, "the file to write")->required();
     ics->add_flag("--home", c.homeOnly, "only what is done at home");
     ics->callback([&] { chosen = [&] { return cli::planCalendar(c); }; });
+
+    auto* busy = plan->add_subcommand("busy", "Busy hours and competitions from a calendar file");
+    busy->fallthrough();
+    busy->add_option("FILE", c.in, "the calendar (.ics)")->required();
+    busy->add_option("--competition", c.reason, "events with these words in their names are competitions");
+    busy->callback([&] { chosen = [&] { return cli::planBusy(c); }; });
 
     auto* practice = app.add_subcommand("practice", "Blocks of practice");
     practice->require_subcommand(1);

@@ -6,8 +6,13 @@
 #include "casebook/casebook.h"
 #include "casebook/shipped.h"
 #include "core/progress/squad.h"
+#include "core/statistics/numbers.h"
 #include "library/blueprint_json.h"
 #include "library/bundle.h"
+#include "library/eye_scores.h"
+#include "simulator/eye_trial.h"
+
+#include <QStandardPaths>
 
 #include <CLI/CLI.hpp>
 
@@ -269,6 +274,43 @@ Status bundleIn(const PeopleArguments& a) {
     return Done{};
 }
 
+Status eye(const PeopleArguments& a) {
+    const std::filesystem::path file =
+        a.file.empty() ? std::filesystem::path(
+                             QStandardPaths::writableLocation(QStandardPaths::GenericDataLocation).toStdString()) /
+                             "Riflesso" / "Riflesso" / "eye.json"
+                       : std::filesystem::path(a.file);
+    const auto sessions = readEyeSessions(file);
+    if (!sessions)
+        return sessions.error();
+    std::set<std::pair<std::string, std::string>> trained;
+    for (const auto& s : *sessions)
+        if (a.name.empty() || s.technique == a.name)
+            trained.insert({s.technique, s.fault});
+    json list = json::array();
+    for (const auto& [technique, fault] : trained) {
+        const Staircase s = staircaseOf(*sessions, technique, fault);
+        const auto range = rangeOf(technique, fault);
+        list.push_back({{"technique", technique},
+                        {"fault", fault},
+                        {"unit", range ? json(range->unit) : json(nullptr)},
+                        {"looks", s.looks()},
+                        {"threshold", rounded(s.threshold(), 5)},
+                        {"interval95", {rounded(s.interval().lo, 5), rounded(s.interval().hi, 5)}},
+                        {"false_alarms", rounded(s.falseAlarms())},
+                        {"blind", s.blind()}});
+        if (!a.json)
+            std::printf(
+                "%s, %s: %s\n", technique.c_str(), fault.c_str(),
+                s.blind() ? "hardly ever seen"
+                          : ("seen from " + general(s.threshold(), 2) + " on, " + std::to_string(s.looks()) + " looks")
+                                .c_str());
+    }
+    if (a.json)
+        std::printf("%s\n", json{{"scores", list}}.dump(1).c_str());
+    return Done{};
+}
+
 void addPeople(CLI::App& app, PeopleArguments& a, std::function<Status()>& chosen) {
     const auto common = [&](CLI::App* sub) {
         sub->add_option("--library", a.library, "the library's folder")->required();
@@ -286,6 +328,11 @@ void addPeople(CLI::App& app, PeopleArguments& a, std::function<Status()>& chose
     many->add_option("NAME", a.squad, "the squad's name (everybody when left out)");
     common(many);
     run(many, squad);
+    auto* scores = app.add_subcommand("eye", "From which size a coach sees simulated faults");
+    scores->add_option("--technique", a.name, "only this one");
+    scores->add_option("--scores", a.file, "another file than the window's own");
+    scores->add_flag("--json", a.json, "as JSON");
+    run(scores, eye);
     auto* bundle = app.add_subcommand("bundle", "Cases as one file, from one library to another");
     bundle->require_subcommand(1);
     auto* out = bundle->add_subcommand("out", "Write a bundle");

@@ -179,6 +179,28 @@ Status planCalendar(const CaseArguments& a) {
     return Done{};
 }
 
+Status planBusy(const CaseArguments& a) {
+    const auto book = openCase(a);
+    if (!book)
+        return book.error();
+    const auto today = todayOf(a);
+    if (!today)
+        return today.error();
+    const auto text = readFile(a.in, 11u << 20);
+    if (!text)
+        return text.error();
+    const auto events = eventsFromCalendar(*text, std::filesystem::path(a.in).filename().string(), *today,
+                                           *today + std::chrono::days(7 * 12));
+    if (!events)
+        return events.error();
+    Brief brief = (*book)->data().brief;
+    takeOverCalendar(brief, *events, a.reason);
+    if (auto s = saved(**book, [&](Casebook& b) { return b.setBrief(brief); }); !s)
+        return s;
+    std::printf("%zu busy times, %zu competitions\n", brief.busy.size(), brief.competitions.size());
+    return Done{};
+}
+
 Status logPractice(const CaseArguments& a) {
     const auto book = openCase(a);
     if (!book)

@@ -12,6 +12,7 @@
 
 #include <QFile>
 
+#include <algorithm>
 #include <cerrno>
 #include <csignal>
 #include <functional>
@@ -96,7 +97,7 @@ std::optional<Error> addMarks(const SimulatedFilm& film, const Take& take, Libra
     if (!text)
         return text.error();
     const auto json = nlohmann::json::parse(*text);
-    int number = 1;
+    int number = 1, marked = -1; // a cycle begins on the frame on which the one before ends
     for (const auto& r : JsonReader(json, "")["reps"].items()) {
         Rep rep;
         rep.id = library.freshId();
@@ -110,8 +111,9 @@ std::optional<Error> addMarks(const SimulatedFilm& film, const Take& take, Libra
         edits.push_back(RepEdit{rep.id, std::nullopt, rep});
         for (const auto& [landmark, track] : tracks->tracks)
             for (const auto& [frame, mark] : track)
-                if (frame.value >= first && frame.value <= last)
+                if (frame.value >= std::max(first, marked + 1) && frame.value <= last)
                     edits.push_back(MarkEdit{{take.id, frame, landmark}, std::nullopt, mark});
+        marked = std::max(marked, last);
     }
     return std::nullopt;
 }
@@ -252,7 +254,15 @@ Status build(const JsonReader& person, Library& library, const DemoOptions& opti
             return *e;
     addWork(person, *blueprint, library, options.today, edits);
     const auto id = library.addCase(person["case"].text(), briefOf(person, options.today));
-    return id ? library.apply(*id, edits) : Status(id.error());
+    if (!id)
+        return id.error();
+    const Status kept = library.apply(*id, edits);
+    if (!kept) // half an athlete is of no use
+        if (const auto all = library.cases())
+            for (const auto& c : *all)
+                if (c.id == *id)
+                    (void)library.eraseAthlete(c.athleteId);
+    return kept;
 }
 
 // Half a demo is of no use to anybody: it is made in a folder beside, which gets its name last. Two programs at once
@@ -320,7 +330,7 @@ Status makeDemoLibrary(const fs::path& folder, const DemoOptions& options) {
     return withRecipe([&](const JsonReader& recipe) { return makeAside(folder, recipe, options); });
 }
 
-Status fillDemoLibrary(const fs::path& folder, const DemoOptions& options, std::size_t most) {
+Status fillDemoLibrary(const fs::path& folder, const DemoOptions& options) {
     return withRecipe([&](const JsonReader& recipe) -> Status {
         const auto library = Library::open(folder);
         if (!library)
@@ -336,10 +346,10 @@ Status fillDemoLibrary(const fs::path& folder, const DemoOptions& options, std::
         };
         const AthleteSummary* first = with(recipe["athlete"]["name"].text());
         const auto others = recipe["others"].items();
-        const std::size_t n = std::min(most, others.size());
+        const std::size_t n = others.size();
         for (std::size_t i = 0; i < n; ++i) {
             const std::string name = others[i]["athlete"]["name"].text();
-            if (with(name))
+            if (with(name) || (!options.only.empty() && name != options.only))
                 continue;
             DemoOptions part = options;
             part.progress = [&](const std::string& what, double share) {

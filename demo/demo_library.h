@@ -16,16 +16,17 @@ struct DemoOptions {
     std::filesystem::path films; ///< where films are kept between runs, by recipe
     Day today{};                 ///< dates of the demo count back from here
     /// Told what is being done and how far it is, 0..1; return false to cancel.
-    std::function<bool(const std::string&, double)> progress;
+    std::function<bool(const std::string&, double)> progress{};
+    std::string only{}; ///< of the others just the one of this name; empty = all
 };
 
 /// Makes the library with its first athlete in \p folder, or adds nothing when a library is there already (an Error
 /// says so).
 Status makeDemoLibrary(const std::filesystem::path& folder, const DemoOptions& options);
 
-/// Adds the others, at most \p most of them, to a demo that is there. Who is there already is left as he or she is, so
+/// Adds the others to a demo that is there. Who is there already is left as he or she is, so
 /// it goes on where it was stopped or killed: an athlete comes in whole, once his or her films are made. Other programs
 /// may have the library open.
-Status fillDemoLibrary(const std::filesystem::path& folder, const DemoOptions& options, std::size_t most = 1000);
+Status fillDemoLibrary(const std::filesystem::path& folder, const DemoOptions& options);
 
 } // namespace riflesso

@@ -10,11 +10,16 @@
 namespace riflesso {
 
 std::vector<TrendPoint> comparable(const FocusTrend& trend) {
-    std::vector<TrendPoint> out;
-    for (const auto& p : trend.points)
-        if (p.stage == trend.points.back().stage)
-            out.push_back(p);
-    return out;
+    // The stage filmed last of those that were filmed twice: others are of another thing.
+    for (auto newest = trend.points.rbegin(); newest != trend.points.rend(); ++newest) {
+        std::vector<TrendPoint> out;
+        for (const auto& p : trend.points)
+            if (p.stage == newest->stage)
+                out.push_back(p);
+        if (out.size() > 1)
+            return out;
+    }
+    return trend.points.empty() ? trend.points : std::vector{trend.points.back()};
 }
 
 History historyOf(const FocusTrend& trend) {
@@ -33,14 +38,16 @@ std::string movedWords(const Blueprint& blueprint, const FocusTrend& trend) {
     const double left = distanceOutside(points.back().value, trend.band);
     const std::string by = (c.change > 0 ? "+" : "") + numberWords(d, c.change, c.mdc / 2);
     std::string out;
+    if (points.back().stage != trend.points.back().stage)
+        out = "At " + std::string(kStageNames[static_cast<std::size_t>(points.back().stage)]) + ": ";
     if (c.movement == Movement::withinError)
-        out = "Not by more than could be chance: " + by + ", and " + numberWords(d, c.mdc, c.mdc / 2) +
-              " would be needed.";
+        out += "Not by more than could be chance: " + by + ", and " + numberWords(d, c.mdc, c.mdc / 2) +
+               " would be needed.";
     else
-        out = (distanceOutside(points.front().value, trend.band) == 0.0 && left == 0.0 ? "Yes, inside the band: "
-               : c.movement == Movement::towards                                       ? "Yes: "
-                                                                                       : "Yes, the wrong way: ") +
-              by + ", " + general(std::abs(c.change) / c.mdc, 2) + " times what could be chance.";
+        out += (distanceOutside(points.front().value, trend.band) == 0.0 && left == 0.0 ? "Yes, inside the band: "
+                : c.movement == Movement::towards                                       ? "Yes: "
+                                                                                        : "Yes, the wrong way: ") +
+               by + ", " + general(std::abs(c.change) / c.mdc, 2) + " times what could be chance.";
     out += left > 0.0 ? " Still " + numberWords(d, left, points.back().u) + " outside the band."
                       : " It is inside the band now.";
     const History h = historyOf(trend);
@@ -144,9 +151,11 @@ std::string cueWords(const Blueprint& blueprint, const CueTrial& trial, const st
 std::string practisedWords(const CaseData& data, Day today) {
     const auto a = adherenceOf(data, today);
     int reps = 0, good = 0, blocks = 0;
+    double alone = 0.0; // minutes
     for (const auto& [id, block] : data.blocks)
         if (block.day > today - std::chrono::days(28) && block.day <= today) {
             ++blocks;
+            alone += block.own ? block.own->minutes : 0.0;
             for (const auto& r : block.reps) {
                 ++reps;
                 good += r.good();
@@ -156,6 +165,8 @@ std::string practisedWords(const CaseData& data, Day today) {
                                   : std::to_string(blocks) + (blocks == 1 ? " block" : " blocks") +
                                         " in the last four weeks, " + std::to_string(good) + " good of " +
                                         std::to_string(reps) + " reps.";
+    if (alone > 0.0)
+        out += " " + fixed(alone, 0) + " minutes of it alone.";
     if (a.done + a.missed > 0)
         out += " Of what was planned " + fixed(100.0 * a.done / (a.done + a.missed), 0) + " % was done (" +
                std::to_string(a.done) + " of " + std::to_string(a.done + a.missed) + ").";

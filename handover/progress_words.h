@@ -12,7 +12,7 @@
 
 namespace riflesso {
 
-/// The points of the newest point's stage: others are of another thing.
+/// The points of one stage: the one filmed last of those that were filmed twice, else the newest point alone.
 std::vector<TrendPoint> comparable(const FocusTrend& trend);
 /// Step, drift or nothing over the comparable points.
 History historyOf(const FocusTrend& trend);

@@ -82,8 +82,13 @@ std::vector<std::uint8_t> maskOf(const std::map<LandmarkName, QPointF>& points, 
     p.setPen(QPen(Qt::white, std::max(8.0, trunk * 0.34), Qt::SolidLine, Qt::RoundCap));
     for (const auto& [a, b] : linesAmong(names))
         p.drawLine(points.at(a), points.at(b));
-    p.setPen(Qt::NoPen);
     p.setBrush(Qt::white);
+    QPolygonF trunkSides; // between the lines lies the trunk
+    for (const char* corner : {"left_shoulder", "right_shoulder", "right_hip", "left_hip"})
+        if (const auto it = points.find(corner); it != points.end())
+            trunkSides << it->second;
+    p.drawPolygon(trunkSides);
+    p.setPen(Qt::NoPen);
     for (const auto& [name, at] : points)
         if (kindOf(name) != PointKind::scene) {
             const double r = name == "head" ? trunk * 0.34 : std::max(6.0, trunk * 0.2);

@@ -448,6 +448,10 @@ Result<BundleContents> lookIntoBundle(Library& library, const fs::path& file) {
     const auto people = library.athletes();
     if (!people)
         return people.error();
+    const auto films = library.knownFilms();
+    if (!films)
+        return films.error();
+    std::map<Id, CaseData> ours; // read once, and only those that may be the same
     BundleContents out;
     out.blueprints = table->blueprints;
     for (const auto& [name, part] : table->parts)
@@ -467,23 +471,28 @@ Result<BundleContents> lookIntoBundle(Library& library, const fs::path& file) {
             if (!take.checksum.empty())
                 sums.insert(take.checksum);
         }
+        const bool shared = std::any_of(sums.begin(), sums.end(), [&](const auto& s) { return films->contains(s); });
         for (const auto& person : *people) {
             if (person.athlete.name == c.athlete && c.sameAthlete == 0)
                 c.sameAthlete = person.id;
             for (const auto& summary : person.cases) {
-                if (summary.blueprintId != c.blueprintId || c.sameCase != 0)
+                if (summary.blueprintId != c.blueprintId || c.sameCase != 0 || !shared)
                     continue;
-                const auto ours = library.load(summary.id);
-                if (!ours)
-                    return ours.error();
-                if (std::none_of(ours->takes.begin(), ours->takes.end(),
+                if (!ours.contains(summary.id)) {
+                    auto read = library.load(summary.id);
+                    if (!read)
+                        return read.error();
+                    ours[summary.id] = std::move(*read);
+                }
+                const CaseData& mine = ours.at(summary.id);
+                if (std::none_of(mine.takes.begin(), mine.takes.end(),
                                  [&](const auto& t) { return sums.contains(t.second.checksum); }))
                     continue;
                 c.sameCase = summary.id;
                 c.sameAthlete = person.id;
-                c.identical = bare(*ours) == bare(theirs);
+                c.identical = bare(mine) == bare(theirs);
                 if (!c.identical)
-                    c.difference = differenceOf(theirs, *ours);
+                    c.difference = differenceOf(theirs, mine);
             }
         }
         out.cases.push_back(std::move(c));

@@ -4,6 +4,9 @@
 
 #include <libical/ical.h>
 
+#include <algorithm>
+#include <ctime>
+
 namespace riflesso {
 namespace {
 
@@ -60,6 +63,77 @@ std::string planToCalendar(const Blueprint& blueprint, const std::vector<Planned
     std::string out = text ? text : "";
     icalmemory_free_buffer(text);
     icalcomponent_free(calendar);
+    return out;
+}
+
+namespace {
+
+constexpr std::size_t kLargestCalendar = 10u << 20, kMostEvents = 5000;
+constexpr std::time_t kDaySeconds = 24 * 3600;
+
+Day dayOf(std::time_t t) {
+    return Day(std::chrono::days(t >= 0 ? t / kDaySeconds : (t - kDaySeconds + 1) / kDaySeconds));
+}
+
+struct Gathering {
+    std::vector<CalendarEvent>* events;
+    std::string words;
+    std::time_t wholeDays; ///< s; 0 = the event has hours
+};
+
+// One time that an event takes place, in the calendar's own hours.
+void gather(icalcomponent*, icaltime_span* span, void* to) {
+    auto& g = *static_cast<Gathering*>(to);
+    const std::time_t end = g.wholeDays > 0 ? span->start + g.wholeDays : std::max(span->end, span->start + 1);
+    for (std::time_t at = span->start; at < end && g.events->size() < kMostEvents;) {
+        const Day day = dayOf(at);
+        const std::time_t until = std::min<std::time_t>((day.time_since_epoch().count() + 1) * kDaySeconds, end);
+        g.events->push_back({day, static_cast<double>(until - at) / 60.0, g.wholeDays > 0, g.words});
+        at = until;
+    }
+}
+
+} // namespace
+
+Result<std::vector<CalendarEvent>> eventsFromCalendar(const std::string& text, const std::string& fileName, Day from,
+                                                      Day to) {
+    const auto refused = [&](const char* what) {
+        return Error{what, fileName, "nothing was taken over", {}, ErrorKind::damaged};
+    };
+    if (text.size() > kLargestCalendar)
+        return refused("a calendar of more than 10 MB is not read");
+    icalerror_set_errors_are_fatal(0);
+    icalcomponent* all = icalparser_parse_string(text.c_str());
+    if (!all)
+        return refused("this is no calendar file");
+    std::vector<CalendarEvent> out;
+    icalcomponent* calendar = icalcomponent_isa(all) == ICAL_VCALENDAR_COMPONENT
+                                  ? all
+                                  : icalcomponent_get_first_component(all, ICAL_VCALENDAR_COMPONENT);
+    if (!calendar) {
+        icalcomponent_free(all);
+        return refused("this is no calendar file");
+    }
+    for (icalcomponent* e = icalcomponent_get_first_component(calendar, ICAL_VEVENT_COMPONENT); e;
+         e = icalcomponent_get_next_component(calendar, ICAL_VEVENT_COMPONENT)) {
+        const icalproperty* transparent = icalcomponent_get_first_property(e, ICAL_TRANSP_PROPERTY);
+        if (icalcomponent_get_status(e) == ICAL_STATUS_CANCELLED ||
+            (transparent && icalproperty_get_transp(transparent) == ICAL_TRANSP_TRANSPARENT))
+            continue;
+        const icaltimetype start = icalcomponent_get_dtstart(e);
+        if (icaltime_is_null_time(start))
+            continue;
+        const char* words = icalcomponent_get_summary(e);
+        // Of a whole day libical's own end is the second before the one after the last.
+        const icaltimetype end = icalcomponent_get_dtend(e);
+        const std::time_t days = icaltime_is_null_time(end) ? 0 : icaltime_as_timet(end) - icaltime_as_timet(start);
+        Gathering g{&out, words ? words : "", start.is_date ? std::clamp(days, kDaySeconds, 366 * kDaySeconds) : 0};
+        icaltimetype last = dateOf(to + std::chrono::days(1));
+        icalcomponent_foreach_recurrence(e, dateOf(from), last, gather, &g);
+    }
+    icalcomponent_free(all);
+    std::erase_if(out, [&](const CalendarEvent& e) { return e.day < from || e.day > to; });
+    std::stable_sort(out.begin(), out.end(), [](const auto& a, const auto& b) { return a.day < b.day; });
     return out;
 }
 

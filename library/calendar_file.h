@@ -2,6 +2,7 @@
 /// \file
 /// The plan as an iCalendar file (RFC 5545), for any calendar program.
 
+#include "core/motion/result.h"
 #include "core/programme/plan.h"
 
 #include <cstdint>
@@ -21,5 +22,17 @@ struct CalendarFileOptions {
 /// libical.
 std::string planToCalendar(const Blueprint& blueprint, const std::vector<PlannedBlock>& blocks,
                            const CalendarFileOptions& options);
+
+/// What a calendar holds on a day.
+struct CalendarEvent {
+    Day day{};
+    double minutes = 0.0; ///< of that day; 24 hours for a whole day
+    bool wholeDay = false;
+    std::string words;
+};
+/// Events from \p from to \p to (inclusive), those that come again each time; an event over several days is one a day.
+/// Cancelled and transparent ones are left out. At most 5,000. Errors: no calendar; larger than 10 MB; damaged.
+Result<std::vector<CalendarEvent>> eventsFromCalendar(const std::string& text, const std::string& fileName, Day from,
+                                                      Day to);
 
 } // namespace riflesso

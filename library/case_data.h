@@ -50,6 +50,14 @@ struct Goal {
     friend bool operator==(const Goal&, const Goal&) = default;
 };
 
+/// Minutes of a day that are taken by something else.
+struct BusyTime {
+    Day day{};
+    double minutes = 0.0;
+    std::string words{};
+    friend bool operator==(const BusyTime&, const BusyTime&) = default;
+};
+
 /// The interview. Also the case's head: one athlete, one technique, one goal.
 struct Brief {
     Athlete athlete;
@@ -69,6 +77,7 @@ struct Brief {
     std::vector<OwnTarget> targets{};               ///< bands of this athlete's own, one a measure
     std::array<bool, 7> alone{};                    ///< no partner on this weekday, Monday first
     std::string regime{};                           ///< how often technique is practised; empty = rebuild
+    std::vector<BusyTime> busy{};                   ///< from a calendar, by day
     friend bool operator==(const Brief&, const Brief&) = default;
 };
 
@@ -162,6 +171,16 @@ struct PractisedRep {
     friend bool operator==(const PractisedRep&, const PractisedRep&) = default;
 };
 
+/// A day without a coach, as the athlete tells it afterwards.
+struct SelfCoached {
+    double minutes = 0.0;
+    int hits = 0;            ///< of a target, or good ones, as counted
+    std::string where{};     ///< and in which light
+    int feet = 0, hands = 0; ///< how fast the feet, how calm the hands: 0 to 10
+    std::string noticed{}, next{};
+    friend bool operator==(const SelfCoached&, const SelfCoached&) = default;
+};
+
 /// Reps of one drill at one stage on one day.
 struct Block {
     Id id = 0;
@@ -170,7 +189,8 @@ struct Block {
     Stage stage = Stage::shadow;
     std::vector<PractisedRep> reps;
     std::string note;
-    std::string cue{}; ///< chosen before the block; empty = the drill's own
+    std::string cue{};                ///< chosen before the block; empty = the drill's own
+    std::optional<SelfCoached> own{}; ///< a day alone; there may be no rep then
     friend bool operator==(const Block&, const Block&) = default;
 };
 

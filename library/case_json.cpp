@@ -152,6 +152,8 @@ std::string toJson(const Brief& b) {
         j["alone"] = b.alone;
     if (!b.regime.empty())
         j["regime"] = b.regime;
+    for (const auto& busy : b.busy)
+        j["busy"].push_back({{"day", isoDate(busy.day)}, {"minutes", busy.minutes}, {"words", busy.words}});
     return j.dump(-1, ' ', false, json::error_handler_t::replace);
 }
 
@@ -195,6 +197,8 @@ Result<Brief> briefFromJson(const std::string& text) {
         for (std::size_t i = 0; i < 7 && i < alone.size(); ++i)
             b.alone[i] = alone[i].truth();
         b.regime = j.textOr("regime");
+        for (const auto& busy : j.itemsOr("busy"))
+            b.busy.push_back({readDay(busy["day"]), busy["minutes"].number(), busy.textOr("words")});
         return b;
     });
 }
@@ -452,6 +456,10 @@ std::string toJson(const Block& b) {
               {"note", b.note}};
     if (!b.cue.empty())
         j["cue"] = b.cue;
+    if (b.own)
+        j["own"] = {{"minutes", b.own->minutes}, {"hits", b.own->hits},   {"where", b.own->where},
+                    {"feet", b.own->feet},       {"hands", b.own->hands}, {"noticed", b.own->noticed},
+                    {"next", b.own->next}};
     return j.dump(-1, ' ', false, json::error_handler_t::replace);
 }
 
@@ -472,6 +480,11 @@ Result<Block> blockFromJson(const std::string& text) {
         }
         b.note = j.textOr("note");
         b.cue = j.textOr("cue");
+        if (j.has("own")) {
+            const auto o = j["own"];
+            b.own = SelfCoached{o["minutes"].number(), o["hits"].integer(), o.textOr("where"), o["feet"].integer(),
+                                o["hands"].integer(),  o.textOr("noticed"), o.textOr("next")};
+        }
         return b;
     });
 }

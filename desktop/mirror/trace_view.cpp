@@ -102,7 +102,7 @@ MirrorTrace::MirrorTrace(Workbench& bench) : m_bench(bench) {
     connect(m_to, &QComboBox::activated, this, anew);
     connect(m_points, &QListWidget::itemChanged, this, anew);
     connect(m_save, &QPushButton::clicked, this, &MirrorTrace::save);
-    connect(&m_watcher, &QFutureWatcherBase::finished, this, &MirrorTrace::show);
+    connect(&m_watcher, &QFutureWatcherBase::finished, this, &MirrorTrace::take);
 }
 
 MirrorTrace::~MirrorTrace() {
@@ -120,15 +120,12 @@ void MirrorTrace::fillPhases() {
     }
 }
 
-void MirrorTrace::setReps(Id athlete, Id model) {
-    if (athlete == m_athlete && model == m_model)
+// Known once the marks are read.
+void MirrorTrace::fillPoints() {
+    if (m_points->count() > 0)
         return;
-    m_athlete = athlete;
-    m_model = model;
-    m_stale = true;
     const QSignalBlocker quiet(m_points);
-    m_points->clear();
-    if (const auto rep = m_bench.data().reps.find(athlete); rep != m_bench.data().reps.end())
+    if (const auto rep = m_bench.data().reps.find(m_athlete); rep != m_bench.data().reps.end())
         if (const auto motion = m_bench.analysis().motions.find(rep->second.take);
             motion != m_bench.analysis().motions.end())
             for (const auto& [name, track] : motion->second->tracks())
@@ -138,6 +135,15 @@ void MirrorTrace::setReps(Id athlete, Id model) {
                     item->setFlags(Qt::ItemIsEnabled | Qt::ItemIsUserCheckable | Qt::ItemIsSelectable);
                     item->setCheckState(Qt::Unchecked);
                 }
+}
+
+void MirrorTrace::setReps(Id athlete, Id model) {
+    if (athlete == m_athlete && model == m_model)
+        return;
+    m_athlete = athlete;
+    m_model = model;
+    m_stale = true;
+    m_points->clear();
     if (isVisible())
         make();
 }
@@ -155,6 +161,7 @@ void MirrorTrace::make() {
         m_state->setText(tr("Cut a rep and place its key positions first."));
         return;
     }
+    fillPoints();
     TraceOptions o;
     o.rep = m_athlete;
     o.other = m_bench.data().reps.contains(m_model) ? m_model : 0;
@@ -179,7 +186,7 @@ void MirrorTrace::make() {
     }));
 }
 
-void MirrorTrace::show() {
+void MirrorTrace::take() {
     if (std::exchange(m_again, false)) {
         m_stale = true;
         make();

@@ -38,9 +38,10 @@ private:
         QString problem;
     };
     void make();
-    void show();
+    void take();
     void save();
     void fillPhases();
+    void fillPoints();
 
     Workbench& m_bench;
     Id m_athlete = 0, m_model = 0;

@@ -3,10 +3,14 @@
 #include "casebook/text.h"
 #include "desktop/theme/theme.h"
 
+#include <QDialog>
+#include <QDialogButtonBox>
+#include <QFormLayout>
 #include <QHBoxLayout>
 #include <QKeyEvent>
 #include <QPainter>
 #include <QSettings>
+#include <QSignalBlocker>
 
 #include <algorithm>
 
@@ -140,8 +144,63 @@ QWidget* PracticePage::makeSettings() {
     second->addWidget(m_restButton);
     second->addWidget(m_rest, 1);
     second->addWidget(m_note, 2);
+    m_cues = new QComboBox;
+    m_cues->setObjectName("practiceCues");
+    m_cues->setEditable(true);
+    m_cues->setAccessibleName(tr("The cue of this block"));
+    m_cues->setToolTip(tr("Said before the block, and counted with it: Progress tells which one works."));
+    m_pattern = new QComboBox;
+    m_pattern->setObjectName("tempoPattern");
+    m_pattern->setAccessibleName(tr("Pattern of the tempo"));
+    for (const auto& name : kTempoNames)
+        m_pattern->addItem(q(std::string(name)));
+    m_beats = new QSpinBox;
+    m_beats->setObjectName("tempoBeats");
+    m_beats->setRange(10, 300);
+    m_beats->setValue(60);
+    m_beats->setSuffix(tr(" a minute"));
+    m_beats->setAccessibleName(tr("Beats a minute"));
+    m_tempo = new QPushButton(tr("Tempo"));
+    m_tempo->setObjectName("tempo");
+    m_tempo->setCheckable(true);
+    m_tempo->setToolTip(tr("Clicks, and a blink of this button. Plus and minus: a beat more, "
+                           "less. (T)"));
+    auto* alone = new QPushButton(tr("A day on your own …"));
+    alone->setObjectName("ownDay");
+    alone->setToolTip(tr("What you did without a coach, on one page; it counts as practice."));
+    auto* third = new QHBoxLayout;
+    third->addWidget(m_cues, 3);
+    third->addWidget(m_tempo);
+    third->addWidget(m_pattern, 1);
+    third->addWidget(m_beats);
+    third->addWidget(alone);
     card->body()->addLayout(first);
     card->body()->addLayout(second);
+    card->body()->addLayout(third);
+    for (QWidget* w : {static_cast<QWidget*>(m_tempo), static_cast<QWidget*>(alone)})
+        w->setFocusPolicy(Qt::NoFocus);
+    connect(m_cues, &QComboBox::activated, this, [this] {
+        newBlock(); // another cue, another block
+    });
+    connect(m_cues->lineEdit(), &QLineEdit::returnPressed, this, [this] { newBlock(); });
+    connect(m_tempo, &QPushButton::clicked, this, &PracticePage::tempo);
+    connect(m_pattern, &QComboBox::activated, this, [this] {
+        if (m_metronome.running())
+            m_metronome.start(static_cast<TempoPattern>(m_pattern->currentIndex()), m_beats->value());
+        setFocus();
+    });
+    connect(m_beats, &QSpinBox::valueChanged, this, [this](int beats) {
+        if (m_metronome.running())
+            m_metronome.start(static_cast<TempoPattern>(m_pattern->currentIndex()), beats);
+    });
+    connect(alone, &QPushButton::clicked, this, &PracticePage::ownDay);
+    m_flash.setSingleShot(true);
+    m_flash.setInterval(120);
+    connect(&m_flash, &QTimer::timeout, this, [this] { m_tempo->setText(tr("Tempo")); });
+    connect(&m_metronome, &Metronome::clicked, this, [this](bool strong) {
+        m_tempo->setText(strong ? tr("Tempo \u25CF") : tr("Tempo \u25CB"));
+        m_flash.start();
+    });
     m_caution = wrapped({}, "caution");
     card->body()->addWidget(m_caution);
     for (QWidget* w : {static_cast<QWidget*>(fresh), static_cast<QWidget*>(m_restButton)})
@@ -227,6 +286,96 @@ QWidget* PracticePage::makeCounting() {
     return box;
 }
 
+// What this drill can be done with in mind: its own cue, its fault's, and what was used before.
+void PracticePage::fillCues() {
+    const Drill* d = drill();
+    QStringList cues;
+    if (d && !d->cue.empty())
+        cues << q(d->cue);
+    if (d)
+        if (const Fault* f = m_bench.blueprint().fault(faultOf(d->id)); f && !f->cue.empty())
+            cues << q(f->cue);
+    for (const auto& [id, b] : m_bench.data().blocks)
+        if (d && b.drill == d->id && !b.cue.empty())
+            cues << q(b.cue);
+    cues.removeDuplicates();
+    const QString before = m_cues->currentText();
+    const QSignalBlocker quiet(m_cues);
+    m_cues->clear();
+    m_cues->addItems(cues);
+    if (!before.isEmpty() && d && m_cuesOf == d->id) // typed here, perhaps
+        m_cues->setCurrentText(before);
+    m_cuesOf = d ? d->id : std::string();
+}
+
+void PracticePage::tempo() {
+    if (m_metronome.running()) {
+        m_metronome.stop();
+        m_tempo->setText(tr("Tempo"));
+    } else {
+        m_metronome.start(static_cast<TempoPattern>(m_pattern->currentIndex()), m_beats->value());
+        if (!m_metronome.audible())
+            m_ask->setText(tr("There is no sound device: the beat is only shown."));
+    }
+    m_tempo->setChecked(m_metronome.running());
+    setFocus();
+}
+
+void PracticePage::ownDay() {
+    const Drill* d = drill();
+    if (!d)
+        return;
+    QDialog dialog(this);
+    dialog.setObjectName("ownDayDialog");
+    dialog.setWindowTitle(tr("A day on your own"));
+    auto* form = new QFormLayout(&dialog);
+    const auto number = [&](const char* name, int most, const QString& label) {
+        auto* box = new QSpinBox;
+        box->setObjectName(name);
+        box->setRange(0, most);
+        form->addRow(label, box);
+        return box;
+    };
+    auto* minutes = number("ownMinutes", 600, tr("Minutes"));
+    auto* hits = number("ownHits", 9999, tr("Hits, or good ones"));
+    const auto words = [&](const char* name, const QString& label) {
+        auto* edit = new QLineEdit;
+        edit->setObjectName(name);
+        edit->setMaxLength(300);
+        form->addRow(label, edit);
+        return edit;
+    };
+    auto* where = words("ownWhere", tr("Where, in which light"));
+    auto* feet = number("ownFeet", 10, tr("How fast the feet, 0 to 10"));
+    auto* hands = number("ownHands", 10, tr("How calm the hands, 0 to 10"));
+    auto* noticed = words("ownNoticed", tr("What I noticed"));
+    auto* next = words("ownNext", tr("What I try next"));
+    form->addRow(wrapped(tr("%1, on %2. Pain: stop, and see a physician or physiotherapist.")
+                             .arg(q(d->name), m_day->date().toString(Qt::ISODate)),
+                         "caution"));
+    auto* buttons = new QDialogButtonBox(QDialogButtonBox::Ok | QDialogButtonBox::Cancel);
+    form->addRow(buttons);
+    connect(buttons, &QDialogButtonBox::accepted, &dialog, &QDialog::accept);
+    connect(buttons, &QDialogButtonBox::rejected, &dialog, &QDialog::reject);
+    if (dialog.exec() != QDialog::Accepted || minutes->value() == 0)
+        return;
+    Block b;
+    b.day = day();
+    b.drill = d->id;
+    b.stage = d->stage;
+    b.cue = m_cues->currentText().toStdString() == d->cue ? std::string() : m_cues->currentText().toStdString();
+    b.own = SelfCoached{static_cast<double>(minutes->value()),
+                        hits->value(),
+                        where->text().toStdString(),
+                        feet->value(),
+                        hands->value(),
+                        noticed->text().toStdString(),
+                        next->text().toStdString()};
+    m_bench.book().addBlock(std::move(b));
+    refresh();
+    setFocus();
+}
+
 const Block* PracticePage::block() const {
     const auto it = m_bench.data().blocks.find(m_block);
     return it == m_bench.data().blocks.end() ? nullptr : &it->second;
@@ -310,7 +459,14 @@ void PracticePage::count(const PractisedRep& rep) {
         changed.reps.push_back(rep);
         saved = m_bench.book().setBlock(changed);
     } else {
-        Block fresh{0, day(), drill()->id, drill()->stage, {rep}, m_note->text().toStdString(), {}};
+        Block fresh;
+        fresh.day = day();
+        fresh.drill = drill()->id;
+        fresh.stage = drill()->stage;
+        fresh.reps = {rep};
+        fresh.note = m_note->text().toStdString();
+        if (const std::string cue = m_cues->currentText().trimmed().toStdString(); cue != drill()->cue)
+            fresh.cue = cue;
         m_block = m_bench.book().addBlock(fresh);
         saved = m_block != 0;
     }
@@ -388,6 +544,15 @@ void PracticePage::keyPressEvent(QKeyEvent* e) {
     case Qt::Key_R:
         rest();
         break;
+    case Qt::Key_T:
+        tempo();
+        break;
+    case Qt::Key_Plus:
+        m_beats->setValue(m_beats->value() + 1);
+        break;
+    case Qt::Key_Minus:
+        m_beats->setValue(m_beats->value() - 1);
+        break;
     default:
         if (m_reasonOpen && e->key() >= Qt::Key_1 && e->key() <= Qt::Key_9)
             giveReason(e->key() - Qt::Key_1);
@@ -417,16 +582,17 @@ void PracticePage::fillReasons() {
 void PracticePage::fillToday() {
     clearLayout(m_today);
     struct Entry {
-        std::string drill;
+        std::string drill{};
         int good = 0, reps = 0;
         bool planned = false, done = false;
+        double alone = 0.0; ///< minutes without a coach
     };
     std::vector<Entry> entries;
     const auto entry = [&](const std::string& id) -> Entry& {
         for (auto& e : entries)
             if (e.drill == id)
                 return e;
-        entries.push_back({id, 0, 0, false, false});
+        entries.push_back({id});
         return entries.back();
     };
     for (const auto& [id, b] : m_bench.data().planned)
@@ -440,13 +606,15 @@ void PracticePage::fillToday() {
             for (const auto& r : b.reps)
                 e.good += r.good();
             e.reps += static_cast<int>(b.reps.size());
+            e.alone += b.own ? b.own->minutes : 0.0;
         }
     for (const auto& e : entries) {
         const Drill* d = m_bench.blueprint().drill(e.drill);
         auto* button = new QPushButton(
-            tr("%1\n%2").arg(q(d ? d->name : e.drill), e.reps > 0  ? tr("%1 of %2 good").arg(e.good).arg(e.reps)
-                                                       : e.planned ? tr("planned")
-                                                                   : QString()));
+            tr("%1\n%2").arg(q(d ? d->name : e.drill), e.reps > 0    ? tr("%1 of %2 good").arg(e.good).arg(e.reps)
+                                                       : e.alone > 0 ? tr("%1 min alone").arg(e.alone)
+                                                       : e.planned   ? tr("planned")
+                                                                     : QString()));
         button->setCheckable(true);
         button->setChecked(drill() && drill()->id == e.drill);
         button->setFocusPolicy(Qt::NoFocus);
@@ -471,7 +639,9 @@ void PracticePage::refresh() {
     if (!d)
         return;
     m_pictures->show(faultOf(d->id));
-    m_cue->setText(tr("“%1”").arg(q(d->cue)));
+    fillCues();
+    const QString cue = m_cues->currentText().trimmed();
+    m_cue->setText(tr("“%1”").arg(cue.isEmpty() ? q(d->cue) : cue));
     m_what->setText(tr("%1 · %2").arg(q(d->name), q(std::string(kStageNames[static_cast<std::size_t>(d->stage)]))));
     m_caution->setText(q(d->caution));
     m_caution->setVisible(!d->caution.empty());

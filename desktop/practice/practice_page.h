@@ -3,6 +3,7 @@
 /// Practice: a block counted rep by rep, one key a rep. Readable from three metres.
 
 #include "desktop/parts/card.h"
+#include "desktop/practice/metronome.h"
 #include "desktop/programme/drill_card.h"
 #include "desktop/programme/right_and_wrong.h"
 #include "desktop/shell/workbench.h"
@@ -13,6 +14,7 @@
 #include <QLineEdit>
 #include <QProgressBar>
 #include <QPushButton>
+#include <QSpinBox>
 #include <QTimer>
 
 namespace riflesso {
@@ -34,8 +36,8 @@ private:
 };
 
 /// Keys: G, arrow up or a presenter's forward = good; B, arrow down or its backward = not yet, and then a number for
-/// the reason, or none; Backspace or its black-screen key takes the last rep back; N begins a new block; R a rest.
-/// Modes: the coach alone, the athlete alone, or both, the athlete first.
+/// the reason, or none; Backspace or its black-screen key takes the last rep back; N begins a new block; R a rest; T
+/// the tempo, plus and minus a beat. Modes: the coach alone, the athlete alone, or both, the athlete first.
 class PracticePage : public QWidget {
     Q_OBJECT
 public:
@@ -55,6 +57,9 @@ private:
     void takeBack();
     void giveReason(int index);
     void rest();
+    void fillCues();
+    void tempo();
+    void ownDay();
     void count(const PractisedRep& rep);
     [[nodiscard]] QWidget* makeCounting();
     [[nodiscard]] QWidget* makeSettings();
@@ -69,6 +74,13 @@ private:
     QComboBox* m_mode;
     QDateEdit* m_day;
     QLineEdit* m_note;
+    QComboBox* m_cues;    ///< editable: the cue that this block is done with
+    std::string m_cuesOf; ///< the drill that they are of
+    QComboBox* m_pattern;
+    QSpinBox* m_beats;
+    QPushButton* m_tempo;
+    Metronome m_metronome;
+    QTimer m_flash;
     RightAndWrong* m_pictures;
     QLabel* m_cue;
     QLabel* m_what;

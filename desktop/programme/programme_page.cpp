@@ -1,10 +1,17 @@
 #include "desktop/programme/programme_page.h"
+#include "files/write_file.h"
+#include "library/calendar_file.h"
 
 #include "casebook/planner.h"
 #include "casebook/text.h"
 #include "desktop/theme/theme.h"
 
+#include <QDateTime>
+#include <QFileDialog>
+#include <QFileInfo>
 #include <QHBoxLayout>
+#include <QInputDialog>
+#include <QLineEdit>
 #include <QMenu>
 #include <QScrollArea>
 
@@ -37,9 +44,36 @@ ProgrammePage::ProgrammePage(Workbench& bench) : m_bench(bench) {
     m_anew = new QPushButton(tr("Lay it anew"));
     m_anew->setObjectName("planAnew");
     m_anew->setToolTip(tr("What is locked, moved or done stays; the rest may change, as little as possible."));
+    auto* hours = new QPushButton(tr("Calendar"));
+    hours->setObjectName("planCalendarFile");
+    auto* files = new QMenu(hours);
+    files->addAction(tr("Busy hours and competitions from a file …"), this, [this] {
+        const QString file = QFileDialog::getOpenFileName(this, tr("A calendar"), {}, tr("Calendars (*.ics)"));
+        if (file.isEmpty())
+            return;
+        bool ok = false;
+        const QString words = QInputDialog::getText(this, tr("Competitions"),
+                                                    tr("Events with these words in their names are competitions:"),
+                                                    QLineEdit::Normal, tr("competition"), &ok);
+        if (ok)
+            takeCalendarIn(file, words);
+    });
+    files->addAction(tr("Write the plan as a calendar …"), this, [this] {
+        const QString file =
+            QFileDialog::getSaveFileName(this, tr("The plan"), tr("plan.ics"), tr("Calendars (*.ics)"));
+        if (file.isEmpty())
+            return;
+        const auto text =
+            planToCalendar(m_bench.blueprint(), m_calendar->blocks(),
+                           {false, std::to_string(m_bench.data().id), QDateTime::currentSecsSinceEpoch()});
+        const auto done = writeFile(file.toStdString(), text);
+        m_head->setText(done ? tr("The plan is in %1.").arg(QFileInfo(file).fileName()) : q(done.error().text()));
+    });
+    hours->setMenu(files);
     auto* bar = new QHBoxLayout;
     bar->addWidget(m_regime);
     bar->addWidget(m_weeks);
+    bar->addWidget(hours);
     bar->addSpacing(8);
     bar->addWidget(m_head, 1);
     bar->addWidget(m_anew);
@@ -461,6 +495,26 @@ void ProgrammePage::showDrill() {
                 fault = id;
     m_drill->show(drill, fault);
     m_drill->setRules(rules);
+}
+
+bool ProgrammePage::takeCalendarIn(const QString& file, const QString& competition) {
+    constexpr int kWeeks = 12;
+    const Day today = m_bench.book().today();
+    const auto text = readFile(file.toStdString(), 11u << 20);
+    const auto events = text ? eventsFromCalendar(*text, QFileInfo(file).fileName().toStdString(), today,
+                                                  today + std::chrono::days(7 * kWeeks))
+                             : Result<std::vector<CalendarEvent>>(text.error());
+    if (!events) {
+        m_head->setText(q(events.error().text()));
+        return false;
+    }
+    Brief brief = m_bench.data().brief;
+    takeOverCalendar(brief, *events, competition.trimmed().toStdString());
+    if (!m_bench.book().setBrief(brief))
+        return false;
+    m_head->setText(
+        tr("%1 taken over.").arg(counted(static_cast<qsizetype>(events->size()), tr("event"), tr("events"))));
+    return true;
 }
 
 } // namespace riflesso

@@ -22,6 +22,8 @@ public:
     explicit ProgrammePage(Workbench& bench);
     [[nodiscard]] PlanCalendar* calendar() const { return m_calendar; }
     /// Is a plan under way on a worker?
+    /// Busy hours and competitions of the next twelve weeks. False when it failed: the words are on the page.
+    bool takeCalendarIn(const QString& file, const QString& competition);
     [[nodiscard]] bool planning() const { return m_watcher.isRunning(); }
 
 private:

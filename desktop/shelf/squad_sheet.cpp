@@ -351,7 +351,7 @@ SquadSheet::SquadSheet(const QString& squad, const std::vector<ShelfAthlete>& at
     auto* all = new QVBoxLayout(this);
     all->addLayout(top);
     all->addLayout(lower, 1);
-    connect(m_technique, &QComboBox::activated, this, [this] { show(); });
+    connect(m_technique, &QComboBox::activated, this, [this] { fill(); });
     connect(m_measure, &QComboBox::activated, this, [this] {
         if (const auto* m = m_blueprint.measure(m_measure->currentData().toString().toStdString()))
             m_values->show(m->definition, m_rows);
@@ -362,10 +362,10 @@ SquadSheet::SquadSheet(const QString& squad, const std::vector<ShelfAthlete>& at
     });
     connect(printing, &QPushButton::clicked, this, &SquadSheet::print);
     connect(close, &QPushButton::clicked, this, &QDialog::reject);
-    show();
+    fill();
 }
 
-void SquadSheet::show() {
+void SquadSheet::fill() {
     const std::string id = m_technique->currentData().toString().toStdString();
     m_rows.clear();
     m_blueprint = {};

@@ -83,7 +83,7 @@ signals:
     void openCase(riflesso::Id caseId);
 
 private:
-    void show();
+    void fill();
     void print();
 
     QString m_squad;

@@ -6,8 +6,11 @@
 #include "casebook/shipped.h"
 #include "casebook/text.h"
 #include "demo/demo_library.h"
+#include "desktop/eye/eye_trainer.h"
 #include "desktop/parts/card.h"
+#include "desktop/shell/guide_window.h"
 #include "desktop/shell/settings_dialog.h"
+#include "desktop/shell/tour.h"
 #include "desktop/theme/theme.h"
 #include "desktop/workshop/workshop.h"
 #include "files/write_file.h"
@@ -138,6 +141,11 @@ void MainWindow::buildMenus() {
         if (CaseView* open = caseView(); open && open->bench().take())
             (new AskDialog(open->bench(), this))->open();
     });
+    edit->addAction(tr("Train your own &eye …"), this, [this] {
+        auto* trainer = new EyeTrainer(EyeTrainer::scoresFile(), m_today, this);
+        trainer->setAttribute(Qt::WA_DeleteOnClose);
+        trainer->open();
+    });
     edit->addAction(tr("Blueprint &workshop …"), QKeySequence("Ctrl+B"), this, &MainWindow::openWorkshop);
     edit->addAction(tr("Another &technique for this case …"), this, &MainWindow::changeTechnique);
 
@@ -158,7 +166,9 @@ void MainWindow::buildMenus() {
     m_dark->setChecked(theme().dark);
     connect(m_dark, &QAction::triggered, this, &MainWindow::setDark);
     auto* help = menuBar()->addMenu(tr("&Help"));
-    help->addAction(tr("&Keys"), QKeySequence::HelpContents, this, &MainWindow::showShortcuts);
+    help->addAction(tr("&Guide"), QKeySequence::HelpContents, this, &MainWindow::showGuide);
+    help->addAction(tr("&Tour of five steps"), this, &MainWindow::startTour);
+    help->addAction(tr("&Keys"), QKeySequence("Shift+F1"), this, &MainWindow::showShortcuts);
 }
 
 void MainWindow::setDark(bool dark) {
@@ -634,8 +644,11 @@ void MainWindow::makeDemo() {
         progress->deleteLater();
         if (const QString error = m_demo.result(); !error.isEmpty())
             fail(error);
-        else if (openLibrary(folder))
+        else if (openLibrary(folder)) {
+            if (m_case || openCase(1))
+                startTour();
             fillDemo(folder);
+        }
     });
     DemoOptions options;
     options.films = (base + "/films").toStdString();
@@ -705,6 +718,30 @@ void MainWindow::closeEvent(QCloseEvent* e) {
     QMainWindow::closeEvent(e);
 }
 
+Tour* MainWindow::startTour() {
+    if (!m_case)
+        return nullptr;
+    if (m_tour)
+        m_tour->leave();
+    m_tour = new Tour(this);
+    connect(m_tour, &Tour::wanted, this, [this](Workspace w) {
+        if (m_case)
+            m_case->show(w);
+    });
+    return m_tour;
+}
+
+GuideWindow* MainWindow::showGuide() {
+    if (!m_guide) {
+        m_guide = new GuideWindow(this);
+        m_guide->setAttribute(Qt::WA_DeleteOnClose);
+    }
+    m_guide->showPage(m_case ? workspaceName(m_case->current()).toLower() : m_shelf ? QString("shelf") : "index");
+    m_guide->show();
+    m_guide->raise();
+    return m_guide;
+}
+
 void MainWindow::showShortcuts() {
     QDialog dialog(this);
     dialog.setWindowTitle(tr("Keys"));
@@ -716,12 +753,12 @@ void MainWindow::showShortcuts() {
         "<h3>" + tr("Everywhere") + "</h3><table>" + row("Ctrl+0", tr("the shelf")) +
         row("Ctrl+1 … 9", tr("the workspaces")) + row("Ctrl+Return", tr("the next thing to do")) +
         row("Q", tr("ask this frame: click points, read what they answer")) +
-        row("Ctrl+Z, Ctrl+Shift+Z", tr("undo, redo")) + row("F1", tr("this sheet")) + "</table><h3>" +
-        tr("Footage and Marking") + "</h3><table>" + row("← →", tr("one frame; with Shift ten")) +
-        row("Home, End", tr("first, last frame")) + "</table><h3>" + tr("Footage") + "</h3><table>" +
-        row(tr("Space, B"), tr("play, play backwards")) + row(", .", tr("slower, faster")) +
-        row("L", tr("round and round")) + row("Ctrl+← →", tr("step the film beside")) +
-        row("A, Shift+A", tr("accept the proposed rep, all of them")) +
+        row("Ctrl+Z, Ctrl+Shift+Z", tr("undo, redo")) + row("F1", tr("the guide's page of what is seen")) +
+        row("Shift+F1", tr("this sheet")) + "</table><h3>" + tr("Footage and Marking") + "</h3><table>" +
+        row("← →", tr("one frame; with Shift ten")) + row("Home, End", tr("first, last frame")) + "</table><h3>" +
+        tr("Footage") + "</h3><table>" + row(tr("Space, B"), tr("play, play backwards")) +
+        row(", .", tr("slower, faster")) + row("L", tr("round and round")) +
+        row("Ctrl+← →", tr("step the film beside")) + row("A, Shift+A", tr("accept the proposed rep, all of them")) +
         row("S, M", tr("split a rep here, merge it with the next")) + row("[ ]", tr("the rep begins, ends here")) +
         row("Page ↑ ↓", tr("rep before, after")) + row("Delete", tr("take the rep away")) +
         row("H, Shift+H", tr("no slow motion: the capture rate is the file's; of the whole day")) + "</table><h3>" +
@@ -743,15 +780,20 @@ void MainWindow::showShortcuts() {
         row(tr("Wheel, + −"), tr("zoom")) + row(tr("Shift+drag, middle button"), tr("pan")) +
         row("F", tr("whole picture")) + row(tr("Space"), tr("play, pause")) + "</table><h3>" + tr("Mirror") +
         "</h3><table>" + row("M", tr("board, moving")) + row(tr("Space"), tr("play both films, pause")) +
-        row("C", tr("by the movement, by the clock")) + row("G", tr("the model's figure over the athlete")) +
-        row(", .", tr("slower, faster")) + "</table><h3>" + tr("Findings") + "</h3><table>" +
-        row("↑ ↓", tr("finding before, after")) + row("← →", tr("rep before, after")) +
-        row(tr("Space"), tr("play athlete and model, stop")) + "</table><h3>" + tr("Programme") + "</h3><table>" +
-        row("← →", tr("block before, after")) + row(tr("Alt+arrows"), tr("move the block by a day, a week")) +
-        row("+ −", tr("a minute more, less")) + row("L, D, Delete", tr("lock, done, take away")) + "</table><h3>" +
-        tr("Practice") + "</h3><table>" + row(tr("G or ↑"), tr("good")) + row(tr("B or ↓"), tr("not")) +
+        row("C", tr("by the movement, by the clock")) + row("G", tr("the model's figure over the athlete; fainter")) +
+        row("L, B", tr("loop the phase, backwards")) + row("A", tr("the other angle beside each")) +
+        row("T, E", tr("a phase on one picture; what is seen as a clip")) + row(", .", tr("slower, faster")) +
+        "</table><h3>" + tr("Findings") + "</h3><table>" + row("↑ ↓", tr("finding before, after")) +
+        row("← →", tr("rep before, after")) + row(tr("Space"), tr("play athlete and model, stop")) + "</table><h3>" +
+        tr("Programme") + "</h3><table>" + row("← →", tr("block before, after")) +
+        row(tr("Alt+arrows"), tr("move the block by a day, a week")) + row("+ −", tr("a minute more, less")) +
+        row("L, D, Delete", tr("lock, done, take away")) + "</table><h3>" + tr("Practice") + "</h3><table>" +
+        row(tr("G or ↑"), tr("good")) + row(tr("B or ↓"), tr("not")) +
         row("1 … 4", tr("why not, after a rep that was not")) + row("Backspace", tr("take the last one back")) +
-        row("N, R", tr("new block, rest")) + "</table>");
+        row("N, R", tr("new block, rest")) + row("T, + −", tr("tempo; a beat more, less")) + "</table><h3>" +
+        tr("Review") + "</h3><table>" + row("R, P", tr("record and go on to the next scene; pause")) +
+        row(tr("Space"), tr("play, stop")) + row("N, Delete", tr("add the frame looked at, leave a scene out")) +
+        row("Backspace", tr("forget what was recorded")) + row("Alt+↑ ↓", tr("earlier, later")) + "</table>");
     auto* buttons = new QDialogButtonBox(QDialogButtonBox::Close);
     connect(buttons, &QDialogButtonBox::rejected, &dialog, &QDialog::reject);
     auto* all = new QVBoxLayout(&dialog);

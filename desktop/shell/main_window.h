@@ -19,6 +19,9 @@ namespace riflesso {
 
 class Workshop;
 
+class GuideWindow;
+class Tour;
+
 class MainWindow : public QMainWindow {
     Q_OBJECT
 public:
@@ -34,6 +37,10 @@ public:
     /// when there is none. A welcome with the reason where neither can be opened.
     void openStart();
     void showShelf();
+    /// Five steps through the open case; null when none is open.
+    Tour* startTour();
+    /// The guide, on the page of what is seen.
+    GuideWindow* showGuide();
     /// Opens the dialog that takes a bundle in. False when it is none: the words are shown then.
     bool takeBundleIn(const QString& file);
     bool openCase(Id caseId);
@@ -90,6 +97,8 @@ private:
     QAction* m_redo = nullptr;
     QAction* m_dark = nullptr;
     QPointer<Workshop> m_workshop;
+    QPointer<GuideWindow> m_guide;
+    QPointer<Tour> m_tour;
     QFutureWatcher<QString> m_demo;
     std::atomic<bool> m_cancelDemo{false};
 };

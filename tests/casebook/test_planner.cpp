@@ -266,6 +266,41 @@ private slots:
         QCOMPARE(read({true, "3", 1'795'000'000}).size(), 1);
         QVERIFY(read({false, "4", 1'795'000'000})[0].toObject()["uid"] != first[0].toObject()["uid"]);
     }
+    void aCalendarTakesMinutesAndBringsCompetitions() {
+        // As RFC 5545 writes them: hours that come again each week, a whole day, one called off.
+        const std::string text = "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//x//y//EN\r\n"
+                                 "BEGIN:VEVENT\r\nUID:1\r\nDTSTART:20261124T170000\r\nDTEND:20261124T183000\r\n"
+                                 "RRULE:FREQ=WEEKLY;COUNT=3\r\nSUMMARY:Choir\r\nEND:VEVENT\r\n"
+                                 "BEGIN:VEVENT\r\nUID:2\r\nDTSTART;VALUE=DATE:20261205\r\nDTEND;VALUE=DATE:20261206\r\n"
+                                 "SUMMARY:Regional CUP\r\nEND:VEVENT\r\n"
+                                 "BEGIN:VEVENT\r\nUID:3\r\nDTSTART:20261125T100000\r\nDTEND:20261125T110000\r\n"
+                                 "STATUS:CANCELLED\r\nSUMMARY:Off\r\nEND:VEVENT\r\nEND:VCALENDAR\r\n";
+        const Day from = *dayFromIso("2026-11-23"), to = *dayFromIso("2027-01-31");
+        const auto events = eventsFromCalendar(text, "a.ics", from, to);
+        QVERIFY2(events.ok(), events ? "" : events.error().text().c_str());
+        QCOMPARE(events->size(), std::size_t(4));
+        QCOMPARE(isoDate((*events)[0].day), std::string("2026-11-24"));
+        QCOMPARE((*events)[0].minutes, 90.0);
+        QCOMPARE(isoDate((*events)[1].day), std::string("2026-12-01"));
+        QVERIFY((*events)[2].wholeDay);
+        Brief brief;
+        brief.busy = {{from - std::chrono::days(3), 30.0, "past"}, {from + std::chrono::days(2), 30.0, "older copy"}};
+        takeOverCalendar(brief, *events, "cup");
+        QCOMPARE(brief.competitions.size(), std::size_t(1));
+        QCOMPARE(isoDate(brief.competitions[0]), std::string("2026-12-05"));
+        QCOMPARE(brief.busy.size(), std::size_t(4)); // the past one, and three evenings of choir
+        takeOverCalendar(brief, *events, "cup");
+        QCOMPARE(brief.competitions.size(), std::size_t(1));
+        QCOMPARE(brief.busy.size(), std::size_t(4));
+        CaseData data;
+        data.brief = brief;
+        const auto in = planInputOf(data, *shippedBlueprint("fencing-lunge"), {}, from, 14);
+        QCOMPARE(in.taken.at(*dayFromIso("2026-11-24")), 90.0);
+        for (const std::string bad : {"", "BEGIN:VCALENDAR", "BEGIN:VEVENT\nEND:VEVENT\n"})
+            (void)eventsFromCalendar(bad, "b.ics", from, to); // words or nothing, never a crash
+        QVERIFY(!eventsFromCalendar("no calendar at all", "b.ics", from, to).ok());
+        QVERIFY(!eventsFromCalendar(std::string(11u << 20, 'x'), "b.ics", from, to).ok());
+    }
 };
 
 QTEST_GUILESS_MAIN(TestPlanner)

@@ -639,6 +639,56 @@ private slots:
         QVERIFY(run({"blueprint", "diff", shipped, c}).code == 1);
         QVERIFY(run({"blueprint", "check", m_dir.filePath("none.json")}).err.contains("no such file"));
     }
+    // Each line between ```sh and ``` of the guide, as it is written there.
+    void theGuidesExamplesRunAsWritten() {
+        QFile guide(QString(RIFLESSO_SOURCE_DIR) + "/docs/guide/command-line.md");
+        QVERIFY(guide.open(QIODevice::ReadOnly));
+        const QString library = m_dir.filePath("guide-library");
+        QVERIFY(test::copyDemo(library));
+        QTemporaryDir here;
+        int lines = 0;
+        bool shell = false;
+        for (QString line : QString::fromUtf8(guide.readAll()).split('\n')) {
+            if (line.startsWith("```")) {
+                shell = line == "```sh";
+                continue;
+            }
+            if (!shell)
+                continue;
+            ++lines;
+            QStringList words = QProcess::splitCommand(line.replace("LIB", library));
+            QCOMPARE(words.takeFirst(), QString("riflesso-cli"));
+            QProcess p;
+            p.setWorkingDirectory(here.path());
+            p.start(QString(RIFLESSO_BIN_DIR) + "/riflesso-cli", words);
+            QVERIFY(p.waitForFinished(120000));
+            QVERIFY2(p.exitCode() == 0, p.readAllStandardError().constData());
+        }
+        QVERIFY(lines >= 12);
+        for (const char* file : {"trace.png", "clip.mp4", "guide.pdf", "all.riflesso"})
+            QVERIFY2(QFileInfo(here.filePath(file)).size() > 2000, file);
+    }
+    void whatIsTakenHomeIsCheckedFirst() {
+        const QString library = m_dir.filePath("home-library");
+        QVERIFY(test::copyDemo(library));
+        QVERIFY(run({"export", "--out", "x.mp4"}).code == 2); // of what?
+        QVERIFY(run({"export", m_dir.filePath("gone.mp4"), "--out", "x.mp4"}).code == 1);
+        QVERIFY(run({"export", "--library", library, "--size", "big", "--out", m_dir.filePath("x.mp4")}).code == 1);
+        QVERIFY(run({"export", "--library", library, "--take", "1", "--rep", "99", "--out", m_dir.filePath("x.mp4")})
+                    .code == 1);
+        QVERIFY(!QFile::exists(m_dir.filePath("x.mp4")));
+        const auto scenes = run({"review", "1", "--library", library, "--scenes"});
+        QCOMPARE(scenes.code, 0);
+        const auto list = QJsonDocument::fromJson(scenes.out).object()["scenes"].toArray();
+        QVERIFY(list.size() > 3);
+        QCOMPARE(list[0].toObject()["kind"].toString(), QString("good"));
+        const auto squad = run({"squad", "--library", library, "--today", "2026-11-23", "--json"});
+        const auto faults = QJsonDocument::fromJson(squad.out).object()["techniques"].toArray()[0].toObject()["faults"];
+        QCOMPARE(faults.toArray().size(), 8);
+        QVERIFY(run({"person", "Nobody", "--library", library}).code == 1);
+        QVERIFY(run({"bundle", "in", m_dir.filePath("gone.riflesso"), "--library", library}).code == 1);
+        QVERIFY(run({"guide", "no-such-technique", "--out", m_dir.filePath("g.pdf")}).code == 1);
+    }
 };
 QTEST_GUILESS_MAIN(TestCli)
 #include "test_cli.moc"

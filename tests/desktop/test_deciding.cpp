@@ -22,6 +22,7 @@
 #include <QDialogButtonBox>
 #include <QDoubleSpinBox>
 #include <QDropEvent>
+#include <QFile>
 #include <QLabel>
 #include <QLineEdit>
 #include <QMenu>
@@ -29,10 +30,12 @@
 #include <QProgressBar>
 #include <QPushButton>
 #include <QSettings>
+#include <QSpinBox>
 #include <QStandardPaths>
 #include <QTableWidget>
 #include <QTemporaryDir>
 #include <QTest>
+#include <QTimer>
 
 #include <algorithm>
 
@@ -473,6 +476,65 @@ private slots:
         press("closeDecision");
         QVERIFY(!decisionOn(data(), "hand_late"));
         QVERIFY(groupOf("hand_late") == FindingItem::Group::found);
+    }
+    void theCueOfABlockAndTheTempo() {
+        go(Workspace::practice);
+        auto* page = view()->page(Workspace::practice);
+        auto* cues = child<QComboBox>("practiceCues");
+        QVERIFY(cues && cues->count() >= 1);
+        cues->lineEdit()->setText("Like a door that opens");
+        QTest::keyClick(cues->lineEdit(), Qt::Key_Return);
+        page->setFocus();
+        QTest::keyClick(page, Qt::Key_G);
+        QTest::keyClick(page, Qt::Key_B);
+        QVERIFY(settle(*m_window));
+        const Block* newest = nullptr;
+        for (const auto& [id, b] : data().blocks)
+            if (!newest || b.id > newest->id)
+                newest = &b;
+        QVERIFY(newest && newest->cue == "Like a door that opens" && newest->reps.size() == 2);
+        QVERIFY(child<QLabel>("practiceCue")->text().contains("door"));
+        // The tempo runs with or without a sound device, and a key makes it faster.
+        QTest::keyClick(page, Qt::Key_T);
+        QVERIFY(child<QPushButton>("tempo")->isChecked());
+        const int beats = child<QSpinBox>("tempoBeats")->value();
+        QTest::keyClick(page, Qt::Key_Plus);
+        QCOMPARE(child<QSpinBox>("tempoBeats")->value(), beats + 1);
+        picture("practice-cue");
+        QTest::keyClick(page, Qt::Key_T);
+        QVERIFY(!child<QPushButton>("tempo")->isChecked());
+    }
+    void aDayOnOnesOwn() {
+        const std::size_t before = data().blocks.size();
+        QTimer::singleShot(300, m_window.get(), [this] {
+            auto* dialog = m_window->findChild<QDialog*>("ownDayDialog");
+            QVERIFY(dialog);
+            dialog->findChild<QSpinBox*>("ownMinutes")->setValue(25);
+            dialog->findChild<QSpinBox*>("ownHits")->setValue(14);
+            dialog->findChild<QLineEdit*>("ownNoticed")->setText("calmer after ten");
+            picture("own-day", dialog);
+            dialog->accept();
+        });
+        press("ownDay");
+        QCOMPARE(data().blocks.size(), before + 1);
+        const Block& b = data().blocks.rbegin()->second;
+        QVERIFY(b.own && b.own->minutes == 25 && b.own->hits == 14 && b.own->noticed == "calmer after ten");
+    }
+    void aCalendarFromOutside() {
+        QFile file(m_dir.filePath("busy.ics"));
+        QVERIFY(file.open(QIODevice::WriteOnly));
+        file.write("BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//x//y//EN\r\nBEGIN:VEVENT\r\nUID:1\r\n"
+                   "DTSTART:20261126T180000\r\nDTEND:20261126T200000\r\nSUMMARY:Choir\r\nEND:VEVENT\r\n"
+                   "END:VCALENDAR\r\n");
+        file.close();
+        go(Workspace::programme);
+        planned();
+        QVERIFY(programme()->takeCalendarIn(file.fileName(), "cup"));
+        QCOMPARE(data().brief.busy.size(), std::size_t(1));
+        planned();
+        QVERIFY(!programme()->takeCalendarIn(m_dir.filePath("none.ics"), "cup"));
+        QVERIFY(book().undo());
+        QVERIFY(data().brief.busy.empty());
     }
 };
 

@@ -1,6 +1,7 @@
 // In motion and taken home, through the real window: both films locked and played, a ghost, a trace, a clip, a review
 // recorded with the simulated microphone, the folder; the athlete's page, the squad sheet, and a bundle out and in.
 
+#include "desktop/eye/eye_trainer.h"
 #include "desktop/handover/handover_page.h"
 #include "desktop/mirror/export_dialog.h"
 #include "desktop/mirror/mirror_page.h"
@@ -8,12 +9,16 @@
 #include "desktop/shelf/arrival_dialog.h"
 #include "desktop/shelf/athlete_page.h"
 #include "desktop/shelf/squad_sheet.h"
+#include "desktop/shell/guide_window.h"
+#include "desktop/shell/strips.h"
+#include "desktop/shell/tour.h"
 #include "tests/support/window_test.h"
 
 #include <QApplication>
 #include <QComboBox>
 #include <QLabel>
 #include <QLineEdit>
+#include <QRegularExpression>
 #include <QSpinBox>
 
 #include <algorithm>
@@ -215,6 +220,73 @@ private slots:
             QVERIFY(settle(*m_window));
             QVERIFY(view()->current() == Workspace::marking);
         }
+    }
+    void aTourOfFiveStepsIsLeftByOneKey() {
+        go(Workspace::brief);
+        QPointer<Tour> tour = m_window->startTour();
+        QVERIFY(tour);
+        QTRY_VERIFY(view()->current() == Workspace::findings);
+        QVERIFY(settle(*m_window));
+        picture("tour");
+        press("tourNext");
+        QTRY_VERIFY(view()->current() == Workspace::mirror);
+        QTest::keyClick(m_window.get(), Qt::Key_Escape);
+        QTRY_VERIFY(!tour);
+        tour = m_window->startTour();
+        for (int i = 0; i < Tour::kSteps; ++i)
+            press("tourNext");
+        QTRY_VERIFY(!tour);
+        QVERIFY(view()->current() == Workspace::handover);
+    }
+    void theGuideOpensOnWhatIsSeen() {
+        const QStringList pages = GuideWindow::pages();
+        for (const auto& id : pages) {
+            const QString text = GuideWindow::pageText(id);
+            QVERIFY2(text.size() > 300, qPrintable(id));
+            // Each link leads somewhere.
+            const QRegularExpression links("\\]\\(([^)]+)\\)");
+            for (auto it = links.globalMatch(text); it.hasNext();) {
+                const auto link = it.next();
+                QVERIFY2(pages.contains(link.captured(1).remove(".md")), qPrintable(link.captured(1)));
+            }
+        }
+        for (int i = 0; i < kWorkspaces; ++i)
+            QVERIFY(pages.contains(workspaceName(static_cast<Workspace>(i)).toLower()));
+        go(Workspace::findings);
+        QTest::keyClick(m_window.get(), Qt::Key_F1);
+        auto* guide = m_window->findChild<GuideWindow*>("guide");
+        QVERIFY(guide && guide->isVisible());
+        QCOMPARE(guide->page(), QString("findings"));
+        QVERIFY(guide->shownText().contains("take it up", Qt::CaseInsensitive));
+        picture("guide", guide);
+        QTest::keyClicks(guide->searchField(), "consent guardian");
+        QStringList left;
+        for (int i = 0; i < guide->list()->count(); ++i)
+            if (!guide->list()->item(i)->isHidden())
+                left << guide->list()->item(i)->data(Qt::UserRole).toString();
+        QVERIFY(left.contains("cautions") && !left.contains("programme"));
+        QTest::keyClick(guide->searchField(), Qt::Key_Return);
+        QCOMPARE(guide->page(), left.front());
+        guide->close();
+    }
+    void theCoachsOwnEye() {
+        const std::filesystem::path scores = m_dir.filePath("eye.json").toStdString();
+        {
+            EyeTrainer trainer(scores, m_today, nullptr, 90);
+            trainer.show();
+            trainer.choose("fencing-lunge", "trunk_falls_deg");
+            for (int i = 0; i < 5; ++i) {
+                QTRY_VERIFY_WITH_TIMEOUT(trainer.ready(), 60000);
+                if (i == 2)
+                    picture("eye", &trainer);
+                QTest::keyClick(&trainer, trainer.size() > 8.0 ? Qt::Key_Y : Qt::Key_N);
+            }
+            QVERIFY(trainer.verdict().contains("5 looks"));
+        }
+        const auto kept = readEyeSessions(scores);
+        QVERIFY(kept.ok() && kept->size() == 1 && kept->front().looks.size() == 5);
+        QCOMPARE(kept->front().looks[3].size, 0.0); // one in four is without the fault
+        QCOMPARE(staircaseOf(*kept, "fencing-lunge", "trunk_falls_deg").looks(), 5);
     }
     void theAthletesPageAndTheSquad() {
         atShelf();

@@ -42,6 +42,10 @@ private slots:
         QCOMPARE(comparable(t).size(), std::size_t(2));
         QVERIFY(says(movedWords(m_blueprint, t), "Not by more than could be chance"));
         QVERIFY(historyOf(t).kind == HistoryKind::nothing);
+        // The newest film stands alone in its stage: the last stage that was filmed twice answers, and is named.
+        const auto scored = trend({{150, Stage::fixedFeed}, {170, Stage::fixedFeed}, {155, Stage::scored}});
+        QCOMPARE(comparable(scored).size(), std::size_t(2));
+        QVERIFY(says(movedWords(m_blueprint, scored), "At fixed feed: Yes"));
     }
     void theGoal() {
         const auto goal = [&](double from, double to, double now) {

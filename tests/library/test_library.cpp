@@ -410,6 +410,24 @@ private slots:
         QVERIFY(l->eraseAthlete((*l->athletes())[0].id));
         QVERIFY(!film.exists());
     }
+    void busyHoursAndDaysAloneAreKept() {
+        auto l = fresh();
+        const Id c = *l->addCase("x", Brief{});
+        CaseData data = *l->load(c);
+        Brief brief = data.brief;
+        brief.busy = {{*dayFromIso("2026-11-24"), 90.0, "Choir"}, {*dayFromIso("2026-12-01"), 30.5, ""}};
+        Block block;
+        block.id = l->freshId();
+        block.day = *dayFromIso("2026-11-23");
+        block.drill = "wall";
+        block.cue = "Tip first";
+        block.own = SelfCoached{25.0, 14, "garage, dim", 6, 8, "calmer after ten", "slower"};
+        QVERIFY(l->apply(c, {BriefEdit{{}, data.brief, brief}, BlockEdit{block.id, {}, block}}));
+        const CaseData again = *l->load(c);
+        QCOMPARE(again.brief.busy, brief.busy);
+        QCOMPARE(again.blocks.at(block.id), block);
+        QVERIFY(again.blocks.at(block.id).reps.empty()); // a day alone may have no rep
+    }
     void twoEntriesOfOnePersonBecomeOne() {
         auto l = fresh();
         Brief brief;

@@ -3,6 +3,8 @@
 #include <QTest>
 
 #include <cmath>
+#include <random>
+#include <set>
 
 using namespace riflesso;
 
@@ -79,6 +81,60 @@ private slots:
         QVERIFY(framesShown(*time, FrameIndex(0), FrameIndex(3), 0.0, 1.0).empty());
         QVERIFY(framesShown(*time, FrameIndex(0), FrameIndex(3), 30.0, -1.0).empty());
         QVERIFY(framesShown(*time, FrameIndex(3), FrameIndex(1), 30.0, 1.0).empty());
+    }
+    // Whatever the pegs: the follower never runs backwards, stays in its film, and meets at every shared position.
+    void anyPegs() {
+        std::mt19937 random(5);
+        const auto below = [&](int n) { return static_cast<int>(random() % static_cast<unsigned>(n)); };
+        for (int trial = 0; trial < 300; ++trial) {
+            Positions a, b;
+            for (const auto& id : m_order) {
+                if (below(5) > 0)
+                    a[id] = at(below(400));
+                if (below(5) > 0)
+                    b[id] = at(below(400));
+            }
+            const Hertz rateA(20.0 + below(220)), rateB(20.0 + below(220));
+            for (const LockKind kind : {LockKind::movement, LockKind::clock}) {
+                const FilmLock lock(m_order, rep(a, rateA, 0, 399), rep(b, rateB, 0, 399), kind);
+                int before = -1;
+                for (int f = 0; f < 400; ++f) {
+                    const int there = lock.follower(FrameIndex(f)).value;
+                    QVERIFY(there >= 0 && there < 400);
+                    QVERIFY2(there >= before, qPrintable(QString("trial %1, frame %2").arg(trial).arg(f)));
+                    before = there;
+                }
+                if (kind == LockKind::movement && lock.byPositions())
+                    for (const auto& id : sharedPositions(m_order, a, b))
+                        QCOMPARE(lock.follower(a.at(id).frame).value, b.at(id).frame.value);
+            }
+        }
+    }
+    // However it is slowed and at whatever rate: in order, from the first frame to the last, none missing when there
+    // are pictures enough.
+    void anySpeed() {
+        std::mt19937 random(6);
+        std::uniform_real_distribution<> gap(0.005, 0.08), slow(0.25, 16.0), rate(5.0, 120.0);
+        for (int trial = 0; trial < 100; ++trial) {
+            std::vector<double> times{0.0};
+            for (int f = 0; f < 60; ++f)
+                times.push_back(times.back() + gap(random));
+            const auto time = Timebase::make(times, std::nullopt);
+            QVERIFY(time);
+            const double s = slow(random), r = rate(random);
+            const auto shown = framesShown(*time, FrameIndex(3), FrameIndex(50), r, s);
+            QVERIFY(!shown.empty());
+            QCOMPARE(shown.front().value, 3);
+            QVERIFY(shown.back().value <= 50);
+            for (std::size_t i = 1; i < shown.size(); ++i)
+                QVERIFY(!(shown[i] < shown[i - 1]));
+            const double lasts = (times[50] + time->realPeriod(FrameIndex(50)) - times[3]) * s;
+            QVERIFY(std::abs(static_cast<double>(shown.size()) / r - lasts) <= 0.51 / r + 1e-9 || shown.size() == 1);
+            if (0.005 * s * r > 1.0) { // the shortest frame lasts a picture and more
+                const std::set<FrameIndex> all(shown.begin(), shown.end());
+                QCOMPARE(all.size(), std::size_t(48));
+            }
+        }
     }
 };
 QTEST_GUILESS_MAIN(TestFilmLock)
