@@ -1,5 +1,6 @@
 #include "demo/demo_library.h"
 
+#include "casebook/card.h"
 #include "casebook/shipped.h"
 #include "core/statistics/numbers.h"
 #include "files/write_file.h"
@@ -221,9 +222,11 @@ void addWork(const JsonReader& person, const Blueprint& blueprint, Library& libr
     }
 }
 
+constexpr Id kNoCard = -1; // the first athlete: her card is written when she is opened
+
 // Everything of one athlete; the library is touched once all films are there. \p models: a case whose model takes are
 // this one's, too; 0 = none.
-Status build(const JsonReader& person, Library& library, const DemoOptions& options, Id models = 0) {
+Status build(const JsonReader& person, Library& library, const DemoOptions& options, Id models) {
     const auto blueprint = shippedBlueprint(person["case"].text());
     if (!blueprint)
         return blueprint.error();
@@ -246,7 +249,7 @@ Status build(const JsonReader& person, Library& library, const DemoOptions& opti
         made.emplace_back(recipe, std::move(*film));
     }
     std::vector<Edit> edits;
-    if (models != 0)
+    if (models > 0)
         if (auto e = addModels(library, models, edits))
             return *e;
     for (std::size_t i = 0; i < made.size(); ++i)
@@ -262,7 +265,14 @@ Status build(const JsonReader& person, Library& library, const DemoOptions& opti
             for (const auto& c : *all)
                 if (c.id == *id)
                     (void)library.eraseAthlete(c.athleteId);
-    return kept;
+    if (!kept || models == kNoCard)
+        return kept;
+    // The shelf and the squad sheet know them without opening each.
+    const auto data = library.load(*id);
+    if (!data)
+        return data.error();
+    return library.setCard(*id,
+                           toJson(cardOf(*data, *blueprint, analyse(*data, *blueprint, options.today), options.today)));
 }
 
 // Half a demo is of no use to anybody: it is made in a folder beside, which gets its name last. Two programs at once
@@ -295,7 +305,7 @@ Status makeAside(const fs::path& folder, const JsonReader& recipe, const DemoOpt
     Status s = Done{};
     {
         auto library = Library::create(aside);
-        s = library ? build(recipe, **library, options) : Status(library.error());
+        s = library ? build(recipe, **library, options, kNoCard) : Status(library.error());
     }
     if (s && ::rename(aside.c_str(), target.c_str()) != 0)
         s = taken;

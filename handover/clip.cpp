@@ -10,6 +10,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <future>
 
 namespace riflesso {
 namespace {
@@ -194,17 +195,29 @@ Status writeClip(const FilmedCase& filmed, const ClipOptions& o, const std::file
     auto writer = FilmWriter::create(file, as);
     if (!writer)
         return writer.error();
+    // The next picture is put together while this one is encoded.
     const auto& frames = (*pictures)->frames();
+    const auto made = [&](FrameIndex frame) {
+        return std::async(std::launch::async, [&pictures, frame]() -> Result<Picture> {
+            const auto image = (*pictures)->picture(frame);
+            return image ? Result<Picture>(toPicture(*image)) : Result<Picture>(image.error());
+        });
+    };
+    std::future<Result<Picture>> next = made(frames.front()); // waited for before the pictures go
     Picture shown;
     for (std::size_t i = 0; i < frames.size(); ++i) {
         if (goOn && !goOn(static_cast<double>(i) / static_cast<double>(frames.size())))
             return Error{
                 "the clip was cancelled", file.filename().string(), "no file was written", {}, ErrorKind::cancelled};
         if (i == 0 || frames[i] != frames[i - 1]) {
-            const auto image = (*pictures)->picture(frames[i]);
-            if (!image)
-                return image.error();
-            shown = toPicture(*image);
+            auto picture = next.get();
+            if (!picture)
+                return picture.error();
+            shown = std::move(*picture);
+            const auto other = std::find_if(frames.begin() + static_cast<std::ptrdiff_t>(i), frames.end(),
+                                            [&](FrameIndex f) { return f != frames[i]; });
+            if (other != frames.end())
+                next = made(*other);
         }
         if (auto s = (*writer)->add(shown); !s)
             return s;

@@ -10,6 +10,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <numeric>
 #include <set>
 
 namespace riflesso {
@@ -159,9 +160,14 @@ Result<QImage> exposed(const FilmedCase& f, const TraceOptions& o, Id repId, con
         evenExposures(time, FrameIndex(0), FrameIndex(std::max(0, time.frames() - 1)), kEmptyPlaceFrames);
     const std::size_t empty = wanted.size();
     wanted.insert(wanted.end(), frames.begin(), frames.end());
-    std::vector<Picture> pictures;
-    for (const FrameIndex at : wanted) {
-        if (goOn && !goOn(static_cast<double>(pictures.size()) / static_cast<double>(wanted.size())))
+    // In the order of the film, so that each group of pictures is decoded once.
+    std::vector<std::size_t> order(wanted.size());
+    std::iota(order.begin(), order.end(), std::size_t(0));
+    std::stable_sort(order.begin(), order.end(), [&](std::size_t x, std::size_t y) { return wanted[x] < wanted[y]; });
+    std::vector<Picture> pictures(wanted.size());
+    for (std::size_t k = 0; k < order.size(); ++k) {
+        const FrameIndex at = wanted[order[k]];
+        if (goOn && !goOn(static_cast<double>(k) / static_cast<double>(wanted.size())))
             return Error{"the picture was cancelled", {}, {}, {}, ErrorKind::cancelled};
         auto picture = (*film)->frame(at);
         if (!picture)
@@ -178,7 +184,7 @@ Result<QImage> exposed(const FilmedCase& f, const TraceOptions& o, Id repId, con
             p.end();
             *picture = toPicture(still);
         }
-        pictures.push_back(std::move(*picture));
+        pictures[order[k]] = std::move(*picture);
     }
     const MovingSide side = movingSide(f.data, f.analysis, repId, 2.2, leader);
     std::vector<std::vector<std::uint8_t>> masks; // of all pictures; empty where nothing is marked

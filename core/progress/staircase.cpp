@@ -29,6 +29,15 @@ Staircase::Staircase(double smallest, double largest)
                 m_cells.push_back({std::exp(from + (to - from) * i / (kThresholds - 1)), spread, alarms, 1.0});
     for (auto& c : m_cells)
         c.p /= static_cast<double>(m_cells.size());
+    constexpr int kSizes = 24;
+    for (int i = 0; i < kSizes; ++i) {
+        Shown s{m_smallest * std::pow(m_largest / m_smallest, static_cast<double>(i) / (kSizes - 1)), {}, {}};
+        for (const auto& c : m_cells) {
+            s.p.push_back(chance(c, s.size));
+            s.entropy.push_back(entropy(s.p.back()));
+        }
+        m_shown.push_back(std::move(s));
+    }
 }
 
 double Staircase::chance(const Cell& c, double size) {
@@ -54,18 +63,15 @@ double Staircase::next() const {
         return 0.0;
     // Knowing the threshold would leave only the answer's own chance: the difference is what the answer tells.
     double best = m_smallest, most = -1.0;
-    constexpr int kSizes = 24;
-    for (int i = 0; i < kSizes; ++i) {
-        const double size = m_smallest * std::pow(m_largest / m_smallest, static_cast<double>(i) / (kSizes - 1));
+    for (const auto& s : m_shown) {
         double mean = 0.0, own = 0.0;
-        for (const auto& c : m_cells) {
-            const double p = chance(c, size);
-            mean += c.p * p;
-            own += c.p * entropy(p);
+        for (std::size_t k = 0; k < m_cells.size(); ++k) {
+            mean += m_cells[k].p * s.p[k];
+            own += m_cells[k].p * s.entropy[k];
         }
         if (const double told = entropy(mean) - own; told > most + 1e-12) {
             most = told;
-            best = size;
+            best = s.size;
         }
     }
     return best;

@@ -46,7 +46,12 @@ private:
     static double chance(const Cell& cell, double size);
     [[nodiscard]] std::vector<std::pair<double, double>> marginal() const; ///< threshold and probability, ascending
 
+    struct Shown {
+        double size;
+        std::vector<double> p, entropy; ///< of "it is there", by cell; of that answer
+    };
     double m_smallest, m_largest;
+    std::vector<Shown> m_shown; ///< sizes among which next() chooses
     std::vector<Cell> m_cells;
     std::vector<FaultLook> m_looks;
 };

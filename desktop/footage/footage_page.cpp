@@ -24,12 +24,6 @@ QIcon thumbnail(const QImage& picture) {
     icon.addPixmap(small, QIcon::Selected);
     return icon;
 }
-double slowness(const Take& take) {
-    if (!take.captureRate || take.times.size() < 2)
-        return 1.0;
-    const double fileRate = timebaseOf(take).fileRate().value;
-    return fileRate > 0.0 ? *take.captureRate / fileRate : 1.0;
-}
 constexpr int kPanels = 6;
 } // namespace
 
@@ -355,7 +349,7 @@ void FootagePage::findReps(int by) {
     JobRow* row = job(tr("Looking for reps"));
     const QString film = m_bench.filmPath(*take);
     const auto index = m_bench.book().library().indexFolder();
-    row->start([this, film, index, by, slow = slowness(*take),
+    row->start([this, film, index, by, slow = timebaseOf(*take).slowness(),
                 id = take->id](const JobProgress& progress) -> std::function<void()> {
         auto found = riflesso::findReps(film.toStdString(), index, static_cast<RepsBy>(by), slow,
                                         [&](double share) { return progress({}, share); });
@@ -396,8 +390,9 @@ void FootagePage::lockBySound() {
         return;
     const Take& b = m_bench.data().takes.at(other);
     JobRow* row = job(tr("Listening to both films"));
-    row->start([this, pa = m_bench.filmPath(*take), pb = m_bench.filmPath(b), sa = slowness(*take), sb = slowness(b),
-                id = take->id, other](const JobProgress& progress) -> std::function<void()> {
+    row->start([this, pa = m_bench.filmPath(*take), pb = m_bench.filmPath(b), sa = timebaseOf(*take).slowness(),
+                sb = timebaseOf(b).slowness(), id = take->id,
+                other](const JobProgress& progress) -> std::function<void()> {
         auto match =
             matchFilms(pa.toStdString(), sa, pb.toStdString(), sb, [&](double share) { return progress({}, share); });
         return [this, match = std::move(match), id, other] {

@@ -252,8 +252,11 @@ void ReviewPanel::load() {
         return;
     m_loaded = true;
     const auto kept = readReview(folder());
-    if (!kept)
-        m_state->setText(q(kept.error().text()));
+    if (!kept) { // put aside, so that what is kept from now on does not take its place
+        std::error_code ec;
+        std::filesystem::rename(folder() / "review.json", folder() / "review.damaged.json", ec);
+        emit failed(q(kept.error().text()));
+    }
     m_review = kept && *kept ? **kept : proposedReview(m_bench.data(), m_bench.blueprint(), m_bench.analysis());
     m_microphone->addItems(Voice::names());
     fill();

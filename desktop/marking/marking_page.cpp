@@ -779,8 +779,14 @@ void MarkingPage::keyPressEvent(QKeyEvent* e) {
     default:
         break;
     }
-    if (e->key() >= Qt::Key_1 && e->key() <= Qt::Key_9 && !(e->modifiers() & Qt::ControlModifier)) {
-        placePeg(e->key() - Qt::Key_1);
+    // With Shift the second nine; which sign that types depends on the keyboard, the key's own number does not.
+    constexpr quint32 kFirstDigit = 10; // of X11 and Wayland
+    const bool second = e->modifiers() & Qt::ShiftModifier;
+    int digit = e->key() - Qt::Key_1;
+    if (second && e->nativeScanCode() >= kFirstDigit && e->nativeScanCode() < kFirstDigit + 9)
+        digit = static_cast<int>(e->nativeScanCode() - kFirstDigit);
+    if (digit >= 0 && digit < 9 && !(e->modifiers() & Qt::ControlModifier)) {
+        placePeg(digit + (second ? 9 : 0));
         return;
     }
     QWidget::keyPressEvent(e);

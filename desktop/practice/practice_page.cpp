@@ -163,6 +163,7 @@ QWidget* PracticePage::makeSettings() {
     m_tempo = new QPushButton(tr("Tempo"));
     m_tempo->setObjectName("tempo");
     m_tempo->setCheckable(true);
+    m_tempo->setMinimumWidth(100); // with its blink
     m_tempo->setToolTip(tr("Clicks, and a blink of this button. Plus and minus: a beat more, "
                            "less. (T)"));
     auto* alone = new QPushButton(tr("A day on your own …"));
@@ -319,6 +320,13 @@ void PracticePage::tempo() {
     }
     m_tempo->setChecked(m_metronome.running());
     setFocus();
+}
+
+void PracticePage::hideEvent(QHideEvent* e) {
+    m_metronome.stop();
+    m_tempo->setChecked(false);
+    m_tempo->setText(tr("Tempo"));
+    QWidget::hideEvent(e);
 }
 
 void PracticePage::ownDay() {

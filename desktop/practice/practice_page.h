@@ -47,6 +47,7 @@ public:
 
 protected:
     void keyPressEvent(QKeyEvent* e) override;
+    void hideEvent(QHideEvent* e) override; ///< the tempo ends with the page
 
 private:
     void refresh();

@@ -16,6 +16,26 @@
 #include <map>
 
 namespace riflesso {
+namespace {
+
+// Each stage has a shape of its own, with more corners the more stress: a circle, then three corners and more.
+void drawStage(QPainter& p, QPointF at, Stage stage) {
+    constexpr double kSize = 6.5;
+    const int corners = static_cast<int>(stage) + 2;
+    if (corners < 3) {
+        p.drawEllipse(at, kSize, kSize);
+        return;
+    }
+    QPolygonF shape;
+    for (int i = 0; i < corners; ++i) {
+        const double a = -M_PI / 2 + 2 * M_PI * i / corners + (corners == 4 ? M_PI / 4 : 0.0);
+        shape << at + QPointF(std::cos(a), std::sin(a)) * kSize * (corners < 5 ? 1.2 : 1.0);
+    }
+    p.drawPolygon(shape);
+}
+
+} // namespace
+
 TrendChart::TrendChart(Workbench& bench, QWidget* parent) : QWidget(parent), m_bench(bench) {
     setAccessibleName(tr("The focus measure over its dates"));
 }
@@ -129,6 +149,7 @@ void TrendChart::paintEvent(QPaintEvent*) {
         p.drawText(QRectF(left, y(aim->to) - 17, right - left - 6, 15), Qt::AlignRight,
                    tr("goal %1").arg(q(numberWords(def, aim->to))));
     }
+    std::map<Day, QStringList> days;
     for (const auto& point : trend.points) {
         const QPointF at(x(point.day), y(point.value));
         p.setPen(QPen(t.hues.athlete, 2));
@@ -136,13 +157,8 @@ void TrendChart::paintEvent(QPaintEvent*) {
         p.drawLine(at - QPointF(0, bar), at + QPointF(0, bar));
         p.drawLine(at + QPointF(-6, bar), at + QPointF(6, bar));
         p.drawLine(at + QPointF(-6, -bar), at + QPointF(6, -bar));
-        if (point.stage == newest) {
-            p.setBrush(t.hues.athlete);
-            p.drawEllipse(at, 5.5, 5.5);
-        } else {
-            p.setBrush(t.panel);
-            p.drawRect(QRectF(at.x() - 5, at.y() - 5, 10, 10));
-        }
+        p.setBrush(point.stage == newest ? QBrush(t.hues.athlete) : QBrush(t.panel));
+        drawStage(p, at, point.stage);
         p.setPen(t.text);
         p.setFont(typeface(Type::body, true));
         const QString label = q(valueWords(def, point.value, point.u));
@@ -150,12 +166,17 @@ void TrendChart::paintEvent(QPaintEvent*) {
         const QRectF plate(at.x() + 12 + w > right ? at.x() - 12 - w : at.x() + 12, at.y() - 9, w, 18);
         p.fillRect(plate, t.panel);
         p.drawText(plate, Qt::AlignCenter, label);
-        p.setFont(typeface(Type::small));
-        p.setPen(t.quiet);
-        p.drawText(QRectF(at.x() - 60, bottom + 6, 120, 30), Qt::AlignHCenter,
-                   QString("%1\n%2, %3")
-                       .arg(q(dayWords(point.day)), q(std::string(kStageNames[static_cast<std::size_t>(point.stage)])),
-                            counted(point.reps, tr("rep"), tr("reps"))));
+        days[point.day] << QString("%1, %2").arg(q(std::string(kStageNames[static_cast<std::size_t>(point.stage)])),
+                                                 counted(point.reps, tr("rep"), tr("reps")));
+    }
+    // Of one day once, whatever was filmed on it.
+    p.setFont(typeface(Type::small));
+    p.setPen(t.quiet);
+    for (const auto& [day, stages] : days) {
+        const QString words = q(dayWords(day)) + "\n" + stages.join("; ");
+        const double wide = p.fontMetrics().boundingRect(QRect(0, 0, 400, 60), Qt::AlignHCenter, words).width() + 4.0;
+        const double middle = std::clamp(x(day), wide / 2, width() - wide / 2);
+        p.drawText(QRectF(middle - wide / 2, bottom + 6, wide, 32), Qt::AlignHCenter, words);
     }
 }
 

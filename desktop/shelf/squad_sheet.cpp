@@ -21,7 +21,8 @@
 namespace riflesso {
 namespace {
 
-constexpr double kName = 170, kCell = 46, kRow = 30, kFoot = 54; // px
+constexpr double kName = 170, kFoot = 54; // px
+constexpr double kLeastRow = 30, kMostRow = 54, kLeastCell = 46, kMostCell = 62;
 constexpr std::size_t kStations = 3;
 constexpr int kSessionMinutes = 45;
 
@@ -107,6 +108,16 @@ void SquadTable::show(const Blueprint& blueprint, std::vector<SquadRow> rows) {
     update();
 }
 
+void SquadTable::fit(QSize place) {
+    const auto n = static_cast<double>(std::max<std::size_t>(1, m_rows.size()));
+    const auto columns = static_cast<double>(std::max<std::size_t>(1, m_faults.size()));
+    m_row = std::clamp((place.height() - headHeight() - kFoot - 4) / n, kLeastRow, kMostRow);
+    m_cell = std::clamp((place.width() - kName - 74) / columns, kLeastCell, kMostCell);
+    updateGeometry();
+    resize(sizeHint());
+    update();
+}
+
 double SquadTable::headHeight() const {
     double longest = 60;
     const QFontMetricsF metrics(typeface(Type::small, true));
@@ -116,13 +127,14 @@ double SquadTable::headHeight() const {
 }
 
 QSize SquadTable::sizeHint() const {
-    return QSizeF(kName + kCell * static_cast<double>(m_faults.size()) + 70,
-                  headHeight() + kRow * static_cast<double>(m_rows.size()) + kFoot)
+    return QSizeF(kName + m_cell * static_cast<double>(m_faults.size()) + 70,
+                  headHeight() + m_row * static_cast<double>(m_rows.size()) + kFoot)
         .toSize();
 }
 
 QRectF SquadTable::cell(std::size_t row, std::size_t column) const {
-    return {kName + kCell * static_cast<double>(column), headHeight() + kRow * static_cast<double>(row), kCell, kRow};
+    return {kName + m_cell * static_cast<double>(column), headHeight() + m_row * static_cast<double>(row), m_cell,
+            m_row};
 }
 
 void SquadTable::paintEvent(QPaintEvent*) {
@@ -130,7 +142,7 @@ void SquadTable::paintEvent(QPaintEvent*) {
     QPainter p(this);
     p.setRenderHint(QPainter::Antialiasing);
     p.fillRect(rect(), t.panel);
-    const double head = headHeight(), foot = head + kRow * static_cast<double>(m_rows.size());
+    const double head = headHeight(), foot = head + m_row * static_cast<double>(m_rows.size());
     std::size_t most = 0;
     for (std::size_t c = 0; c < m_faults.size(); ++c)
         if (m_faults[c].have > m_faults[most].have)
@@ -140,7 +152,7 @@ void SquadTable::paintEvent(QPaintEvent*) {
         if (c == most && m_faults[c].have > 0) { // what most have stands out
             QColor pale = t.hues.athlete;
             pale.setAlpha(30);
-            p.fillRect(QRectF(first.left(), head, kCell, foot - head + kFoot), pale);
+            p.fillRect(QRectF(first.left(), head, m_cell, foot - head + kFoot), pale);
         }
         p.save();
         p.translate(first.center().x() - 4, head - 8);
@@ -152,12 +164,12 @@ void SquadTable::paintEvent(QPaintEvent*) {
         p.restore();
     }
     for (std::size_t r = 0; r < m_rows.size(); ++r) {
-        const double y = head + kRow * static_cast<double>(r);
+        const double y = head + m_row * static_cast<double>(r);
         p.setPen(QPen(t.line, 1));
         p.drawLine(QPointF(0, y), QPointF(width(), y));
         p.setPen(t.text);
         p.setFont(typeface(Type::body));
-        p.drawText(QRectF(8, y, kName - 14, kRow), Qt::AlignVCenter | Qt::AlignLeft,
+        p.drawText(QRectF(8, y, kName - 14, m_row), Qt::AlignVCenter | Qt::AlignLeft,
                    p.fontMetrics().elidedText(q(m_rows[r].member.name), Qt::ElideRight, static_cast<int>(kName - 16)));
         for (std::size_t c = 0; c < m_faults.size(); ++c) {
             Standing standing = Standing::unknown;
@@ -177,9 +189,9 @@ void SquadTable::paintEvent(QPaintEvent*) {
         const QRectF first = cell(0, c);
         p.setPen(t.text);
         p.setFont(typeface(Type::small, true));
-        p.drawText(QRectF(first.left(), foot + 4, kCell, 18), Qt::AlignHCenter,
+        p.drawText(QRectF(first.left(), foot + 4, m_cell, 18), Qt::AlignHCenter,
                    tr("%1 of %2").arg(m_faults[c].have).arg(m_faults[c].known));
-        const double left = first.left() + 6, wide = kCell - 12, y = foot + 35;
+        const double left = first.left() + 6, wide = m_cell - 12, y = foot + 35;
         p.setPen(QPen(t.line, 4, Qt::SolidLine, Qt::FlatCap));
         p.drawLine(QPointF(left, y), QPointF(left + wide, y));
         p.setPen(QPen(t.hues.athlete, 4, Qt::SolidLine, Qt::FlatCap));
@@ -189,7 +201,7 @@ void SquadTable::paintEvent(QPaintEvent*) {
 
 void SquadTable::mousePressEvent(QMouseEvent* e) {
     for (std::size_t r = 0; r < m_rows.size(); ++r)
-        if (const double top = cell(r, 0).top(); e->position().y() >= top && e->position().y() < top + kRow)
+        if (const double top = cell(r, 0).top(); e->position().y() >= top && e->position().y() < top + m_row)
             emit openCase(m_rows[r].caseId);
 }
 
@@ -322,9 +334,9 @@ SquadSheet::SquadSheet(const QString& squad, const std::vector<ShelfAthlete>& at
     auto* legend = wrapped(tr("Ringed: works on it. Full: has it. Hook: held. Half: the film cannot tell. Dash: not "
                               "filmed so that it shows. Small dot: does not have it."),
                            "quiet");
-    auto* scroll = new QScrollArea;
-    scroll->setWidget(m_table);
-    scroll->setFrameShape(QFrame::NoFrame);
+    m_area = new QScrollArea;
+    m_area->setWidget(m_table);
+    m_area->setFrameShape(QFrame::NoFrame);
     auto* values = new Card(tr("One measure, everybody"));
     values->body()->addWidget(m_measure);
     values->body()->addWidget(m_values, 1);
@@ -346,7 +358,7 @@ SquadSheet::SquadSheet(const QString& squad, const std::vector<ShelfAthlete>& at
     side->addWidget(session, 3);
     side->addWidget(values, 2);
     auto* lower = new QHBoxLayout;
-    lower->addWidget(scroll, 3);
+    lower->addWidget(m_area, 3);
     lower->addLayout(side, 2);
     auto* all = new QVBoxLayout(this);
     all->addLayout(top);
@@ -363,6 +375,11 @@ SquadSheet::SquadSheet(const QString& squad, const std::vector<ShelfAthlete>& at
     connect(printing, &QPushButton::clicked, this, &SquadSheet::print);
     connect(close, &QPushButton::clicked, this, &QDialog::reject);
     fill();
+}
+
+void SquadSheet::resizeEvent(QResizeEvent* e) {
+    QDialog::resizeEvent(e);
+    m_table->fit(m_area->maximumViewportSize());
 }
 
 void SquadSheet::fill() {
@@ -386,7 +403,7 @@ void SquadSheet::fill() {
             m_rows.push_back(std::move(row));
         }
     m_table->show(m_blueprint, m_rows);
-    m_table->resize(m_table->sizeHint());
+    m_table->fit(m_area->viewport()->size());
     m_measure->clear();
     std::map<std::string, int> have;
     for (const auto& r : m_rows)

@@ -29,6 +29,8 @@ class SquadTable : public QWidget {
 public:
     explicit SquadTable(QWidget* parent = nullptr);
     void show(const Blueprint& blueprint, std::vector<SquadRow> rows);
+    /// Rows and columns grow to fill a place, within bounds.
+    void fit(QSize place);
     [[nodiscard]] QRectF cell(std::size_t row, std::size_t column) const;
     [[nodiscard]] QSize sizeHint() const override;
     [[nodiscard]] QSize minimumSizeHint() const override { return sizeHint(); }
@@ -46,6 +48,7 @@ private:
     Blueprint m_blueprint;
     std::vector<SquadRow> m_rows;
     std::vector<SquadFault> m_faults;
+    double m_row = 30, m_cell = 46; ///< px
 };
 
 /// A measure over the squad: each athlete a dot with its uncertainty, the band behind.
@@ -82,6 +85,9 @@ public:
 signals:
     void openCase(riflesso::Id caseId);
 
+protected:
+    void resizeEvent(QResizeEvent* e) override;
+
 private:
     void fill();
     void print();
@@ -95,6 +101,7 @@ private:
     QComboBox* m_technique;
     QComboBox* m_measure;
     SquadTable* m_table;
+    QScrollArea* m_area;
     SquadMeasure* m_values;
     QLabel* m_session;
 };

@@ -6,7 +6,9 @@
 #include <QHBoxLayout>
 #include <QImage>
 #include <QRegularExpression>
+#include <QTextBlock>
 #include <QTextDocument>
+#include <QTextList>
 #include <QVBoxLayout>
 
 static void initGuide() {
@@ -60,6 +62,7 @@ GuideWindow::GuideWindow(QWidget* parent) : QDialog(parent) {
     for (const auto& id : pages()) {
         auto* item = new QListWidgetItem(titleOf(id), m_list);
         item->setData(Qt::UserRole, id);
+        item->setSizeHint(QSize(0, 2 * QFontMetrics(m_list->font()).height()));
     }
     m_text = new QTextBrowser;
     m_text->setObjectName("guideText");
@@ -95,6 +98,13 @@ void GuideWindow::showPage(const QString& id) {
         return;
     m_page = id;
     m_text->setMarkdown(text);
+    for (QTextBlock b = m_text->document()->begin(); b.isValid(); b = b.next()) { // air between paragraphs
+        QTextBlockFormat format = b.blockFormat();
+        format.setTopMargin(format.headingLevel() > 0 ? 4 : 0);
+        format.setBottomMargin(b.textList() ? 4 : 10);
+        format.setLineHeight(125, QTextBlockFormat::ProportionalHeight);
+        QTextCursor(b).setBlockFormat(format);
+    }
     if (const QString picture = pictureOf(id); !picture.isEmpty()) {
         QTextCursor end(m_text->document());
         end.movePosition(QTextCursor::End);

@@ -88,7 +88,7 @@ private slots:
         const QString folder = m_dir.filePath("demo"), films = QString(RIFLESSO_SOURCE_DIR) + "/build/demo-films";
         for (const int wait : {30, 150, 400}) {
             QProcess p;
-            p.start(m_cli, {"demo", folder, "--films", films, "--today", "2026-11-23"});
+            p.start(m_cli, {"demo", folder, "--first-only", "--films", films, "--today", "2026-11-23"});
             QVERIFY(p.waitForStarted());
             p.waitForFinished(wait);
             p.kill();
@@ -97,7 +97,7 @@ private slots:
                 QVERIFY((*Library::open(folder.toStdString()))->load(1).ok());
         }
         if (!QFile::exists(folder + "/library.sqlite"))
-            QCOMPARE(run({"demo", folder, "--films", films, "--today", "2026-11-23"}), 0);
+            QCOMPARE(run({"demo", folder, "--first-only", "--films", films, "--today", "2026-11-23"}), 0);
         QVERIFY((*Library::open(folder.toStdString()))->load(1)->takes.size() > 3);
         QVERIFY(QDir(m_dir.path()).entryList({".demo.making-*"}, QDir::Dirs | QDir::Hidden).isEmpty());
         QVERIFY(run({"demo", folder, "--films", films}) != 0); // and it is not written over

@@ -12,6 +12,7 @@
 #include "desktop/shell/guide_window.h"
 #include "desktop/shell/strips.h"
 #include "desktop/shell/tour.h"
+#include "files/write_file.h"
 #include "tests/support/window_test.h"
 
 #include <QApplication>
@@ -181,6 +182,25 @@ private slots:
         press("scenePlay");
         QVERIFY(review()->playing());
         press("scenePlay");
+    }
+    void aDamagedReviewIsPutAside() {
+        const auto folder = reviewFolder(m_window->library()->folder(), data().id);
+        const auto whole = *readReview(folder);
+        QVERIFY(whole);
+        QVERIFY(writeFile(folder / "review.json", "{ cut"));
+        m_window.reset();
+        openWindow();
+        go(Workspace::handover);
+        press("handoverReview");
+        QTRY_VERIFY_WITH_TIMEOUT(!review()->review().scenes.empty(), 10000); // made of the findings again
+        QVERIFY(std::filesystem::exists(folder / "review.damaged.json"));
+        QVERIFY(!view()->shownError().isEmpty());
+        QVERIFY(keepReview(folder, *whole).ok());
+        m_window.reset();
+        openWindow();
+        go(Workspace::handover);
+        press("handoverReview");
+        QVERIFY(review()->review() == *whole);
     }
     void theFolderIsMadeOfAllOfIt() {
         handover()->showReview(false);

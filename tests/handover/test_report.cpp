@@ -121,7 +121,7 @@ private slots:
             gatherReport(m_book->data(), m_book->blueprint(), m_book->analysis(), m_dir.path().toStdString());
         const auto s = writePaper(content, {}, "/proc/report", "report");
         QVERIFY(!s);
-        QVERIFY(s.error().untouched.find("no report was written") != std::string::npos);
+        QVERIFY(s.error().untouched.find("nothing was written") != std::string::npos);
     }
     void numbersInWords() {
         const auto& b = m_book->blueprint();
