@@ -77,7 +77,7 @@ void TrendChart::paintEvent(QPaintEvent*) {
     const double air = std::max(1e-6, (hi - lo) * 0.12);
     lo -= air;
     hi += air;
-    const double left = 78, right = width() - 26.0, top = 16, bottom = height() - 44.0;
+    const double left = 78, right = width() - 26.0, top = 16, bottom = height() - 58.0;
     const auto y = [&](double v) { return bottom - (v - lo) / (hi - lo) * (bottom - top); };
     const double day0 = trend.points.front().day.time_since_epoch().count(),
                  day1 = std::max<double>(day0 + 1, trend.points.back().day.time_since_epoch().count());
@@ -173,10 +173,10 @@ void TrendChart::paintEvent(QPaintEvent*) {
     p.setFont(typeface(Type::small));
     p.setPen(t.quiet);
     for (const auto& [day, stages] : days) {
-        const QString words = q(dayWords(day)) + "\n" + stages.join("; ");
+        const QString words = q(dayWords(day)) + "\n" + stages.join("\n");
         const double wide = p.fontMetrics().boundingRect(QRect(0, 0, 400, 60), Qt::AlignHCenter, words).width() + 4.0;
         const double middle = std::clamp(x(day), wide / 2, width() - wide / 2);
-        p.drawText(QRectF(middle - wide / 2, bottom + 6, wide, 32), Qt::AlignHCenter, words);
+        p.drawText(QRectF(middle - wide / 2, bottom + 6, wide, 50), Qt::AlignHCenter, words);
     }
 }
 

@@ -3,6 +3,7 @@
 #include "desktop/handover/handover_page.h"
 #include "desktop/mirror/mirror_page.h"
 #include "desktop/programme/programme_page.h"
+#include "desktop/shelf/squad_sheet.h"
 
 #include <QApplication>
 #include <QDir>
@@ -55,6 +56,19 @@ Status walk(MainWindow& window, const QString& folder) {
     settle(window);
     if (auto s = picture(0, "shelf"); !s)
         return s;
+    {
+        const auto squads = window.shelf()->model().squads();
+        for (int i = 0; i < window.shelf()->tabs()->count() && !squads.isEmpty(); ++i)
+            if (window.shelf()->tabs()->tabData(i).toString() == "squad:" + squads.front())
+                window.shelf()->tabs()->setCurrentIndex(i);
+        auto* sheet = window.shelf()->showSquad();
+        settle(window);
+        const bool saved = sheet->grab().save(QDir(folder).filePath("0-squad.png"));
+        sheet->close();
+        settle(window);
+        if (!saved)
+            return Error{"a picture could not be written", "0-squad.png", {}, "is the disk full?"};
+    }
     window.openCase(open);
     settle(window);
     for (int i = 0; i < kWorkspaces; ++i) {
