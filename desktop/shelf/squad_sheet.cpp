@@ -112,7 +112,7 @@ void SquadTable::fit(QSize place) {
     const auto n = static_cast<double>(std::max<std::size_t>(1, m_rows.size()));
     const auto columns = static_cast<double>(std::max<std::size_t>(1, m_faults.size()));
     m_row = std::clamp((place.height() - headHeight() - kFoot - 4) / n, kLeastRow, kMostRow);
-    m_cell = std::clamp((place.width() - kName - 74) / columns, kLeastCell, kMostCell);
+    m_cell = std::clamp((place.width() - kName - 92) / columns, kLeastCell, kMostCell);
     updateGeometry();
     resize(sizeHint());
     update();

@@ -10,6 +10,7 @@
 #include <QTest>
 
 #include <cmath>
+#include <cstdint>
 
 using namespace riflesso;
 namespace fs = std::filesystem;
@@ -158,6 +159,43 @@ private slots:
         QCOMPARE((*film)->info().frames, 20); // the scenes share two seconds as one to three
         voice.rate = 16000.0;
         QVERIFY(!writeReviewFilm(filmed(), r, path("none"), path("slow.mp4"), o, voice).ok());
+    }
+    // Whatever becomes of the file: a review, or words; never anything between.
+    void aMutatedReviewIsReadOrRefused() {
+        Review r;
+        for (int k = 0; k < 4; ++k) {
+            Scene s = words("scene", 2.0 + k);
+            s.kind = static_cast<SceneKind>(k);
+            s.frame = FrameIndex(7 * k);
+            s.pointer = {{0.1 * k, 0.5, 0.5, k % 2 == 0}};
+            addScene(r, s);
+        }
+        QVERIFY(keepReview(path("mutated"), r));
+        const auto whole = *readFile(path("mutated") / "review.json");
+        std::uint32_t random = 12345;
+        const auto next = [&](std::size_t below) {
+            random = random * 1664525u + 1013904223u;
+            return static_cast<std::size_t>(random >> 8) % below;
+        };
+        int read = 0, refused = 0;
+        for (int trial = 0; trial < 400; ++trial) {
+            std::string bad = whole;
+            if (trial % 4 == 0)
+                bad.resize(next(bad.size()));
+            else
+                for (std::size_t k = 0; k <= next(4); ++k)
+                    bad[next(bad.size())] = static_cast<char>(next(256));
+            QVERIFY(writeFile(path("mutated") / "review.json", bad));
+            const auto again = readReview(path("mutated"));
+            ++(again.ok() ? read : refused);
+            if (again.ok() && *again)
+                for (const auto& s : (*again)->scenes) {
+                    QVERIFY(s.id > 0 && s.seconds >= 1.0 && s.seconds <= 120.0);
+                    for (const auto& p : s.pointer)
+                        QVERIFY(p.x >= 0.0 && p.x <= 1.0 && p.y >= 0.0 && p.y <= 1.0);
+                }
+        }
+        QVERIFY2(refused > 200 && read > 0, qPrintable(QString("%1 and %2").arg(refused).arg(read)));
     }
     void whatFailsLeavesNothing() {
         ReviewFilmOptions o;
