@@ -12,14 +12,8 @@ namespace riflesso {
 namespace {
 
 // The film as a case of one rep, with a body marked on each frame.
-struct Marked {
-    CaseData data;
-    Blueprint blueprint;
-    Analysis analysis;
-};
-
-std::unique_ptr<Marked> marked(const std::filesystem::path& clip) {
-    auto out = std::make_unique<Marked>();
+std::unique_ptr<FilmedSnapshot> marked(const std::filesystem::path& clip) {
+    auto out = std::make_unique<FilmedSnapshot>();
     const auto film = Film::open(clip);
     if (!film)
         return nullptr;
@@ -53,7 +47,7 @@ void takingHome(const std::filesystem::path& clip, int frames, const BenchTools&
     const auto one = marked(clip);
     if (!one)
         return;
-    const FilmedCase filmed{one->data, one->blueprint, one->analysis, {}};
+    const FilmedCase filmed = one->filmed();
     const auto out = std::filesystem::temp_directory_path() / "riflesso-bench-clip.mp4";
     std::printf("taken home, %d frames of 1080p60\n", frames);
     ClipOptions o;

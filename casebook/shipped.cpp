@@ -118,6 +118,44 @@ Result<Blueprint> keptVersion(const fs::path& library, const std::string& id, in
     return shipped;
 }
 
+Result<std::map<std::string, std::string>> blueprintsOf(Library& library, const std::vector<Id>& cases) {
+    const auto all = library.cases();
+    if (!all)
+        return all.error();
+    std::map<std::string, std::string> out;
+    for (const auto& c : *all) {
+        if (std::find(cases.begin(), cases.end(), c.id) == cases.end() || out.contains(c.blueprintId))
+            continue;
+        const auto blueprint = blueprintFor(library.folder(), c.blueprintId);
+        if (!blueprint)
+            return blueprint.error();
+        out[c.blueprintId] = blueprintToJson(*blueprint);
+    }
+    return out;
+}
+
+Result<ArrivingBlueprints> arrivingBlueprints(const fs::path& library,
+                                              const std::map<std::string, std::string>& texts) {
+    ArrivingBlueprints out;
+    for (const auto& [id, text] : texts) {
+        auto there = blueprintFromJson(text, id);
+        if (!there)
+            return there.error();
+        if (there->id != id) // it would take the place of another
+            return Error{
+                "a blueprint is of another name than it says", id, "nothing was taken in", {}, ErrorKind::damaged};
+        auto here = blueprintFor(library, id);
+        if (!here) {
+            out.fresh.push_back(std::move(*there));
+            continue;
+        }
+        here->version = there->version; // counted by each library for itself
+        if (blueprintToJson(*here) != blueprintToJson(*there))
+            out.described.insert(id);
+    }
+    return out;
+}
+
 Orphans orphansOf(const CaseData& data, const Blueprint& b) {
     std::set<std::string> positions, checkpoints, measures, drills;
     const auto known = [](const auto& list, const std::string& id) {

@@ -4,9 +4,11 @@
 
 #include "core/motion/result.h"
 #include "core/technique/blueprint.h"
-#include "library/case_data.h"
+#include "library/library.h"
 
 #include <filesystem>
+#include <map>
+#include <set>
 #include <string>
 #include <vector>
 
@@ -27,6 +29,16 @@ Result<int> keepBlueprint(const std::filesystem::path& library, Blueprint bluepr
 /// Versions that can be looked at, oldest first; the shipped one among them.
 std::vector<int> keptVersions(const std::filesystem::path& library, const std::string& id);
 Result<Blueprint> keptVersion(const std::filesystem::path& library, const std::string& id, int version);
+
+/// The blueprints of some cases as JSON by id, for a bundle.
+Result<std::map<std::string, std::string>> blueprintsOf(Library& library, const std::vector<Id>& cases);
+/// What a bundle's blueprints are to a library. Errors: one that cannot be read, or is of another id than it says.
+struct ArrivingBlueprints {
+    std::vector<Blueprint> fresh;      ///< not known here: to be kept with keepBlueprint()
+    std::set<std::string> described{}; ///< ids that are described otherwise here, where they stay as they are
+};
+Result<ArrivingBlueprints> arrivingBlueprints(const std::filesystem::path& library,
+                                              const std::map<std::string, std::string>& texts);
 
 /// What a case has that its blueprint no longer knows: key positions, checkpoints, guesses, drills.
 struct Orphans {

@@ -4,14 +4,12 @@
 #include "core/statistics/summary.h"
 #include "files/write_file.h"
 #include "footage/film.h"
+#include "handover/pictures.h"
 #include "library/blueprint_json.h"
 #include "library/measure_json.h"
 #include "library/tracks_csv.h"
 
 #include <nlohmann/json.hpp>
-
-#include <QBuffer>
-#include <QImage>
 
 #include <charconv>
 #include <cmath>
@@ -108,17 +106,8 @@ Status frame(const FilmArguments& a) {
 
 namespace {
 Status saveFrame(Film& film, int number, const std::string& out) {
-    const auto picture = film.frame(FrameIndex(number));
-    if (!picture)
-        return picture.error();
-    const QImage image(reinterpret_cast<const uchar*>(picture->pixels.data()), picture->width, picture->height,
-                       QImage::Format_RGB32);
-    QByteArray bytes;
-    QBuffer buffer(&bytes);
-    buffer.open(QIODevice::WriteOnly);
-    if (!image.save(&buffer, "PNG"))
-        return Error{"the picture could not be made", out, "nothing was written", {}};
-    return writeFile(out, {bytes.constData(), static_cast<std::size_t>(bytes.size())});
+    auto picture = film.frame(FrameIndex(number));
+    return picture ? writePicture(out, imageOf(std::move(*picture))) : Status(picture.error());
 }
 
 } // namespace

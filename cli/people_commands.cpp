@@ -7,7 +7,6 @@
 #include "casebook/shipped.h"
 #include "core/progress/squad.h"
 #include "core/statistics/numbers.h"
-#include "library/blueprint_json.h"
 #include "library/bundle.h"
 #include "library/eye_scores.h"
 #include "simulator/eye_trial.h"
@@ -30,15 +29,12 @@ json intervalJson(const Interval& i) {
     return {rounded(i.lo), rounded(i.hi)};
 }
 
-Result<std::unique_ptr<Library>> opened(const PeopleArguments& a) {
-    return Library::open(a.library);
-}
-
 // A case's standing, analysed anew.
 struct Looked {
     CaseSummary summary;
     Blueprint blueprint;
     CardDetail detail;
+    Day today{};
 };
 
 Result<Looked> look(const PeopleArguments& a, const CaseSummary& summary) {
@@ -53,7 +49,7 @@ Result<Looked> look(const PeopleArguments& a, const CaseSummary& summary) {
     if (!book)
         return book.error();
     return Looked{summary, (*book)->blueprint(),
-                  detailOf((*book)->data(), (*book)->blueprint(), (*book)->analysisNow(), *today)};
+                  detailOf((*book)->data(), (*book)->blueprint(), (*book)->analysisNow(), *today), *today};
 }
 
 json faultsJson(const CardDetail& detail) {
@@ -78,42 +74,50 @@ Result<std::vector<AthleteSummary>> peopleOf(Library& library, const PeopleArgum
     return all;
 }
 
-} // namespace
-
-Status person(const PeopleArguments& a) {
-    const auto library = opened(a);
+// Everybody who is meant, with all cases analysed.
+Status eachPerson(const PeopleArguments& a,
+                  const std::function<void(const AthleteSummary&, const std::vector<Looked>&)>& work) {
+    const auto library = Library::open(a.library);
     if (!library)
         return library.error();
     const auto people = peopleOf(**library, a);
     if (!people)
         return people.error();
     for (const auto& p : *people) {
-        json cases = json::array();
-        std::map<std::string, std::set<Id>> parts;
-        std::size_t foci = 0;
+        std::vector<Looked> cases;
         for (const auto& summary : p.cases) {
-            const auto seen = look(a, summary);
+            auto seen = look(a, summary);
             if (!seen)
                 return seen.error();
-            foci += seen->detail.focus.size();
-            for (const auto& f : seen->detail.faults)
-                if (f.standing == Standing::workingOn || f.standing == Standing::seen)
-                    for (const auto& part : f.parts)
-                        parts[part].insert(summary.id);
-            json week = json::object();
-            for (const auto& [day, minutes] : seen->detail.week)
-                week[day] = minutes;
-            cases.push_back({{"case", summary.id},
-                             {"technique", seen->blueprint.name},
-                             {"focus", seen->detail.focus},
-                             {"faults", faultsJson(seen->detail)},
-                             {"week", week},
-                             {"injuries", seen->detail.injuries}});
+            cases.push_back(std::move(*seen));
         }
-        json shared = json::object();
-        for (const auto& [part, where] : parts)
-            if (where.size() > 1)
-                shared[part] = where.size();
+        work(p, cases);
+    }
+    return Done{};
+}
+
+} // namespace
+
+Status person(const PeopleArguments& a) {
+    return eachPerson(a, [&](const AthleteSummary& p, const std::vector<Looked>& looked) {
+        json cases = json::array(), shared = json::object();
+        std::vector<std::vector<FaultStanding>> standings;
+        std::size_t foci = 0;
+        for (const auto& seen : looked) {
+            foci += seen.detail.focus.size();
+            standings.push_back(seen.detail.faults);
+            json week = json::object();
+            for (const auto& [day, minutes] : seen.detail.week)
+                week[day] = minutes;
+            cases.push_back({{"case", seen.summary.id},
+                             {"technique", seen.blueprint.name},
+                             {"focus", seen.detail.focus},
+                             {"faults", faultsJson(seen.detail)},
+                             {"week", week},
+                             {"injuries", seen.detail.injuries}});
+        }
+        for (const auto& part : sharedParts(standings))
+            shared[part.part] = part.techniques;
         if (a.json) {
             std::printf("%s\n", json{{"name", p.athlete.name},
                                      {"squad", p.athlete.squad},
@@ -122,42 +126,29 @@ Status person(const PeopleArguments& a) {
                                      {"cases", cases}}
                                     .dump(1)
                                     .c_str());
-            continue;
+            return;
         }
         std::printf("%s\n", p.athlete.name.c_str());
         for (const auto& c : cases)
             std::printf("  %s: works on %s\n", c["technique"].get<std::string>().c_str(), c["focus"].dump().c_str());
         for (const auto& [part, n] : shared.items())
             std::printf("  the %s show up in %s techniques\n", part.c_str(), n.dump().c_str());
-        if (foci > 2)
+        if (foci > kFociAtOnce)
             std::printf("  %zu things at once: two at most stay in one head\n", foci);
-    }
-    return Done{};
+    });
 }
 
 Status squad(const PeopleArguments& a) {
-    const auto library = opened(a);
-    if (!library)
-        return library.error();
-    const auto people = peopleOf(**library, a);
-    if (!people)
-        return people.error();
     std::map<std::string, std::pair<Blueprint, std::vector<SquadMember>>> techniques;
-    for (const auto& p : *people)
-        for (const auto& summary : p.cases) {
-            const auto seen = look(a, summary);
-            if (!seen)
-                return seen.error();
-            auto& [blueprint, members] = techniques[summary.blueprintId];
-            blueprint = seen->blueprint;
-            SquadMember m{summary.id, p.athlete.name, seen->detail.faults, seen->detail.injuries, {}};
-            CaseArguments c;
-            c.today = a.today;
-            const auto now = todayOf(c);
-            if (const auto day = dayFromIso(seen->detail.competition); day && now)
-                m.daysToCompetition = static_cast<int>((*day - *now).count());
-            members.push_back(std::move(m));
+    const auto looked = eachPerson(a, [&](const AthleteSummary& p, const std::vector<Looked>& cases) {
+        for (const auto& seen : cases) {
+            auto& [blueprint, members] = techniques[seen.summary.blueprintId];
+            blueprint = seen.blueprint;
+            members.push_back(memberOf(seen.summary.id, p.athlete.name, seen.detail, seen.today));
         }
+    });
+    if (!looked)
+        return looked;
     json out = json::array();
     for (const auto& [id, what] : techniques) {
         const auto& [blueprint, members] = what;
@@ -196,7 +187,7 @@ Status squad(const PeopleArguments& a) {
 }
 
 Status bundleOut(const PeopleArguments& a) {
-    const auto library = opened(a);
+    const auto library = Library::open(a.library);
     if (!library)
         return library.error();
     std::vector<Id> cases;
@@ -212,13 +203,10 @@ Status bundleOut(const PeopleArguments& a) {
     }
     BundleOptions options;
     options.films = !a.noFilms;
-    const auto all = (*library)->cases();
-    if (!all)
-        return all.error();
-    for (const auto& c : *all)
-        if (std::find(cases.begin(), cases.end(), c.id) != cases.end() && !shippedBlueprint(c.blueprintId))
-            if (const auto own = blueprintFor((*library)->folder(), c.blueprintId))
-                options.blueprints[c.blueprintId] = blueprintToJson(*own);
+    auto blueprints = blueprintsOf(**library, cases);
+    if (!blueprints)
+        return blueprints.error();
+    options.blueprints = std::move(*blueprints);
     if (auto s = writeBundle(**library, cases, a.file, options); !s)
         return s;
     std::printf("%zu cases in %s\n", cases.size(), std::filesystem::path(a.file).filename().string().c_str());
@@ -226,12 +214,15 @@ Status bundleOut(const PeopleArguments& a) {
 }
 
 Status bundleIn(const PeopleArguments& a) {
-    const auto library = opened(a);
+    const auto library = Library::open(a.library);
     if (!library)
         return library.error();
     const auto contents = lookIntoBundle(**library, a.file);
     if (!contents)
         return contents.error();
+    const auto blueprints = arrivingBlueprints((*library)->folder(), contents->blueprints);
+    if (!blueprints)
+        return blueprints.error();
     json list = json::array();
     std::vector<BundleChoice> arrivals;
     for (const auto& c : contents->cases) {
@@ -243,20 +234,16 @@ Status bundleIn(const PeopleArguments& a) {
                         {"newest", c.newest},
                         {"here", c.sameCase != 0 ? json(c.sameCase) : json(nullptr)},
                         {"identical", c.identical},
-                        {"difference", c.difference}});
+                        {"difference", c.difference},
+                        {"described_otherwise", blueprints->described.contains(c.blueprintId)}});
         if (!c.identical)
             arrivals.push_back({c.index, c.sameAthlete});
     }
     json made = json::array();
     if (!a.look) {
-        for (const auto& [id, text] : contents->blueprints)
-            if (!blueprintFor((*library)->folder(), id)) {
-                const auto blueprint = blueprintFromJson(text, id);
-                if (!blueprint)
-                    return blueprint.error();
-                if (const auto kept = keepBlueprint((*library)->folder(), *blueprint); !kept)
-                    return kept.error();
-            }
+        for (const auto& blueprint : blueprints->fresh)
+            if (const auto kept = keepBlueprint((*library)->folder(), blueprint); !kept)
+                return kept.error();
         const auto in = takeInBundle(**library, a.file, arrivals);
         if (!in)
             return in.error();
@@ -266,11 +253,13 @@ Status bundleIn(const PeopleArguments& a) {
         std::printf("%s\n", json{{"cases", list}, {"made", made}}.dump(1).c_str());
     else
         for (const auto& c : list)
-            std::printf("%s, %s: %s\n", c["athlete"].get<std::string>().c_str(),
-                        c["technique"].get<std::string>().c_str(),
-                        c["identical"].get<bool>() ? "here already"
-                        : c["here"].is_null()      ? "new"
-                                                   : c["difference"].get<std::string>().c_str());
+            std::printf(
+                "%s, %s: %s%s\n", c["athlete"].get<std::string>().c_str(), c["technique"].get<std::string>().c_str(),
+                c["identical"].get<bool>() ? "here already"
+                : c["here"].is_null()      ? "new"
+                                           : c["difference"].get<std::string>().c_str(),
+                c["described_otherwise"].get<bool>() ? "; the technique is described otherwise here, figures may differ"
+                                                     : "");
     return Done{};
 }
 

@@ -14,9 +14,6 @@
 #include "library/tracks_csv.h"
 #include "simulator/technique_pictures.h"
 
-#include <QBuffer>
-#include <QFileInfo>
-
 #include <CLI/CLI.hpp>
 
 #include <algorithm>
@@ -28,28 +25,12 @@ namespace {
 
 using nlohmann::json;
 
-Status savePicture(const QImage& image, const std::string& file) {
-    const QString suffix = QFileInfo(QString::fromStdString(file)).suffix().toLower();
-    QByteArray bytes;
-    QBuffer buffer(&bytes);
-    buffer.open(QIODevice::WriteOnly);
-    if (!image.save(&buffer, suffix == "jpg" || suffix == "jpeg" ? "JPG" : "PNG", 92))
-        return Error{"the picture cannot be encoded", file, "no file was written", {}};
-    return writeFile(file, {bytes.constData(), static_cast<std::size_t>(bytes.size())});
-}
-
 // A film from anywhere with its tracks, as a case of one rep.
-struct Anywhere {
-    CaseData data;
-    Blueprint blueprint;
-    Analysis analysis;
-};
-
-Result<Anywhere> anywhere(const TakeHomeArguments& a) {
+Result<FilmedSnapshot> anywhere(const TakeHomeArguments& a) {
     const auto film = Film::open(a.film);
     if (!film)
         return film.error();
-    Anywhere out;
+    FilmedSnapshot out;
     Take take;
     take.id = 1;
     take.title = std::filesystem::path(a.film).filename().string();
@@ -149,7 +130,7 @@ Status exportClip(const TakeHomeArguments& a) {
         if (!from)
             return from.error();
         options->rep = 1;
-        return writeClip({from->data, from->blueprint, from->analysis, {}}, *options, a.out);
+        return writeClip(from->filmed(), *options, a.out);
     }
     const auto book = openCase(caseOf(a));
     if (!book)
@@ -176,8 +157,8 @@ Status trace(const TakeHomeArguments& a) {
         if (!from)
             return from.error();
         o.rep = 1;
-        const auto image = tracePicture({from->data, from->blueprint, from->analysis, {}}, o);
-        return image ? savePicture(*image, a.out) : Status(image.error());
+        const auto image = tracePicture(from->filmed(), o);
+        return image ? writePicture(a.out, *image) : Status(image.error());
     }
     const auto book = openCase(caseOf(a));
     if (!book)
@@ -189,7 +170,7 @@ Status trace(const TakeHomeArguments& a) {
     o.rep = *rep;
     o.other = a.pair ? modelFor(filmed.data, filmed.analysis, *rep) : 0;
     const auto image = tracePicture(filmed, o);
-    return image ? savePicture(*image, a.out) : Status(image.error());
+    return image ? writePicture(a.out, *image) : Status(image.error());
 }
 
 Status review(const TakeHomeArguments& a) {
@@ -267,8 +248,7 @@ Status guide(const TakeHomeArguments& a) {
             pictures[id] = positionStill(p.picture, p.points);
     const auto content = techniqueGuide(*blueprint, pictures);
     const std::string suffix = std::filesystem::path(a.out).extension().string();
-    const QByteArray bytes = suffix == ".html" ? paperHtml(content) : paperPdf(content, {a.letter, 1.0});
-    return writeFile(a.out, {bytes.constData(), static_cast<std::size_t>(bytes.size())});
+    return writeBytes(a.out, suffix == ".html" ? paperHtml(content) : paperPdf(content, {a.letter, 1.0}));
 }
 
 void addTakingHome(CLI::App& app, TakeHomeArguments& a, std::function<Status()>& chosen) {

@@ -24,19 +24,6 @@ Error wrong(std::string what, std::string where) {
 
 } // namespace
 
-QImage toImage(const Picture& p) {
-    return QImage(reinterpret_cast<const uchar*>(p.pixels.data()), p.width, p.height, QImage::Format_RGB32).copy();
-}
-
-Picture toPicture(const QImage& image) {
-    const QImage rgb = image.convertToFormat(QImage::Format_RGB32);
-    Picture out = Picture::unset(rgb.width(), rgb.height());
-    for (int y = 0; y < rgb.height(); ++y)
-        std::copy_n(reinterpret_cast<const std::uint32_t*>(rgb.constScanLine(y)), rgb.width(),
-                    out.pixels.begin() + static_cast<std::ptrdiff_t>(y) * rgb.width());
-    return out;
-}
-
 Result<std::unique_ptr<Film>> openFilmOf(const FilmedCase& filmed, const Take& take, std::size_t cacheBytes) {
     const std::filesystem::path file(take.film);
     Film::Options options;
@@ -76,12 +63,11 @@ struct ClipPictures::Impl {
     }
 
     Status paint(QPainter& p, Side& s, FrameIndex frame, QColor colour) {
-        const auto picture = s.film->frame(frame);
+        auto picture = s.film->frame(frame);
         if (!picture)
             return picture.error();
-        const QImage shown(reinterpret_cast<const uchar*>(picture->pixels.data()), picture->width, picture->height,
-                           QImage::Format_RGB32);
-        drawSide(p, s.target, filmed.data, filmed.analysis, s.side, shown, frame, colour, options.figure);
+        drawSide(p, s.target, filmed.data, filmed.analysis, s.side, imageOf(std::move(*picture)), frame, colour,
+                 options.figure);
         if (measure && measure->definition.view == s.take->view) {
             p.save();
             p.setClipRect(s.target);

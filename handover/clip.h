@@ -5,6 +5,7 @@
 #include "casebook/analysis.h"
 #include "core/mirror/film_lock.h"
 #include "footage/film.h"
+#include "handover/pictures.h"
 
 #include <QImage>
 #include <QString>
@@ -17,17 +18,21 @@
 
 namespace riflesso {
 
-/// Pixels for Qt, owned.
-QImage toImage(const Picture& picture);
-/// Pixels for a film. Any format of \p image.
-Picture toPicture(const QImage& image);
-
 /// What a case's films are read with. All outlive what is made of them; any thread.
 struct FilmedCase {
     const CaseData& data;
     const Blueprint& blueprint;
     const Analysis& analysis;
     std::filesystem::path media; ///< where films lie that are not named by an absolute path
+};
+
+/// A case that stands still while the open one goes on changing: what workers are given.
+struct FilmedSnapshot {
+    CaseData data{};
+    Blueprint blueprint{};
+    Analysis analysis{};
+    std::filesystem::path media{};
+    [[nodiscard]] FilmedCase filmed() const { return {data, blueprint, analysis, media}; }
 };
 
 /// The film of a take. Errors as Film::open.

@@ -95,7 +95,7 @@ Result<std::vector<FolderPart>> writeFolder(const FilmedCase& filmed, const Revi
             if (auto s = writeReviewFilm(filmed, review, voices, half / "review.mp4", o.film, {}, said("the review"));
                 !s)
                 return s;
-        PaperContent report = gatherReport(filmed.data, filmed.blueprint, filmed.analysis, filmed.media, o.reader);
+        PaperContent report = gatherReport(filmed, o.reader);
         if (const auto clip = clipOf(filmed, review, o.film); o.clips && clip) {
             const fs::path file = half / "movement.mp4";
             if (auto s = writeClip(filmed, *clip, file, said("the movement")); !s)
@@ -117,8 +117,7 @@ Result<std::vector<FolderPart>> writeFolder(const FilmedCase& filmed, const Revi
         const PaperContent home = homeSheet(filmed.data, filmed.blueprint, filmed.analysis, today);
         if (auto s = writePaper(home, o.paper, half, "home"); !s)
             return s;
-        const QByteArray phone = paperHtml(home, true);
-        if (auto s = writeFile(half / "home.html", {phone.constData(), static_cast<std::size_t>(phone.size())}); !s)
+        if (auto s = writeBytes(half / "home.html", paperHtml(home, true)); !s)
             return s;
         if (!o.calendar.empty())
             if (auto s = writeFile(half / "plan.ics", o.calendar); !s)

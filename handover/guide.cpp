@@ -41,15 +41,15 @@ QString targetWords(const Blueprint& b, const BlueprintMeasure& m) {
 
 } // namespace
 
-QImage positionStill(const Picture& picture, const std::map<LandmarkName, Pixel>& points) {
+QImage positionStill(Picture picture, const std::map<LandmarkName, Pixel>& points) {
     constexpr int kSide = 330; // px
     QImage still(kSide, kSide, QImage::Format_RGB32);
     QPainter p(&still);
     std::map<LandmarkName, QPointF> body;
     for (const auto& [name, at] : points)
         body[name] = {at.x, at.y};
-    drawStill(p, QRectF(0, 0, kSide, kSide), toImage(picture),
-              bodyBox(body, QSizeF(picture.width, picture.height), 1.0), body, Facing::right,
+    const QSizeF size(picture.width, picture.height);
+    drawStill(p, QRectF(0, 0, kSide, kSide), imageOf(std::move(picture)), bodyBox(body, size, 1.0), body, Facing::right,
               huesFor(false).modelOnPicture);
     return still;
 }

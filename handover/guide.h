@@ -12,7 +12,7 @@
 namespace riflesso {
 
 /// A square still round the body, with its figure. \p points: px of the picture.
-QImage positionStill(const Picture& picture, const std::map<LandmarkName, Pixel>& points);
+QImage positionStill(Picture picture, const std::map<LandmarkName, Pixel>& points);
 
 /// \p pictures: of key positions, cropped; those without one show the blueprint's own, or words alone.
 PaperContent techniqueGuide(const Blueprint& blueprint, const std::map<PositionId, QImage>& pictures);

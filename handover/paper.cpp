@@ -1,6 +1,7 @@
 #include "handover/paper.h"
 
 #include "files/write_file.h"
+#include "handover/pictures.h"
 
 #include <QBuffer>
 #include <QPageSize>
@@ -24,14 +25,6 @@ QString styleOf(double size) {
                    "p,li,td,th{font-size:%3;margin:2pt 0} ul{margin:2pt 0} .quiet{color:#4d5960;font-size:%4} "
                    ".caution{color:#7a3a10;font-size:%4}")
         .arg(pt(17.0), pt(11.5), pt(8.5), pt(8.0));
-}
-
-QByteArray jpeg(const QImage& image) {
-    QByteArray bytes;
-    QBuffer buffer(&bytes);
-    buffer.open(QIODevice::WriteOnly);
-    image.save(&buffer, "JPG", 88);
-    return bytes;
 }
 
 } // namespace
@@ -88,7 +81,7 @@ QByteArray paperPdf(const PaperContent& content, const PaperOptions& options) {
 QByteArray paperHtml(const PaperContent& content, bool phone) {
     QString html = content.html;
     for (const auto& [name, image] : content.pictures)
-        html.replace("picture:" + name, "data:image/jpeg;base64," + jpeg(image).toBase64());
+        html.replace("picture:" + name, "data:image/jpeg;base64," + encoded(image, "JPG", 88).toBase64());
     if (!content.clips.empty()) {
         html += "<h2>In motion</h2>";
         for (const auto& [title, bytes] : content.clips)
@@ -119,9 +112,9 @@ Status writePaper(const PaperContent& content, const PaperOptions& options, cons
     // Both or neither: a new PDF beside an old page would contradict it.
     const fs::path pdfPath = folder / (name + ".pdf"), pagePath = folder / (name + ".html");
     const auto before = readFile(pdfPath);
-    if (const auto s = writeFile(pdfPath, {pdf.constData(), static_cast<std::size_t>(pdf.size())}); !s)
+    if (const auto s = writeBytes(pdfPath, pdf); !s)
         return s;
-    if (const auto s = writeFile(pagePath, {page.constData(), static_cast<std::size_t>(page.size())}); !s) {
+    if (const auto s = writeBytes(pagePath, page); !s) {
         if (!before || !writeFile(pdfPath, *before))
             fs::remove(pdfPath, ec);
         return s;

@@ -32,10 +32,10 @@ std::string readStills(const FilmedCase& filmed, Id repId, const std::vector<Pos
         return film.error().text();
     for (const auto& id : positions)
         if (const auto p = out.rep->positions.find(id); p != out.rep->positions.end()) {
-            const auto picture = (*film)->frame(p->second.frame);
+            auto picture = (*film)->frame(p->second.frame);
             if (!picture)
                 return picture.error().text();
-            out.at[id] = toImage(*picture);
+            out.at[id] = imageOf(std::move(*picture));
         }
     return {};
 }
@@ -293,12 +293,11 @@ QString athletesPage(const CaseData& data, const Blueprint& b, const Analysis& a
 
 } // namespace
 
-PaperContent gatherReport(const CaseData& data, const Blueprint& b, const Analysis& a, const fs::path& media,
-                          Reader reader) {
+PaperContent gatherReport(const FilmedCase& filmed, Reader reader) {
+    const auto& [data, b, a, media] = filmed;
     PaperContent content;
     content.title = q(data.brief.athlete.name + ", " + b.name);
     Stills athlete, model;
-    const FilmedCase filmed{data, b, a, media};
     const auto positions = tellingPositions(b, a, View::side, 4); // four fill the width of the page
     const Id own = repToShow(data, a.athleteReps), other = repToShow(data, a.modelReps);
     if (own)
@@ -324,7 +323,7 @@ PaperContent gatherReport(const CaseData& data, const Blueprint& b, const Analys
 }
 
 PaperContent gatherReport(const Casebook& book, Reader reader) {
-    return gatherReport(book.data(), book.blueprint(), book.analysis(), book.library().media(), reader);
+    return gatherReport({book.data(), book.blueprint(), book.analysis(), book.library().media()}, reader);
 }
 
 PaperContent homeSheet(const CaseData& data, const Blueprint& b, const Analysis& a, Day today) {

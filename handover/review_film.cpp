@@ -5,7 +5,6 @@
 #include "files/write_file.h"
 #include "footage/film_writer.h"
 
-#include <QBuffer>
 #include <QLineF>
 #include <QRadialGradient>
 
@@ -290,12 +289,8 @@ Status writeReviewFilm(const FilmedCase& filmed, const Review& review, const fs:
                 which = index;
                 if (scene.pointer.empty())
                     last = toPicture(shown);
-                if (k == 0) {
-                    stills.emplace_back();
-                    QBuffer buffer(&stills.back());
-                    buffer.open(QIODevice::WriteOnly);
-                    shown.save(&buffer, "PNG");
-                }
+                if (k == 0)
+                    stills.push_back(encoded(shown, "PNG"));
             }
             if (!scene.pointer.empty()) {
                 QImage with = shown;
@@ -311,22 +306,29 @@ Status writeReviewFilm(const FilmedCase& filmed, const Review& review, const fs:
             if (auto s = (*writer)->addSound((*laid)[i].voice); !s)
                 return s;
     }
-    // Small files first: when the disk is full there is no film that lacks them.
+    // Small files under half names first, the film next, then all names: a full disk leaves what was there before.
     fs::path vtt = file;
     vtt.replace_extension(".vtt");
-    std::vector<fs::path> made{vtt};
-    Status done = writeFile(vtt, webVtt(captions));
-    for (std::size_t i = 0; i < stills.size() && done; ++i) {
-        made.push_back(stillFile(file, i));
-        done = writeFile(made.back(), {stills[i].constData(), static_cast<std::size_t>(stills[i].size())});
+    std::vector<fs::path> beside{vtt};
+    for (std::size_t i = 0; i < stills.size(); ++i)
+        beside.push_back(stillFile(file, i));
+    Status done = Done{};
+    for (std::size_t i = 0; i < beside.size() && done; ++i) {
+        std::error_code ec;
+        done = fs::is_directory(beside[i], ec)
+                   ? Status(Error{"a folder is in the way", beside[i].filename().string(), "no film was written", {}})
+               : i == 0 ? writeFile(halfOf(vtt), webVtt(captions))
+                        : writeBytes(halfOf(beside[i]), stills[i - 1]);
     }
     if (done)
         done = (*writer)->finish();
-    if (!done)
-        for (const auto& path : made) {
-            std::error_code ec;
-            fs::remove(path, ec);
-        }
+    for (const auto& path : beside) {
+        std::error_code ec;
+        if (!done)
+            fs::remove(halfOf(path), ec);
+        else
+            done = finishHalf(path);
+    }
     return done;
 }
 

@@ -180,7 +180,7 @@ Result<QImage> exposed(const FilmedCase& f, const TraceOptions& o, Id repId, con
             p.setRenderHint(QPainter::SmoothPixmapTransform);
             const auto& m = take.camera[i]; // Qt multiplies rows from the left
             p.setTransform(QTransform(m(0, 0), m(1, 0), m(2, 0), m(0, 1), m(1, 1), m(2, 1), m(0, 2), m(1, 2), m(2, 2)));
-            p.drawImage(0, 0, toImage(*picture));
+            p.drawImage(0, 0, imageOf(std::move(*picture)));
             p.end();
             *picture = toPicture(still);
         }

@@ -20,7 +20,7 @@ inline constexpr const char* kBundleSuffix = ".riflesso";
 
 struct BundleOptions {
     bool films = true; ///< else stills and figures alone
-    /// Blueprints by id, as JSON: those of the library's own that the cases use.
+    /// Blueprints by id, as JSON, that the cases use.
     std::map<std::string, std::string> blueprints{};
     FileProgress progress{};
 };

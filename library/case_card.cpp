@@ -37,6 +37,13 @@ CaseCard cardFromJson(const std::string& text) {
     return c;
 }
 
+SquadMember memberOf(std::int64_t caseId, const std::string& name, const CardDetail& d, Day today) {
+    SquadMember m{caseId, name, d.faults, d.injuries, {}};
+    if (const auto day = dayFromIso(d.competition); day && *day >= today)
+        m.daysToCompetition = static_cast<int>((*day - today).count());
+    return m;
+}
+
 std::string toJson(const CardDetail& d) {
     using nlohmann::json;
     json faults = json::array(), measures = json::array();

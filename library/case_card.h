@@ -2,6 +2,7 @@
 /// \file
 /// What the shelf shows of a case without opening it.
 
+#include "core/programme/calendar.h"
 #include "core/progress/squad.h"
 
 #include <array>
@@ -40,6 +41,9 @@ struct CardDetail {
     std::string competition{}; ///< date of the next one
     friend bool operator==(const CardDetail&, const CardDetail&) = default;
 };
+
+/// An athlete's row on the squad sheet. \p caseId names it.
+SquadMember memberOf(std::int64_t caseId, const std::string& name, const CardDetail& detail, Day today);
 
 std::string toJson(const CaseCard& card);
 /// An empty card when the text is none.

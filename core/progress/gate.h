@@ -11,13 +11,13 @@ namespace riflesso {
 
 /// One learns where about three in four are good: a zone, not a threshold to beat.
 struct GateOptions {
-    double poorRate = 0.5;   ///< half or fewer: make it easier (common practice, no source)
-    double goodRate = 0.75;  ///< the upper part of the zone (common practice, no source)
-    double easyRate = 0.85;  ///< above it nothing is learnt any more (common practice, no source)
-    double stepAt = 0.8;     ///< probability needed for a step
-    int fewest = 8;          ///< never from fewer reps
-    int mostMore = 40;       ///< how far ahead "count n more" looks
-    double halfLife = 7.0;   ///< days after which a rep counts half
+    double poorRate = 0.5;  ///< half or fewer: make it easier (common practice, no source)
+    double goodRate = 0.75; ///< the upper part of the zone (common practice, no source)
+    double easyRate = 0.85; ///< above it nothing is learnt any more (common practice, no source)
+    double stepAt = 0.8;    ///< probability needed for a step
+    int fewest = 8;         ///< never from fewer reps
+    int mostMore = 40;      ///< how far ahead "count n more" looks
+    double halfLife = 7.0;  ///< days after which a rep counts half
 };
 
 enum class GateAnswer { stepUp, stay, stepDown, countMore };
@@ -37,10 +37,10 @@ struct GateBlock {
     int good = 0, bad = 0; ///< ≥ 0
 };
 
-/// Posterior Beta(1 + good, 1 + bad) of the success rate, where a rep of d days before \p today counts 2^(−d / halfLife).
-/// Down when P(rate ≤ poorRate) ≥ stepAt. Up when P(rate > easyRate) ≥ stepAt, or when two blocks on two days have
-/// goodRate or more each and P(rate ≥ goodRate) ≥ stepAt. Else stay, or count more when at most \p mostMore reps at the
-/// rate seen would decide.
+/// Posterior Beta(1 + good, 1 + bad) of the success rate, where a rep of d days before \p today counts 2^(−d /
+/// halfLife). Down when P(rate ≤ poorRate) ≥ stepAt. Up when P(rate > easyRate) ≥ stepAt, or when two blocks on two
+/// days have goodRate or more each and P(rate ≥ goodRate) ≥ stepAt. Else stay, or count more when at most \p mostMore
+/// reps at the rate seen would decide.
 Gate gate(const std::vector<GateBlock>& blocks, Day today, const GateOptions& options = {});
 
 /// Of one block, today.

@@ -1,6 +1,7 @@
 #include "core/progress/squad.h"
 
 #include <algorithm>
+#include <map>
 
 namespace riflesso {
 namespace {
@@ -11,15 +12,35 @@ const FaultStanding* of(const SquadMember& m, const std::string& fault) {
     return it == m.faults.end() ? nullptr : &*it;
 }
 
-bool has(const FaultStanding& f) {
-    return f.standing == Standing::workingOn || f.standing == Standing::seen;
-}
-
 bool owns(const FaultStanding& f) {
     return f.standing == Standing::clear || f.standing == Standing::held;
 }
 
 } // namespace
+
+bool isThere(const FaultStanding& f) {
+    return f.standing == Standing::workingOn || f.standing == Standing::seen;
+}
+
+std::vector<SharedPart> sharedParts(const std::vector<std::vector<FaultStanding>>& techniques) {
+    std::map<std::string, SharedPart> all;
+    for (std::size_t t = 0; t < techniques.size(); ++t)
+        for (const auto& f : techniques[t])
+            for (const auto& part : f.parts) {
+                if (!isThere(f))
+                    continue;
+                auto& s = all[part];
+                s.part = part;
+                s.techniques += s.faults.empty() || s.faults.back().first != t;
+                s.faults.emplace_back(t, f.fault);
+            }
+    std::vector<SharedPart> out;
+    for (auto& [part, s] : all)
+        if (s.techniques >= 2)
+            out.push_back(std::move(s));
+    std::stable_sort(out.begin(), out.end(), [](const auto& a, const auto& b) { return a.techniques > b.techniques; });
+    return out;
+}
 
 std::vector<SquadFault> squadFaults(const std::vector<SquadMember>& members) {
     std::vector<SquadFault> out;
@@ -28,9 +49,9 @@ std::vector<SquadFault> squadFaults(const std::vector<SquadMember>& members) {
             auto it = std::find_if(out.begin(), out.end(), [&](const SquadFault& s) { return s.fault == f.fault; });
             if (it == out.end())
                 it = out.insert(out.end(), {f.fault, 0, 0, {0.0, 1.0}, 0.0});
-            it->have += has(f);
-            it->known += has(f) || owns(f);
-            it->priority += has(f) ? f.priority : 0.0;
+            it->have += isThere(f);
+            it->known += isThere(f) || owns(f);
+            it->priority += isThere(f) ? f.priority : 0.0;
         }
     for (auto& s : out)
         if (s.known > 0)
@@ -53,7 +74,7 @@ SquadSession sessionForAll(const std::vector<SquadMember>& members, std::size_t 
         const FaultStanding* f = of(members[i], out.fault);
         if (!f)
             continue;
-        if (has(*f))
+        if (isThere(*f))
             (members[i].daysToCompetition && *members[i].daysToCompetition <= kNothingNewDays ? out.keepOut : learners)
                 .push_back(i);
         else if (owns(*f))

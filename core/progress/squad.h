@@ -9,6 +9,7 @@
 #include <optional>
 #include <string>
 #include <string_view>
+#include <utility>
 #include <vector>
 
 namespace riflesso {
@@ -32,6 +33,21 @@ struct FaultStanding {
     std::vector<std::string> parts{}; ///< of the body, that its measures read: "trunk", "arms", "legs", "head"
     friend bool operator==(const FaultStanding&, const FaultStanding&) = default;
 };
+
+/// Working on it, or seen.
+bool isThere(const FaultStanding& standing);
+
+/// A part of the body that shows up in the faults of two techniques of one person, or more.
+struct SharedPart {
+    std::string part;
+    std::vector<std::pair<std::size_t, std::string>> faults; ///< place of the technique in the list, and the fault's id
+    int techniques = 0;
+};
+/// \p techniques: one list of standings each. The part that most share first.
+std::vector<SharedPart> sharedParts(const std::vector<std::vector<FaultStanding>>& techniques);
+
+/// More than two things at once, over all techniques, are too many for one head (common practice, no source).
+inline constexpr std::size_t kFociAtOnce = 2;
 
 struct SquadMember {
     std::int64_t id = 0;

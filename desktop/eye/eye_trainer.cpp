@@ -4,7 +4,7 @@
 #include "casebook/text.h"
 #include "desktop/parts/card.h"
 #include "desktop/theme/theme.h"
-#include "handover/clip.h"
+#include "handover/pictures.h"
 
 #include <QHBoxLayout>
 #include <QKeyEvent>
@@ -98,7 +98,7 @@ EyeTrainer::EyeTrainer(const std::filesystem::path& file, Day today, QWidget* pa
             m_clock.stop();
             return;
         }
-        m_picture = toImage(m_shown.frames[m_at++]);
+        m_picture = imageOf(m_shown.frames[m_at++]);
         m_glass->update();
     });
     connect(m_techniqueBox, &QComboBox::activated, this,

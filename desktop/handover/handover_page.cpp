@@ -4,7 +4,6 @@
 #include "casebook/text.h"
 #include "desktop/parts/card.h"
 #include "desktop/theme/theme.h"
-#include "files/write_file.h"
 #include "handover/guide.h"
 #include "library/calendar_file.h"
 #include "simulator/technique_pictures.h"
@@ -17,6 +16,30 @@
 #include <QPainter>
 
 namespace riflesso {
+namespace {
+
+// A sheet as it prints, with its margins, about \p wide.
+QPixmap pageOf(const QTextDocument& document, int page, double wide) {
+    constexpr double kMargin = 40;
+    const QSizeF sheet = document.pageSize(), whole = sheet + QSizeF(2 * kMargin, 2 * kMargin);
+    const double scale = std::clamp(wide / whole.width(), 0.5, 1.1);
+    QImage image((whole * scale).toSize() * 2, QImage::Format_RGB32);
+    image.setDevicePixelRatio(2);
+    image.fill(Qt::white);
+    QPainter p(&image);
+    p.scale(scale, scale);
+    p.translate(kMargin, kMargin - page * sheet.height());
+    const QRectF part(0, page * sheet.height(), sheet.width(), sheet.height());
+    p.setClipRect(part);
+    QAbstractTextDocumentLayout::PaintContext context;
+    context.palette.setColor(QPalette::Text, Qt::black); // paper is white in both themes
+    context.clip = part;
+    document.documentLayout()->draw(&p, context);
+    p.end();
+    return QPixmap::fromImage(image);
+}
+
+} // namespace
 
 HandoverPage::HandoverPage(Workbench& bench) : m_bench(bench) {
     m_paperButton = new QPushButton(tr("On paper"));
@@ -121,21 +144,20 @@ void HandoverPage::gather() {
         return;
     m_stale = false;
     m_state->setText(tr("Collecting the pictures …"));
-    // A copy of plain values goes to the worker; marks that no picture shows are left out of it.
-    auto copy = std::make_shared<CaseData>(m_bench.data());
-    copy->marks.clear();
-    auto analysis = std::make_shared<Analysis>(m_bench.analysis());
-    m_watcher.setFuture(m_bench.book().jobs().run([copy, analysis, blueprint = m_bench.blueprint(),
-                                                   media = m_bench.book().library().media(),
-                                                   reader = static_cast<Reader>(m_reader->currentIndex())] {
-        return std::make_shared<PaperContent>(gatherReport(*copy, blueprint, *analysis, media, reader));
-    }));
+    m_watcher.setFuture(m_bench.book().jobs().run(
+        [snapshot = m_bench.snapshot(), reader = static_cast<Reader>(m_reader->currentIndex())] {
+            return std::make_shared<PaperContent>(gatherReport(snapshot->filmed(), reader));
+        }));
+}
+
+PaperOptions HandoverPage::paper() const {
+    return {m_paper->currentIndex() == 1, m_text->currentData().toDouble()};
 }
 
 FolderOptions HandoverPage::options() const {
     FolderOptions o;
     o.reader = static_cast<Reader>(m_reader->currentIndex());
-    o.paper = {m_paper->currentIndex() == 1, m_text->currentData().toDouble()};
+    o.paper = paper();
     if (const auto blocks = standingPlan(m_bench.data()); !blocks.empty())
         o.calendar = planToCalendar(m_bench.blueprint(), blocks,
                                     {false, std::to_string(m_bench.data().id), QDateTime::currentSecsSinceEpoch()});
@@ -163,19 +185,15 @@ void HandoverPage::writeTo(const QString& folder) {
         m_running = false;
         m_write->setEnabled(true);
     });
-    auto copy = std::make_shared<CaseData>(m_bench.data());
-    auto analysis = std::make_shared<Analysis>(m_bench.analysis());
     Review review = m_review->review();
     if (review.scenes.empty()) { // nobody looked at it yet
         const auto kept = readReview(m_review->folder());
         review = kept && *kept ? **kept : proposedReview(m_bench.data(), m_bench.blueprint(), m_bench.analysis());
     }
-    row->start([this, copy, analysis, review, target, o = options(), voices = m_review->folder(),
-                today = m_bench.book().today(), blueprint = m_bench.blueprint(),
-                media = m_bench.book().library().media()](const JobProgress& progress) -> std::function<void()> {
-        const auto made =
-            writeFolder({*copy, blueprint, *analysis, media}, review, voices, today, o, target.toStdString(),
-                        [&](const std::string& what, double share) { return progress(what, share); });
+    row->start([this, snapshot = m_bench.snapshot(), review, target, o = options(), voices = m_review->folder(),
+                today = m_bench.book().today()](const JobProgress& progress) -> std::function<void()> {
+        const auto made = writeFolder(snapshot->filmed(), review, voices, today, o, target.toStdString(),
+                                      [&](const std::string& what, double share) { return progress(what, share); });
         if (!made)
             return [this, error = made.error()] {
                 m_state->setText(q(error.text()));
@@ -197,17 +215,21 @@ void HandoverPage::writeTo(const QString& folder) {
 }
 
 void HandoverPage::writeGuide() {
-    QString file = QFileDialog::getSaveFileName(this, tr("The guide of the technique"),
-                                                q(m_bench.blueprint().id) + ".pdf", tr("Paper (*.pdf)"));
+    const QString file = QFileDialog::getSaveFileName(this, tr("The guide of the technique"),
+                                                      q(m_bench.blueprint().id) + ".pdf", tr("Paper (*.pdf)"));
     if (file.isEmpty())
         return;
-    std::map<PositionId, QImage> pictures;
-    if (const auto simulated = positionPictures(m_bench.blueprint().id))
-        for (const auto& [id, p] : *simulated)
-            pictures[id] = positionStill(p.picture, p.points);
-    const QByteArray pdf = paperPdf(techniqueGuide(m_bench.blueprint(), pictures), options().paper);
-    const auto done = writeFile(file.toStdString(), {pdf.constData(), static_cast<std::size_t>(pdf.size())});
-    m_state->setText(done ? tr("The guide is in %1.").arg(QFileInfo(file).fileName()) : q(done.error().text()));
+    auto* row = new JobRow(QFileInfo(file).fileName(), m_bench.book().jobs());
+    m_jobs->addWidget(row);
+    row->start([this, file, blueprint = m_bench.blueprint(), paper = paper()](const JobProgress&) {
+        std::map<PositionId, QImage> pictures;
+        if (const auto simulated = positionPictures(blueprint.id)) // an own technique has no simulated athlete
+            for (const auto& [id, p] : *simulated)
+                pictures[id] = positionStill(p.picture, p.points);
+        const auto done = writeBytes(file.toStdString(), paperPdf(techniqueGuide(blueprint, pictures), paper));
+        const QString words = done ? tr("The guide is in %1.").arg(QFileInfo(file).fileName()) : q(done.error().text());
+        return [this, words] { m_state->setText(words); };
+    });
 }
 
 void HandoverPage::saySizes() {
@@ -233,39 +255,19 @@ void HandoverPage::showPages() {
     clearLayout(m_pages->layout());
     auto* layout = static_cast<QHBoxLayout*>(m_pages->layout());
     layout->addStretch();
-    // The report, and beside it what is done at home.
-    std::vector<std::pair<std::unique_ptr<QTextDocument>, int>> pages; // a document and one of its pages
-    const auto add = [&](const PaperContent& content) {
-        const int n = paperDocument(content, options().paper, 96)->pageCount();
-        for (int page = 0; page < n; ++page)
-            pages.emplace_back(paperDocument(content, options().paper, 96), page);
-    };
-    add(*m_content);
+    // The report, and beside it what is done at home; two pages beside one another fill the width.
+    const double wide = (m_area->viewport()->width() - 70) / 2.0;
+    std::vector<PaperContent> papers{*m_content};
     if (m_reader->currentIndex() != static_cast<int>(Reader::coach))
-        add(homeSheet(m_bench.data(), m_bench.blueprint(), m_bench.analysis(), m_bench.book().today()));
-    for (const auto& [document, page] : pages) {
-        const QSizeF sheet = document->pageSize();
-        const double margin = 40;
-        // Two pages beside one another fill the width.
-        const double scale =
-            std::clamp((m_area->viewport()->width() - 70) / 2.0 / (sheet.width() + 2 * margin), 0.5, 1.1);
-        QImage image(QSizeF((sheet.width() + 2 * margin) * scale, (sheet.height() + 2 * margin) * scale).toSize() * 2,
-                     QImage::Format_RGB32);
-        image.setDevicePixelRatio(2);
-        image.fill(Qt::white);
-        QPainter p(&image);
-        p.scale(scale, scale);
-        p.translate(margin, margin - page * sheet.height());
-        p.setClipRect(QRectF(0, page * sheet.height(), sheet.width(), sheet.height()));
-        QAbstractTextDocumentLayout::PaintContext context;
-        context.palette.setColor(QPalette::Text, Qt::black); // paper is white in both themes
-        context.clip = QRectF(0, page * sheet.height(), sheet.width(), sheet.height());
-        document->documentLayout()->draw(&p, context);
-        p.end();
-        auto* label = new QLabel;
-        label->setPixmap(QPixmap::fromImage(image));
-        label->setAccessibleName(tr("Page %1 of what is printed").arg(layout->count()));
-        layout->addWidget(label, 0, Qt::AlignTop);
+        papers.push_back(homeSheet(m_bench.data(), m_bench.blueprint(), m_bench.analysis(), m_bench.book().today()));
+    for (const auto& content : papers) {
+        const auto document = paperDocument(content, paper(), 96);
+        for (int page = 0; page < document->pageCount(); ++page) {
+            auto* label = new QLabel;
+            label->setPixmap(pageOf(*document, page, wide));
+            label->setAccessibleName(tr("Page %1 of what is printed").arg(layout->count()));
+            layout->addWidget(label, 0, Qt::AlignTop);
+        }
     }
     layout->addStretch();
     saySizes();

@@ -42,6 +42,7 @@ private:
     void saySizes();
     void writeGuide();
     [[nodiscard]] FolderOptions options() const;
+    [[nodiscard]] PaperOptions paper() const;
 
     Workbench& m_bench;
     QPushButton* m_paperButton;

@@ -83,10 +83,7 @@ void SceneStage::paintEvent(QPaintEvent*) {
 
 // One scene's open films; the worker locks it while it makes a picture.
 struct ReviewPanel::Source {
-    CaseData data;
-    Blueprint blueprint;
-    Analysis analysis;
-    std::filesystem::path media;
+    std::shared_ptr<const FilmedSnapshot> snapshot;
     Scene scene;
     std::mutex mutex;
     std::unique_ptr<ScenePictures> pictures;
@@ -97,7 +94,7 @@ struct ReviewPanel::Source {
             ReviewFilmOptions o;
             o.width = kWide;
             o.height = kHigh;
-            auto opened = ScenePictures::open({data, blueprint, analysis, media}, scene, o);
+            auto opened = ScenePictures::open(snapshot->filmed(), scene, o);
             if (!opened)
                 return {{}, q(opened.error().text())};
             pictures = std::move(*opened);
@@ -308,10 +305,7 @@ void ReviewPanel::openScene() {
     m_source.reset();
     if (s) {
         m_source = std::make_shared<Source>();
-        m_source->data = m_bench.data();
-        m_source->blueprint = m_bench.blueprint();
-        m_source->analysis = m_bench.analysis();
-        m_source->media = m_bench.book().library().media();
+        m_source->snapshot = m_bench.snapshot();
         m_source->scene = *s;
     }
     m_stage->setPointer(nullptr, 0.0);

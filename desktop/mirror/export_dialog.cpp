@@ -126,17 +126,14 @@ void ExportDialog::writeTo(const QString& file) {
         m_running = false;
         m_write->setEnabled(true);
     });
-    auto copy = std::make_shared<CaseData>(m_bench.data());
-    auto analysis = std::make_shared<Analysis>(m_bench.analysis());
-    row->start([this, copy, analysis, clips = wanted(), file, blueprint = m_bench.blueprint(),
-                media = m_bench.book().library().media()](const JobProgress& progress) -> std::function<void()> {
-        const FilmedCase filmed{*copy, blueprint, *analysis, media};
+    row->start([this, snapshot = m_bench.snapshot(), clips = wanted(),
+                file](const JobProgress& progress) -> std::function<void()> {
         QString words;
         for (std::size_t i = 0; i < clips.size() && words.isEmpty(); ++i) {
             QString name = file;
             if (clips.size() > 1)
                 name.insert(name.size() - 4, QString("-%1").arg(i + 1));
-            const auto done = writeClip(filmed, clips[i], name.toStdString(), [&](double share) {
+            const auto done = writeClip(snapshot->filmed(), clips[i], name.toStdString(), [&](double share) {
                 return progress({}, (static_cast<double>(i) + share) / static_cast<double>(clips.size()));
             });
             if (!done)

@@ -65,7 +65,8 @@ Id MirrorMoving::otherAngle(Id rep) const {
     const auto own = d.reps.find(rep);
     if (own == d.reps.end() || !m_clocks)
         return 0;
-    for (const auto& [take, at] : m_clocks->at(own->second.take, spanOf(d, own->second).first))
+    const auto [first, last] = spanOf(d, own->second); // the other film may begin later than this rep
+    for (const auto& [take, at] : m_clocks->at(own->second.take, first + (last - first) / 2))
         for (const Rep* r : repsOf(d, take))
             if (r->number == own->second.number)
                 return r->id;

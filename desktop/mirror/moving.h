@@ -36,6 +36,7 @@ public:
     void setAngles(bool angles);
     [[nodiscard]] bool angles() const { return m_angles; }
     [[nodiscard]] bool hasAngles() const;
+    [[nodiscard]] Id modelRep() const { return m_model.side.rep; }
     /// Only the phase between two key positions that holds the playhead is played, round and round; or the whole rep.
     void setLoop(bool phase);
     [[nodiscard]] bool loops() const { return m_loop.has_value(); }

@@ -3,9 +3,7 @@
 #include "casebook/text.h"
 #include "desktop/parts/card.h"
 #include "desktop/theme/theme.h"
-#include "files/write_file.h"
 
-#include <QBuffer>
 #include <QFileDialog>
 #include <QHBoxLayout>
 #include <QPainter>
@@ -175,15 +173,12 @@ void MirrorTrace::make() {
     o.width = 1200;
     m_state->setText(tr("Exposing …"));
     m_stop = std::make_shared<std::atomic<bool>>(false);
-    auto copy = std::make_shared<CaseData>(m_bench.data());
-    auto analysis = std::make_shared<Analysis>(m_bench.analysis());
-    m_watcher.setFuture(m_bench.book().jobs().run([copy, analysis, o, stop = m_stop, blueprint = m_bench.blueprint(),
-                                                   media = m_bench.book().library().media(),
-                                                   token = m_bench.book().jobs().stopToken()] {
-        const auto image = tracePicture({*copy, blueprint, *analysis, media}, o,
-                                        [&](double) { return !*stop && !token.stop_requested(); });
-        return image ? Made{*image, {}} : Made{{}, q(image.error().text())};
-    }));
+    m_watcher.setFuture(m_bench.book().jobs().run(
+        [snapshot = m_bench.snapshot(), o, stop = m_stop, token = m_bench.book().jobs().stopToken()] {
+            const auto image =
+                tracePicture(snapshot->filmed(), o, [&](double) { return !*stop && !token.stop_requested(); });
+            return image ? Made{*image, {}} : Made{{}, q(image.error().text())};
+        }));
 }
 
 void MirrorTrace::take() {
@@ -204,11 +199,7 @@ void MirrorTrace::save() {
         QFileDialog::getSaveFileName(this, tr("Save the picture"), tr("trace.png"), tr("Pictures (*.png *.jpg)"));
     if (file.isEmpty() || m_picture.isNull())
         return;
-    QByteArray bytes;
-    QBuffer buffer(&bytes);
-    buffer.open(QIODevice::WriteOnly);
-    m_picture.save(&buffer, file.endsWith(".jpg", Qt::CaseInsensitive) ? "JPG" : "PNG", 92);
-    const auto done = writeFile(file.toStdString(), {bytes.constData(), static_cast<std::size_t>(bytes.size())});
+    const auto done = writePicture(file.toStdString(), m_picture);
     m_state->setText(done ? tr("Saved as %1.").arg(QFileInfo(file).fileName()) : q(done.error().text()));
 }
 

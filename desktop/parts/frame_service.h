@@ -3,6 +3,7 @@
 /// Pictures for the screen: one reel a film, all under one limit of memory.
 
 #include "footage/reel.h"
+#include "handover/pictures.h"
 
 #include <QCache>
 #include <QImage>
@@ -14,18 +15,6 @@
 #include <map>
 
 namespace riflesso {
-
-/// The same as Qt paints it; the pixels stay where they are.
-inline QImage imageOf(Picture p) {
-    auto* const kept = new Picture(std::move(p));
-    return {reinterpret_cast<uchar*>(kept->pixels.data()),
-            kept->width,
-            kept->height,
-            kept->width * 4,
-            QImage::Format_RGB32,
-            [](void* picture) { delete static_cast<Picture*>(picture); },
-            kept};
-}
 
 /// Asks from and answers to the interface thread. Each open film has a thread of its own that decodes and reads ahead;
 /// the last six films stay open. Memory: four fifths of the limit for decoded pictures, a fifth for painted ones.

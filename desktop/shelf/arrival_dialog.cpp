@@ -1,40 +1,23 @@
 #include "desktop/shelf/arrival_dialog.h"
 
-#include "casebook/shipped.h"
 #include "casebook/text.h"
 #include "desktop/parts/card.h"
-#include "library/blueprint_json.h"
 
-#include <QApplication>
 #include <QFileInfo>
 #include <QHBoxLayout>
 #include <QScrollArea>
 
 #include <algorithm>
+#include <set>
 
 namespace riflesso {
 namespace {
 constexpr int kLeaveOut = -1;
 } // namespace
 
-std::map<std::string, std::string> ownBlueprints(Library& library, const std::vector<Id>& cases) {
-    std::map<std::string, std::string> out;
-    const auto all = library.cases();
-    if (!all)
-        return out;
-    for (const auto& c : *all) {
-        if (std::find(cases.begin(), cases.end(), c.id) == cases.end() || out.contains(c.blueprintId))
-            continue;
-        const auto own = blueprintFor(library.folder(), c.blueprintId);
-        const auto shipped = shippedBlueprint(c.blueprintId);
-        if (own && (!shipped || blueprintToJson(*own) != blueprintToJson(*shipped)))
-            out[c.blueprintId] = blueprintToJson(*own);
-    }
-    return out;
-}
-
-ArrivalDialog::ArrivalDialog(Library& library, const QString& file, const BundleContents& contents, QWidget* parent)
-    : QDialog(parent), m_library(library), m_file(file), m_contents(contents) {
+ArrivalDialog::ArrivalDialog(const std::filesystem::path& library, const QString& file, const BundleContents& contents,
+                             ArrivingBlueprints blueprints, QWidget* parent)
+    : QDialog(parent), m_library(library), m_file(file), m_contents(contents), m_blueprints(std::move(blueprints)) {
     setObjectName("arrivalDialog");
     setWindowTitle(tr("What arrives: %1").arg(QFileInfo(file).fileName()));
     resize(720, std::min(600, 150 + 130 * static_cast<int>(contents.cases.size())));
@@ -54,6 +37,10 @@ ArrivalDialog::ArrivalDialog(Library& library, const QString& file, const Bundle
             card->body()->addWidget(wrapped(tr("A case with the same film is here: %1.").arg(q(c.difference))));
         else if (c.sameAthlete != 0)
             card->body()->addWidget(wrapped(tr("Somebody called %1 is here.").arg(q(c.athlete))));
+        if (m_blueprints.described.contains(c.blueprintId))
+            card->body()->addWidget(wrapped(tr("Its technique is described otherwise there. Here it is judged by what "
+                                               "is here: figures may differ."),
+                                            "caution"));
         auto* choice = new QComboBox;
         choice->setAccessibleName(tr("What becomes of it"));
         choice->addItem(tr("Leave it out"), qlonglong(kLeaveOut));
@@ -75,9 +62,7 @@ ArrivalDialog::ArrivalDialog(Library& library, const QString& file, const Bundle
     m_state = wrapped(tr("Nothing that is here is overwritten. Films of %1 MB come with it.")
                           .arg(static_cast<double>(contents.bytes) / 1e6, 0, 'f', 1),
                       "quiet");
-    m_bar = new QProgressBar;
-    m_bar->setRange(0, 1000);
-    m_bar->hide();
+    m_rows = new QVBoxLayout;
     m_take = new QPushButton(tr("Take in"));
     m_take->setObjectName("arrivalTake");
     m_take->setDefault(true);
@@ -88,54 +73,52 @@ ArrivalDialog::ArrivalDialog(Library& library, const QString& file, const Bundle
     buttons->addWidget(m_take);
     auto* all = new QVBoxLayout(this);
     all->addWidget(scroll, 1);
-    all->addWidget(m_bar);
+    all->addLayout(m_rows);
     all->addLayout(buttons);
-    connect(cancel, &QPushButton::clicked, this, [this] {
-        m_cancelled = true;
-        reject();
-    });
-    connect(m_take, &QPushButton::clicked, this, [this] {
-        if (takeIn())
-            accept();
-    });
+    connect(cancel, &QPushButton::clicked, this, &QDialog::reject); // what is under way is stopped with the dialog
+    connect(m_take, &QPushButton::clicked, this, &ArrivalDialog::takeIn);
 }
 
-bool ArrivalDialog::takeIn() {
-    std::vector<BundleChoice> arrivals;
+void ArrivalDialog::takeIn() {
+    std::vector<BundleChoice> choices;
+    std::set<std::string> techniques;
     for (std::size_t i = 0; i < m_choices.size(); ++i)
-        if (const auto what = m_choices[i]->currentData().toLongLong(); what != kLeaveOut)
-            arrivals.push_back({m_contents.cases[i].index, what});
-    if (arrivals.empty())
-        return true;
-    m_take->setEnabled(false);
-    m_bar->show();
-    // Blueprints that this library does not know; one of the same name stays as it is here.
-    for (const auto& a : arrivals) {
-        const auto& id = m_contents.cases[a.index].blueprintId;
-        const auto text = m_contents.blueprints.find(id);
-        if (text == m_contents.blueprints.end() || blueprintFor(m_library.folder(), id))
-            continue;
-        const auto blueprint = blueprintFromJson(text->second, id);
-        const auto kept = blueprint ? keepBlueprint(m_library.folder(), *blueprint) : Result<int>(blueprint.error());
-        if (!kept) {
-            m_state->setText(q(kept.error().text()));
-            m_take->setEnabled(true);
-            return false;
+        if (const auto what = m_choices[i]->currentData().toLongLong(); what != kLeaveOut) {
+            choices.push_back({m_contents.cases[i].index, what});
+            techniques.insert(m_contents.cases[i].blueprintId);
         }
+    if (choices.empty()) {
+        accept();
+        return;
     }
-    const auto in = takeInBundle(m_library, m_file.toStdString(), arrivals, [this](double share) {
-        m_bar->setValue(static_cast<int>(1000 * share));
-        QApplication::processEvents();
-        return !m_cancelled;
+    std::vector<Blueprint> fresh;
+    for (const auto& b : m_blueprints.fresh)
+        if (techniques.contains(b.id))
+            fresh.push_back(b);
+    m_take->setEnabled(false);
+    auto* row = new JobRow(QFileInfo(m_file).fileName(), m_jobs);
+    m_rows->addWidget(row);
+    row->start([this, folder = m_library, file = m_file.toStdString(), choices,
+                fresh](const JobProgress& progress) -> std::function<void()> {
+        const auto made = [&]() -> Result<std::vector<Id>> {
+            const auto library = Library::open(folder);
+            if (!library)
+                return library.error();
+            for (const auto& b : fresh)
+                if (const auto kept = keepBlueprint(folder, b); !kept)
+                    return kept.error();
+            return takeInBundle(**library, file, choices, [&](double share) { return progress({}, share); });
+        }();
+        return [this, made] {
+            m_take->setEnabled(true);
+            if (!made) {
+                m_state->setText(q(made.error().text()));
+                return;
+            }
+            m_cases = *made;
+            accept();
+        };
     });
-    m_take->setEnabled(true);
-    m_bar->hide();
-    if (!in) {
-        m_state->setText(q(in.error().text()));
-        return false;
-    }
-    m_cases = *in;
-    return true;
 }
 
 } // namespace riflesso

@@ -17,12 +17,6 @@
 namespace riflesso {
 namespace {
 
-bool isThere(const FaultStanding& f) {
-    return f.standing == Standing::workingOn || f.standing == Standing::seen;
-}
-
-constexpr std::size_t kFociAtOnce = 2;
-
 // Seven days side by side: a bar of minutes a technique, stacked.
 class WeekBars : public QWidget {
 public:
@@ -83,33 +77,6 @@ private:
 };
 
 } // namespace
-
-std::vector<SharedPart> sharedParts(const std::vector<ShelfCase>& cases,
-                                    const std::function<std::optional<Blueprint>(const std::string&)>& blueprint) {
-    std::map<std::string, SharedPart> all;
-    for (const auto& c : cases) {
-        const auto b = blueprint(c.blueprintId);
-        std::set<std::string> here;
-        for (const auto& f : detailFromJson(c.card.detail).faults) {
-            const Fault* fault = b ? b->fault(f.fault) : nullptr;
-            if (!fault || !isThere(f))
-                continue;
-            for (const auto& part : f.parts) {
-                all[part].part = part;
-                all[part].faults.push_back(AthletePage::tr("%1 (%2)").arg(q(fault->name), c.technique));
-                here.insert(part);
-            }
-        }
-        for (const auto& part : here)
-            ++all[part].techniques;
-    }
-    std::vector<SharedPart> out;
-    for (auto& [part, s] : all)
-        if (s.techniques >= 2)
-            out.push_back(std::move(s));
-    std::stable_sort(out.begin(), out.end(), [](const auto& a, const auto& b) { return a.techniques > b.techniques; });
-    return out;
-}
 
 AthletePage::AthletePage(const ShelfAthlete& athlete, const std::vector<ShelfAthlete>& others,
                          std::function<std::optional<Blueprint>(const std::string&)> blueprint, Day today,
@@ -180,13 +147,23 @@ AthletePage::AthletePage(const ShelfAthlete& athlete, const std::vector<ShelfAth
     techniques->body()->addStretch(1);
 
     auto* shared = new Card(tr("What they share"));
-    const auto parts = sharedParts(athlete.cases, blueprint);
-    for (const auto& s : parts)
+    std::vector<std::vector<FaultStanding>> standings;
+    for (const auto& c : athlete.cases)
+        standings.push_back(detailFromJson(c.card.detail).faults);
+    const auto parts = sharedParts(standings);
+    for (const auto& part : parts) {
+        QStringList faults;
+        for (const auto& [technique, id] : part.faults) {
+            const auto b = blueprint(athlete.cases[technique].blueprintId);
+            const Fault* fault = b ? b->fault(id) : nullptr;
+            faults << tr("%1 (%2)").arg(fault ? q(fault->name) : q(id), athlete.cases[technique].technique);
+        }
         shared->body()->addWidget(wrapped(tr("<b>%1</b>, in %2 of %3 techniques: %4")
-                                              .arg(q(s.part))
-                                              .arg(s.techniques)
+                                              .arg(q(part.part))
+                                              .arg(part.techniques)
                                               .arg(athlete.cases.size())
-                                              .arg(QStringList(s.faults.begin(), s.faults.end()).join(", "))));
+                                              .arg(faults.join(", ").toHtmlEscaped())));
+    }
     if (parts.empty())
         shared->body()->addWidget(
             wrapped(athlete.cases.size() < 2 ? tr("One technique so far. With a second one stands here what both lack.")

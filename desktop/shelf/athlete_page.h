@@ -12,17 +12,6 @@
 
 namespace riflesso {
 
-/// A part of the body that shows up in the faults of more than one technique.
-struct SharedPart {
-    std::string part;
-    int techniques = 0;            ///< in which a fault of it is there
-    std::vector<QString> faults{}; ///< "Trunk falls (Fencing lunge)"
-};
-
-/// The parts that two techniques or more share, the most first. Pure.
-std::vector<SharedPart> sharedParts(const std::vector<ShelfCase>& cases,
-                                    const std::function<std::optional<Blueprint>(const std::string&)>& blueprint);
-
 /// Everything comes from the cards: no case is opened. Changes are asked for by signals.
 class AthletePage : public QDialog {
     Q_OBJECT

@@ -4,22 +4,16 @@
 #include "casebook/text.h"
 #include "desktop/parts/card.h"
 #include "desktop/parts/frame_service.h"
-#include "desktop/shelf/arrival_dialog.h"
-#include "desktop/shelf/athlete_page.h"
 #include "desktop/shelf/card_delegate.h"
-#include "desktop/shelf/squad_sheet.h"
 #include "desktop/theme/theme.h"
-#include "files/write_file.h"
 #include "footage/film.h"
+#include "library/bundle.h"
 
-#include <QApplication>
-#include <QBuffer>
 #include <QCheckBox>
 #include <QComboBox>
 #include <QDialog>
 #include <QDialogButtonBox>
 #include <QDragEnterEvent>
-#include <QFileDialog>
 #include <QFormLayout>
 #include <QFutureWatcher>
 #include <QInputDialog>
@@ -27,7 +21,6 @@
 #include <QMessageBox>
 #include <QMimeData>
 #include <QPixmapCache>
-#include <QProgressDialog>
 #include <QPushButton>
 #include <QScrollBar>
 #include <QtConcurrent/QtConcurrentRun>
@@ -59,11 +52,7 @@ QByteArray stillBytes(const std::filesystem::path& film, const CaseCard& card) {
     if (crop.width() > 0)
         image = image.copy(crop & image.rect());
     image = image.scaled(560, 350, Qt::KeepAspectRatioByExpanding, Qt::SmoothTransformation);
-    QByteArray bytes;
-    QBuffer buffer(&bytes);
-    buffer.open(QIODevice::WriteOnly);
-    image.save(&buffer, "JPG", 85);
-    return bytes;
+    return encoded(image, "JPG", 85);
 }
 
 } // namespace
@@ -152,7 +141,9 @@ ShelfPage::ShelfPage(std::shared_ptr<Library> library, Day today) : m_library(st
     tabs->addStretch(1);
     tabs->addWidget(m_squad);
     all->addLayout(tabs);
+    m_rows = new QVBoxLayout;
     all->addWidget(m_undoBar);
+    all->addLayout(m_rows);
     all->addWidget(m_cards, 1);
 
     connect(m_search, &QLineEdit::textChanged, this, [this](const QString& text) {
@@ -450,129 +441,6 @@ void ShelfPage::deleteAthlete(Id athlete) {
     setDeleted(std::move(list));
 }
 
-AthletePage* ShelfPage::showAthlete(Id id) {
-    const ShelfAthlete* a = m_model.athlete(id);
-    if (!a)
-        return nullptr;
-    auto* page = new AthletePage(*a, m_model.people(), blueprints(), m_model.today(), this);
-    page->setAttribute(Qt::WA_DeleteOnClose);
-    connect(page, &AthletePage::openCase, this, &ShelfPage::openCase);
-    connect(page, &AthletePage::anotherTechnique, this, [this, id] { addTechnique(id); });
-    connect(page, &AthletePage::merge, this, [this, id](Id other) { merge(id, other); });
-    connect(page, &AthletePage::eraseWholly, this, [this, id] { eraseWholly(id); });
-    connect(page, &AthletePage::handOver, this, [this, id] { handOver(id); });
-    page->open();
-    return page;
-}
-
-SquadSheet* ShelfPage::showSquad() {
-    const QString which = m_tabs->tabData(m_tabs->currentIndex()).toString();
-    const QString squad = which.startsWith("squad:") ? which.mid(6) : QString();
-    auto* sheet = new SquadSheet(squad.isEmpty() ? tr("Everybody") : squad, m_model.people(squad), blueprints(),
-                                 m_model.today(), this);
-    sheet->setAttribute(Qt::WA_DeleteOnClose);
-    connect(sheet, &SquadSheet::openCase, this, &ShelfPage::openCase);
-    sheet->open();
-    return sheet;
-}
-
-std::function<std::optional<Blueprint>(const std::string&)> ShelfPage::blueprints() const {
-    return [folder = m_library->folder()](const std::string& id) -> std::optional<Blueprint> {
-        auto b = blueprintFor(folder, id);
-        return b ? std::optional(std::move(*b)) : std::nullopt;
-    };
-}
-
-void ShelfPage::merge(Id athlete, Id other) {
-    if (const auto done = m_library->mergeAthletes(athlete, other); !done)
-        emit failed(q(done.error().text()));
-    refresh();
-}
-
-void ShelfPage::eraseWholly(Id athlete, bool sure) {
-    const ShelfAthlete* a = m_model.athlete(athlete);
-    if (!a)
-        return;
-    const auto all = m_library->belongingsOf(athlete);
-    if (!all) {
-        emit failed(q(all.error().text()));
-        return;
-    }
-    QStringList list;
-    for (const auto& one : *all)
-        list << q(one);
-    const QString name = a->name();
-    if (!sure) {
-        QMessageBox box(QMessageBox::Warning, tr("Delete %1 wholly").arg(name),
-                        tr("%1 is deleted now, and nothing brings it back. The daily copies of the library still hold "
-                           "the figures, not the films, until they are replaced within seven days of use.")
-                            .arg(name),
-                        QMessageBox::Cancel, this);
-        box.setDetailedText(list.join('\n'));
-        auto* erase = box.addButton(tr("Delete now"), QMessageBox::DestructiveRole);
-        box.setDefaultButton(QMessageBox::Cancel);
-        box.exec();
-        if (box.clickedButton() != erase)
-            return;
-    }
-    if (const auto done = m_library->eraseAthlete(athlete); !done) {
-        emit failed(q(done.error().text()));
-    } else {
-        emit said(tr("%1 is deleted: %2.").arg(name, list.join("; ")));
-    }
-    refresh();
-}
-
-void ShelfPage::handOver(Id athlete) {
-    const ShelfAthlete* a = m_model.athlete(athlete);
-    if (!a)
-        return;
-    const QString file = QFileDialog::getSaveFileName(this, tr("Hand %1 over").arg(a->name()),
-                                                      a->name() + kBundleSuffix, tr("Riflesso bundles (*.riflesso)"));
-    if (!file.isEmpty())
-        handOver({athlete}, file);
-}
-
-bool ShelfPage::handOver(const std::vector<Id>& athletes, const QString& file) {
-    std::vector<Id> cases;
-    for (const Id id : athletes)
-        if (const ShelfAthlete* a = m_model.athlete(id))
-            for (const auto& c : a->cases)
-                cases.push_back(c.id);
-    QProgressDialog progress(tr("Packing …"), tr("Cancel"), 0, 1000, this);
-    progress.setWindowModality(Qt::WindowModal);
-    BundleOptions options;
-    options.blueprints = ownBlueprints(*m_library, cases);
-    options.progress = [&](double share) {
-        progress.setValue(std::min(999, static_cast<int>(1000 * share)));
-        QApplication::processEvents();
-        return !progress.wasCanceled();
-    };
-    const QString target = file.endsWith(kBundleSuffix) ? file : file + kBundleSuffix;
-    const auto done = writeBundle(*m_library, cases, target.toStdString(), options);
-    if (!done && done.error().kind != ErrorKind::cancelled)
-        emit failed(q(done.error().text()));
-    else if (done)
-        emit said(tr("%1 holds everything.").arg(QFileInfo(target).fileName()));
-    return done.ok();
-}
-
-ArrivalDialog* ShelfPage::takeIn(const QString& file) {
-    const auto contents = lookIntoBundle(*m_library, file.toStdString());
-    if (!contents) {
-        emit failed(q(contents.error().text()));
-        return nullptr;
-    }
-    auto* dialog = new ArrivalDialog(*m_library, file, *contents, this);
-    dialog->setAttribute(Qt::WA_DeleteOnClose);
-    connect(dialog, &QDialog::accepted, this, [this, dialog] {
-        refresh();
-        emit said(counted(static_cast<qsizetype>(dialog->cases().size()), tr("case"), tr("cases")) + tr(" taken in."));
-    });
-    dialog->open();
-    return dialog;
-}
-
 void ShelfPage::setDeleted(std::vector<Id> athletes) {
     m_deleted = std::move(athletes);
     m_model.hide({m_deleted.begin(), m_deleted.end()});
@@ -612,7 +480,7 @@ void ShelfPage::makeStill(const ShelfCase& of) {
             const QByteArray bytes = stillBytes(film, card);
             std::error_code ec;
             std::filesystem::create_directories(to.parent_path(), ec);
-            return !bytes.isEmpty() && writeFile(to, {bytes.constData(), static_cast<std::size_t>(bytes.size())}).ok();
+            return !bytes.isEmpty() && writeBytes(to, bytes).ok();
         }));
 }
 

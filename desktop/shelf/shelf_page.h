@@ -2,6 +2,7 @@
 /// \file
 /// The shelf: what opens when no case is open. Athletes as cards.
 
+#include "desktop/parts/job_row.h"
 #include "desktop/shelf/shelf_model.h"
 
 #include <QLabel>
@@ -10,6 +11,7 @@
 #include <QPushButton>
 #include <QTabBar>
 #include <QThreadPool>
+#include <QVBoxLayout>
 #include <QWidget>
 
 #include <memory>
@@ -19,7 +21,6 @@ namespace riflesso {
 
 /// Interface thread; stills are decoded on a thread of its own. Deletions are carried out when the shelf's owner calls
 /// finishDeleting(), when the program ends: until then they can be undone.
-class ArrivalDialog;
 class AthletePage;
 class SquadSheet;
 
@@ -46,10 +47,10 @@ public:
     /// Deletes at once, after asking with a list of what goes. \p sure: without asking.
     void eraseWholly(Id athlete, bool sure = false);
     void merge(Id athlete, Id other);
-    /// Athletes with all cases and films as one bundle. False when it failed or was cancelled.
-    bool handOver(const std::vector<Id>& athletes, const QString& file);
-    /// Opens the dialog for a bundle; null when it is none, and `failed` said why.
-    ArrivalDialog* takeIn(const QString& file);
+    /// Athletes with all cases and films as one bundle, by a worker; `said` or `failed` tells how it went.
+    void handOver(const std::vector<Id>& athletes, const QString& file);
+    /// Looks into a bundle, by a worker, and opens the dialog for it; when it is none, `failed` says why.
+    void takeIn(const QString& file);
     /// Athletes that are to be deleted when the program ends.
     [[nodiscard]] const std::vector<Id>& deleted() const { return m_deleted; }
     void setDeleted(std::vector<Id> athletes);
@@ -58,8 +59,8 @@ public:
     [[nodiscard]] QListView* cards() const { return m_cards; }
     [[nodiscard]] QLineEdit* searchField() const { return m_search; }
     [[nodiscard]] QTabBar* tabs() const { return m_tabs; }
-    /// Are stills still being made?
-    [[nodiscard]] bool busy() const { return !m_making.empty(); }
+    /// Are stills being made, or a bundle?
+    [[nodiscard]] bool busy() const { return !m_making.empty() || m_running > 0; }
 
 signals:
     void openCase(riflesso::Id caseId);
@@ -85,6 +86,7 @@ private:
     void edit(Id athlete, const std::function<void(Athlete&)>& change);
     void makeStill(const ShelfCase& of);
     void handOver(Id athlete);
+    JobRow* job(const QString& what);
     [[nodiscard]] std::function<std::optional<Blueprint>(const std::string&)> blueprints() const;
     void sayEmpty();
     [[nodiscard]] QModelIndex cardAt(const QPoint& globalPosition) const;
@@ -103,6 +105,9 @@ private:
     std::vector<Id> m_deleted;
     QThreadPool m_stills;
     std::set<Id> m_making, m_without; ///< cases
+    QVBoxLayout* m_rows;
+    int m_running = 0;
+    Jobs m_jobs; ///< stopped and waited for before anything else goes
 };
 
 /// Where a case's still is kept.

@@ -3,8 +3,8 @@
 #include "casebook/text.h"
 #include "desktop/parts/card.h"
 #include "desktop/theme/theme.h"
-#include "files/write_file.h"
 #include "handover/paper.h"
+#include "handover/pictures.h"
 #include "handover/words.h"
 
 #include <QFileDialog>
@@ -392,14 +392,11 @@ void SquadSheet::fill() {
         for (const auto& c : a.cases) {
             if (c.blueprintId != id)
                 continue;
-            SquadRow row{{c.id, a.name().toStdString(), {}, {}, {}}, c.id, detailFromJson(c.card.detail)};
-            row.member.faults = row.detail.faults;
+            const CardDetail detail = detailFromJson(c.card.detail);
+            SquadRow row{memberOf(c.id, a.name().toStdString(), detail, m_today), c.id, detail};
             if (row.member.faults.empty()) // never opened since cards hold this
                 for (const auto& f : m_blueprint.faults)
                     row.member.faults.push_back({f.id, Standing::unknown, 0.0, {}});
-            row.member.injuries = row.detail.injuries;
-            if (const auto day = dayFromIso(row.detail.competition); day && *day >= m_today)
-                row.member.daysToCompetition = static_cast<int>((*day - m_today).count());
             m_rows.push_back(std::move(row));
         }
     m_table->show(m_blueprint, m_rows);
@@ -483,8 +480,7 @@ void SquadSheet::print() {
     PaperContent content;
     content.title = tr("Session: %1").arg(m_squad);
     content.html = QString("<h1>%1</h1>").arg(content.title.toHtmlEscaped()) + sessionHtml();
-    const QByteArray pdf = paperPdf(content, {false, 1.3});
-    if (const auto done = writeFile(file.toStdString(), {pdf.constData(), static_cast<std::size_t>(pdf.size())}); !done)
+    if (const auto done = writeBytes(file.toStdString(), paperPdf(content, {false, 1.3})); !done)
         m_session->setText(q(done.error().text()).toHtmlEscaped());
 }
 

@@ -87,9 +87,10 @@ void MainWindow::askForLibrary(bool fresh) {
     }
 }
 
-bool MainWindow::takeBundleIn(const QString& file) {
+void MainWindow::takeBundleIn(const QString& file) {
     showShelf();
-    return m_shelf && m_shelf->takeIn(QFileInfo(file).absoluteFilePath()) != nullptr;
+    if (m_shelf)
+        m_shelf->takeIn(QFileInfo(file).absoluteFilePath());
 }
 
 void MainWindow::buildMenus() {
@@ -762,7 +763,8 @@ void MainWindow::showShortcuts() {
         row("S, M", tr("split a rep here, merge it with the next")) + row("[ ]", tr("the rep begins, ends here")) +
         row("Page ↑ ↓", tr("rep before, after")) + row("Delete", tr("take the rep away")) +
         row("H, Shift+H", tr("no slow motion: the capture rate is the file's; of the whole day")) + "</table><h3>" +
-        tr("Marking") + "</h3><table>" + row("1 … 9", tr("place the key position of that number here; with Shift the tenth and on")) +
+        tr("Marking") + "</h3><table>" +
+        row("1 … 9", tr("place the key position of that number here; with Shift the tenth and on")) +
         row("↑ ↓", tr("key position before, after")) + row("N", tr("next open point of this rep")) +
         row("R", tr("start a rep")) + row("Alt+arrows", tr("nudge the mark by 1 px; with Shift by 0.1 px")) +
         row("Delete", tr("take the mark away")) +

@@ -41,8 +41,8 @@ public:
     Tour* startTour();
     /// The guide, on the page of what is seen.
     GuideWindow* showGuide();
-    /// Opens the dialog that takes a bundle in. False when it is none: the words are shown then.
-    bool takeBundleIn(const QString& file);
+    /// Opens the dialog that takes a bundle in; when it is none, says so.
+    void takeBundleIn(const QString& file);
     bool openCase(Id caseId);
     /// Null while a case is open or there is no library.
     [[nodiscard]] ShelfPage* shelf() const { return m_shelf; }

@@ -5,6 +5,7 @@
 #include "casebook/casebook.h"
 #include "casebook/first_words.h"
 #include "desktop/parts/frame_service.h"
+#include "handover/clip.h"
 
 #include <QObject>
 
@@ -17,7 +18,9 @@ class Workbench : public QObject {
     Q_OBJECT
 public:
     explicit Workbench(std::unique_ptr<Casebook> book) : m_book(std::move(book)) {
+        connect(m_book.get(), &Casebook::analysed, this, [this] { m_snapshot.reset(); });
         connect(m_book.get(), &Casebook::changed, this, [this](const ChangeSet& c) {
+            m_snapshot.reset();
             if (!c.takes.empty())
                 applyPictures();
             repair();
@@ -39,6 +42,13 @@ public:
     [[nodiscard]] const Analysis& analysis() const { return m_book->analysis(); }
     [[nodiscard]] const Blueprint& blueprint() const { return m_book->blueprint(); }
     FrameService& frames() { return m_frames; }
+    /// The case as it is now, for workers: copied once after each change, when somebody asks for it.
+    std::shared_ptr<const FilmedSnapshot> snapshot() {
+        if (!m_snapshot)
+            m_snapshot = std::make_shared<const FilmedSnapshot>(
+                FilmedSnapshot{data(), blueprint(), analysis(), m_book->library().media()});
+        return m_snapshot;
+    }
 
     [[nodiscard]] const Take* take() const {
         const auto it = data().takes.find(m_take);
@@ -159,6 +169,7 @@ private:
 
     std::unique_ptr<Casebook> m_book;
     FrameService m_frames;
+    std::shared_ptr<const FilmedSnapshot> m_snapshot;
     std::vector<Look> m_looks;
     std::size_t m_look = 0;
     Id m_take = 0;

@@ -8,7 +8,6 @@
 #include "files/write_file.h"
 #include "library/blueprint_json.h"
 
-#include <QBuffer>
 #include <QCloseEvent>
 #include <QFileDialog>
 #include <QHBoxLayout>
@@ -512,10 +511,8 @@ void Workshop::takePicture() {
     // Cropped to the body, small: a blueprint is a file that people send to one another.
     const auto points = pointsAt(m_bench->data(), m_bench->analysis(), take->id, FrameIndex(m_bench->frame()));
     const QRect crop = bodyBox(points, picture.size(), 1.5).toRect().intersected(picture.rect());
-    QByteArray bytes;
-    QBuffer buffer(&bytes);
-    buffer.open(QIODevice::WriteOnly);
-    picture.copy(crop).scaled(360, 240, Qt::KeepAspectRatio, Qt::SmoothTransformation).save(&buffer, "JPEG", 82);
+    const QByteArray bytes =
+        encoded(picture.copy(crop).scaled(360, 240, Qt::KeepAspectRatio, Qt::SmoothTransformation), "JPEG", 82);
     f->change(tr("Picture"), [&](Blueprint& b) {
         at(b.positions, f->index()).picture = "data:image/jpeg;base64," + bytes.toBase64().toStdString();
     });

@@ -139,17 +139,6 @@ private slots:
         emit technique->activated(1);
         QCOMPARE(sheet.table()->accessibleDescription().split('\n').size(), qsizetype(1));
     }
-    void whatTechniquesShare() {
-        std::vector<ShelfCase> cases = {card(1, "fencing-lunge", 2), card(2, "race-walking", 2)};
-        const auto parts = sharedParts(cases, blueprint);
-        QCOMPARE(parts.size(), std::size_t(1));
-        QCOMPARE(parts[0].part, std::string("trunk"));
-        QCOMPARE(parts[0].techniques, 2);
-        QVERIFY(parts[0].faults.size() >= 2);
-        QVERIFY(sharedParts({cases[0]}, blueprint).empty());
-        QVERIFY(
-            sharedParts({cases[0], cases[0]}, [](const std::string&) { return std::optional<Blueprint>(); }).empty());
-    }
     void onePersonOverAll() {
         ShelfAthlete a;
         a.id = 1;

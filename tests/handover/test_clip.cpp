@@ -38,14 +38,8 @@ class TestClip : public QObject {
     std::string path(const char* name) const { return m_dir.filePath(name).toStdString(); }
 
     // Two films of numbered frames as a case of two reps; key positions a, b, c lie where they are told to.
-    struct Case {
-        CaseData data;
-        Blueprint blueprint;
-        Analysis analysis;
-        FilmedCase filmed{data, blueprint, analysis, {}};
-    };
-    std::unique_ptr<Case> numbered(bool variable) {
-        auto out = std::make_unique<Case>();
+    std::unique_ptr<FilmedSnapshot> numbered(bool variable) {
+        auto out = std::make_unique<FilmedSnapshot>();
         for (const char* id : {"a", "b", "c"}) {
             KeyPosition p;
             p.id = id;
@@ -125,7 +119,7 @@ private slots:
         o.height = 780;
         o.rate = 30.0;
         const auto file = path("pair.mp4");
-        const auto done = writeClip(c->filmed, o, file);
+        const auto done = writeClip(c->filmed(), o, file);
         QVERIFY2(done.ok(), done ? "" : done.error().text().c_str());
         auto clip = Film::open(file);
         QVERIFY(clip.ok());
@@ -168,7 +162,7 @@ private slots:
         o.width = 640;
         o.height = 384;
         o.wholePicture = true;
-        QVERIFY(writeClip(c->filmed, o, path("slow.mp4")).ok());
+        QVERIFY(writeClip(c->filmed(), o, path("slow.mp4")).ok());
         auto clip = Film::open(path("slow.mp4"));
         QVERIFY(clip.ok());
         QCOMPARE((*clip)->info().frames, 40); // ten frames, each four times
@@ -182,7 +176,7 @@ private slots:
         o.width = 640;
         o.height = 384;
         const auto refused = [&](ClipOptions wrong) {
-            const auto s = writeClip(c->filmed, wrong, path("no.mp4"));
+            const auto s = writeClip(c->filmed(), wrong, path("no.mp4"));
             return !s.ok() && !fs::exists(path("no.mp4")) && !fs::exists(path("no.mp4.part"));
         };
         auto wrong = o;
@@ -198,7 +192,7 @@ private slots:
         QVERIFY(refused(o));
         const auto again = numbered(false);
         int asked = 0;
-        const auto s = writeClip(again->filmed, o, path("no.mp4"), [&](double) { return ++asked < 5; });
+        const auto s = writeClip(again->filmed(), o, path("no.mp4"), [&](double) { return ++asked < 5; });
         QVERIFY(!s.ok() && s.error().kind == ErrorKind::cancelled);
         QVERIFY(!fs::exists(path("no.mp4")) && !fs::exists(path("no.mp4.part")));
     }
@@ -266,7 +260,7 @@ private slots:
         o.height = 90;
         o.rate = 10.0;
         const auto file = path("long.mp4");
-        const auto done = writeReviewFilm(c->filmed, review, folder, file, o);
+        const auto done = writeReviewFilm(c->filmed(), review, folder, file, o);
         QVERIFY2(done.ok(), done ? "" : done.error().text().c_str());
         auto film = Film::open(file);
         QVERIFY(film.ok());
@@ -377,7 +371,7 @@ private slots:
             "<script>document.title='run'</script><img src=x onerror=\"document.title='run'\">";
         hostile.brief.goal = "\"><b>goal</b>";
         const auto f = demo();
-        const auto content = gatherReport(hostile, f.blueprint, f.analysis, f.media, Reader::coach);
+        const auto content = gatherReport({hostile, f.blueprint, f.analysis, f.media}, Reader::coach);
         QVERIFY(writePaper(content, {}, path("hostile"), "report").ok());
         const QByteArray dom =
             output("chromium",

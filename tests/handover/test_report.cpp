@@ -111,14 +111,14 @@ private slots:
     }
     void aMissingFilmIsSaidAndTheRestWritten() {
         const auto content =
-            gatherReport(m_book->data(), m_book->blueprint(), m_book->analysis(), m_dir.path().toStdString());
+            gatherReport({m_book->data(), m_book->blueprint(), m_book->analysis(), m_dir.path().toStdString()});
         QVERIFY(content.problem.find("no such file") != std::string::npos);
         QVERIFY(content.html.contains("Pictures are missing"));
         QVERIFY(writePaper(content, {}, (m_dir.path() + "/bare").toStdString(), "report").ok());
     }
     void placesThatCannotBeWritten() {
         const auto content =
-            gatherReport(m_book->data(), m_book->blueprint(), m_book->analysis(), m_dir.path().toStdString());
+            gatherReport({m_book->data(), m_book->blueprint(), m_book->analysis(), m_dir.path().toStdString()});
         const auto s = writePaper(content, {}, "/proc/report", "report");
         QVERIFY(!s);
         QVERIFY(s.error().untouched.find("nothing was written") != std::string::npos);

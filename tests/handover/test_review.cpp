@@ -215,7 +215,22 @@ private slots:
         fs::create_directories(path("no-1.png") / "in the way");
         QVERIFY(!writeReviewFilm(filmed(), r, path("none"), path("no.mp4"), o).ok());
         QVERIFY(!fs::exists(path("no.mp4")) && !fs::exists(path("no.mp4.part")) && !fs::exists(path("no.vtt")));
+        QVERIFY(!fs::exists(path("no.vtt.part")));
         QVERIFY(!keepReview("/proc/none", r).ok());
+        // What an earlier review left stays whole when the next one fails.
+        QVERIFY(writeReviewFilm(filmed(), r, path("none"), path("twice.mp4"), o).ok());
+        const auto film = *readFile(path("twice.mp4")), captions = *readFile(path("twice.vtt"));
+        r.scenes[0].words = "other words";
+        asked = 0;
+        QVERIFY(!writeReviewFilm(filmed(), r, path("none"), path("twice.mp4"), o, {}, [&](double) {
+                     return ++asked < 3;
+                 }).ok());
+        addScene(r, words("two"));
+        fs::create_directories(path("twice-2.png") / "in the way");
+        QVERIFY(!writeReviewFilm(filmed(), r, path("none"), path("twice.mp4"), o).ok());
+        QCOMPARE(*readFile(path("twice.mp4")), film);
+        QCOMPARE(*readFile(path("twice.vtt")), captions);
+        QVERIFY(fs::exists(path("twice-1.png")));
     }
 };
 QTEST_MAIN(TestReview)

@@ -73,6 +73,19 @@ private slots:
         QCOMPARE(s.keepOut, (std::vector<std::size_t>{1}));
         QCOMPARE(s.pairs.size(), std::size_t(2));
     }
+    void whatTechniquesOfOnePersonShare() {
+        const FaultStanding trunk{"lean", Standing::seen, 1.0, {"trunk"}},
+            both{"low", Standing::workingOn, 1.0, {"arms", "trunk"}}, gone{"old", Standing::held, 0.0, {"legs"}},
+            legs{"soft", Standing::seen, 1.0, {"legs"}};
+        const auto shared = sharedParts({{trunk, both, gone}, {trunk, legs}, {both}});
+        QCOMPARE(shared.size(), std::size_t(2)); // legs are at fault in one alone
+        QCOMPARE(shared[0].part, std::string("trunk"));
+        QCOMPARE(shared[0].techniques, 3);
+        QCOMPARE(shared[0].faults.size(), std::size_t(4)); // twice in the first
+        QCOMPARE(shared[1].part, std::string("arms"));
+        QCOMPARE(shared[1].faults, (std::vector<std::pair<std::size_t, std::string>>{{0, "low"}, {2, "low"}}));
+        QVERIFY(sharedParts({{trunk, both}}).empty() && sharedParts({}).empty());
+    }
     void tiesGoToTheMoreUrgent() {
         const auto s = sessionForAll({member(1, Standing::seen, Standing::seen)}, 1);
         QCOMPARE(s.fault, std::string("knee")); // as many have it, and its priority is higher
