@@ -5,7 +5,7 @@ JOBS  := $(shell nproc)
 DEMO  := build/demo-library
 FILMS := build/demo-films
 
-.PHONY: package help demo test build packages test-packages configure bench format lint asan tsan clean
+.PHONY: package help demo test build packages test-packages configure bench format lint asan tsan fuzz fuzz-long clean
 
 help:
 	@echo "make demo    build, make the demo library, start the program with it"
@@ -14,6 +14,7 @@ help:
 	@echo "make bench   speed figures as ratios;  make package  a .deb of both programs"
 	@echo "make format  clang-format on all sources;  make lint  clang-tidy on core/"
 	@echo "make asan    tests under address sanitizer;  make tsan  under thread sanitizer"
+	@echo "make fuzz    every reader given damaged files for a minute each;  make fuzz-long  100,000 of them each"
 
 # Installs what running and building need and is missing, and says so first.
 packages:
@@ -61,6 +62,17 @@ lint: build
 
 asan tsan: test-packages
 	@cmake --preset $@ > /dev/null && cmake --build --preset $@ -j $(JOBS) && cd build/$@ && ctest --output-on-failure -LE slow
+
+# Damaged files into every reader, under address and undefined-behaviour sanitizers. What breaks one is left in build/fuzz.
+FUZZ_SECONDS := 55
+FUZZ_RUNS    := -1
+fuzz: test-packages
+	@bash packaging/install-missing.sh packaging/debian-fuzz-packages.txt
+	@cmake --preset fuzz > build/fuzz-configure.log 2>&1 || { cat build/fuzz-configure.log; exit 1; }
+	@cmake --build --preset fuzz -j $(JOBS)
+	@bash tests/fuzz/run.sh build/fuzz $(FUZZ_SECONDS) $(FUZZ_RUNS)
+fuzz-long:
+	@$(MAKE) fuzz FUZZ_SECONDS=3600 FUZZ_RUNS=100000
 
 clean:
 	rm -rf build

@@ -102,7 +102,7 @@ void drafts(const std::string& technique, bool front, const std::filesystem::pat
     for (const auto& rep : exact.reps)
         for (const auto& m : blueprint.measures) {
             const auto& d = m.definition;
-            if (!isAngle(d) || d.view != setup.view || isDerived(d.kind) || d.kind == MeasureKind::facing)
+            if (!isAngle(d) || !serves(setup.view, d.view) || isDerived(d.kind) || d.kind == MeasureKind::facing)
                 continue;
             const auto value = evaluate(d, drafted, rep, setup), truth = evaluate(d, real, rep, setup);
             if (truth.refused)

@@ -5,6 +5,7 @@
 
 #include "bench/drafts.h"
 #include "bench/mpv.h"
+#include "bench/shelf.h"
 #include "bench/taking_home.h"
 #include "casebook/analysis.h"
 #include "casebook/shipped.h"
@@ -677,6 +678,10 @@ int main(int argc, char** argv) {
         fs::remove(only);
         return 0;
     }
+    if (argc > 2 && std::string(argv[2]) == "shelf") { // riflesso-bench LIBRARY shelf: only these
+        manyAthletes({row, wall});
+        return 0;
+    }
     if (argc > 2 && std::string(argv[2]) == "home") { // riflesso-bench LIBRARY home: only these
         const fs::path only = makeClip(usual);
         takingHome(only, usual.frames, {row, wall});
@@ -703,6 +708,7 @@ int main(int argc, char** argv) {
         if (path != clip)
             fs::remove(path);
     }
+    manyAthletes({row, wall});
     carrying(clip, usual.frames);
     finding(argc > 1 ? argv[1] : "build/demo-library");
     answering(argc > 1 ? argv[1] : "build/demo-library");

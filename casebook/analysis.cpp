@@ -1,5 +1,6 @@
 #include "casebook/analysis.h"
 
+#include "casebook/body.h"
 #include "casebook/choosing.h"
 #include "casebook/next_step.h"
 #include "casebook/planner.h"
@@ -39,7 +40,9 @@ void measureReps(const CaseData& data, const Blueprint& blueprint, const KnownMo
     }
     for (const auto& [id, rep] : data.reps) {
         const auto take = data.takes.find(rep.take);
-        if (take == data.takes.end() || rep.positions.empty())
+        // What was judged by eye counts as soon as there is a rep; pegs are for what is measured.
+        const bool noted = !rep.seen.empty() || rep.worked || rep.score || !rep.choice.empty();
+        if (take == data.takes.end() || (rep.positions.empty() && !noted))
             continue;
         MeasuredRep m =
             measureRep(blueprint, *a.motions[rep.take], rep.positions, setups.at(rep.take), factsOf(blueprint, rep));
@@ -78,7 +81,7 @@ void readPractice(const CaseData& data, const Blueprint& blueprint, Day today, A
         counted[b->drill].push_back(block);
     }
     for (auto& g : a.gates)
-        g.gate = gate(counted[g.drill], today);
+        g.gate = gate(counted[g.drill], today, gateOptions(blueprint.gate));
 }
 
 void followFocus(const CaseData& data, const Blueprint& blueprint, Analysis& a) {
@@ -94,15 +97,19 @@ void followFocus(const CaseData& data, const Blueprint& blueprint, Analysis& a) 
         if (const Deviation* d = a.deviation(t.measure))
             t.band = d->band;
         std::map<std::pair<Day, Stage>, std::vector<MeasuredRep>> byDay;
+        std::map<std::pair<Day, Stage>, std::set<std::string>> setups;
         for (const auto& [id, rep] : a.measured) {
             const Take& take = data.takes.at(data.reps.at(id).take);
-            if (take.performer != Performer::athlete || blueprint.measure(t.measure)->definition.view != take.view)
+            if (take.performer != Performer::athlete ||
+                !serves(take.view, blueprint.measure(t.measure)->definition.view))
                 continue;
+            setups[{take.day, data.reps.at(id).stage.value_or(take.stage)}].insert(setupName(data, take));
             byDay[{take.day, data.reps.at(id).stage.value_or(take.stage)}].push_back(rep);
         }
         for (const auto& [when, reps] : byDay)
             if (const auto v = gather(t.measure, reps); v.reps > 0)
-                t.points.push_back({when.first, v.mean, v.u, v.reps, when.second});
+                t.points.push_back({when.first, v.mean, v.u, v.reps, when.second, v.uShared,
+                                    setups[when].size() == 1 ? *setups[when].begin() : std::string()});
         // Of the same stress only: under another it is another thing.
         if (!t.points.empty()) {
             const auto first = std::find_if(t.points.begin(), t.points.end(),
@@ -340,7 +347,7 @@ std::vector<const Rep*> repsOf(const CaseData& data, Id take) {
 std::vector<PositionId> positionsFor(const Blueprint& blueprint, View view) {
     std::set<PositionId> used;
     for (const auto& m : blueprint.measures)
-        if (m.definition.view == view) {
+        if (serves(view, m.definition.view)) {
             const auto read = positionsOf(m.definition);
             used.insert(read.begin(), read.end());
         }
@@ -433,7 +440,7 @@ Analysis analyse(const CaseData& data, const Blueprint& common, Day today, const
     options.school = data.brief.school;
     options.decision.confidence = sure;
     const auto athlete = pick(a, a.athleteReps);
-    chooseReference(data, blueprint, a);
+    chooseReference(data, blueprint, choice, a);
     options.situation = choice.situation ? *choice.situation : mainSituation(athlete, a.reference);
     a.situation = options.situation;
     auto compared = athlete;
@@ -446,9 +453,11 @@ Analysis analyse(const CaseData& data, const Blueprint& common, Day today, const
         a.sinceOwn = speedStory(blueprint, a.reference, compared);
     a.schools = compareSchools(blueprint, athlete, a.reference);
     a.deviations = compare(blueprint, athlete, a.reference, options);
+    compareEyes(blueprint, a);
     testLinks(data, blueprint, options, a);
     blueprint = withBeliefs(std::move(blueprint), a.beliefs);
     JudgeOptions judging;
+    judging.hurting = hurtingFaults(blueprint, data.brief.athlete);
     for (const auto& d : openDecisions(data))
         if (blueprint.fault(d.fault))
             (d.kind == DecisionKind::takenUp ? judging.takenUp : judging.setAside).push_back(d.fault);

@@ -67,6 +67,7 @@ struct SetChoice {
     std::optional<SetKey> above;          ///< the athlete's set that is judged
     std::optional<SetKey> below;          ///< another set of the athlete's in the model's place
     std::optional<std::string> situation; ///< only reps of this situation; empty text = all
+    std::optional<std::string> model{};   ///< by name; empty text = all together; open = the one with most reps
     friend bool operator==(const SetChoice&, const SetChoice&) = default;
 };
 
@@ -77,6 +78,13 @@ struct ChoiceCount {
     int worked = 0, known = 0;       ///< of those of which it was noted
     std::optional<Interval> success; ///< Wilson, 95 %, when it was noted of any
     std::optional<bool> advised;     ///< is it a right choice here; empty = the blueprint has no rule
+    std::optional<double> share{};   ///< how often the blueprint wants it here, 0..1
+};
+
+/// Two indicators of one fault that do not agree: what was judged by eye, and what was measured.
+struct EyeConflict {
+    std::string fault, seen, measure;
+    bool eyeSaysFault = false; ///< the eye sees it and the measure does not, or the other way round
 };
 
 struct Analysis {
@@ -88,6 +96,8 @@ struct Analysis {
     std::vector<std::string> situations;                 ///< noted of its reps, the commonest first
     std::vector<ChoiceCount> choices;                    ///< of its reps, by situation and choice
     std::vector<Id> athleteReps, modelReps;              ///< the reps that were compared
+    std::vector<std::string> models;                     ///< that there are, by name
+    std::string model;                                   ///< the one compared with; empty = all together, or none
     ReferenceKind referenceKind = ReferenceKind::model;  ///< what `reference` is: the models where the wish has no reps
     std::vector<MeasuredRep> reference;                  ///< what targets from a model are made of: see ReferenceKind
     std::string situation;                               ///< of the athlete's reps that are compared; empty = all
@@ -97,8 +107,10 @@ struct Analysis {
     std::vector<SchoolNearness> schools;                 ///< by the blueprint's order
     std::vector<Deviation> deviations;
     Judgement judgement;
-    std::vector<DecidedFault> decided; ///< what a person decided, and what this film says to it
-    std::vector<LinkBelief> beliefs;   ///< of causal links, after this athlete's re-measurements
+    std::vector<DecidedFault> decided;  ///< what a person decided, and what this film says to it
+    std::vector<LinkBelief> beliefs;    ///< of causal links, after this athlete's re-measurements
+    std::vector<LinkCheck> stayed;      ///< at the last re-measurement a cause went and its consequence did not
+    std::vector<EyeConflict> conflicts; ///< of one fault the eye says this and the measure that
     Plan plan;
     std::vector<DrillGate> gates; ///< newest practice first
     std::vector<FocusTrend> trends;
@@ -112,6 +124,13 @@ struct Analysis {
     [[nodiscard]] const Deviation* deviation(std::string_view measure) const;
     [[nodiscard]] const Finding* finding(std::string_view fault) const;
 };
+
+/// The case's model films as a model that can be kept: the measured reps of the one compared with. Empty when none is
+/// measured.
+std::optional<ModelPerformance> modelToKeep(const CaseData& data, const Analysis& analysis, const std::string& name);
+
+/// Fills in the conflicts: faults of which eye and measures say different things, each surely, by the deviations.
+void compareEyes(const Blueprint& blueprint, Analysis& analysis);
 
 /// Motions that need not be computed again, by take. The caller vouches that marks and times are the same.
 using KnownMotions = std::map<Id, std::shared_ptr<const Motion>>;

@@ -111,6 +111,8 @@ void Casebook::takeOver(const std::vector<Edit>& edits, const std::function<void
             changes.blocks = true;
         } else if (std::holds_alternative<DecisionEdit>(edit)) {
             changes.decisions = true;
+        } else if (std::holds_alternative<NoteEdit>(edit)) {
+            changes.notes = true;
         } else if (std::holds_alternative<PlanEdit>(edit)) {
             changes.plan = true;
         } else if (std::holds_alternative<LinkEdit>(edit)) {
@@ -144,9 +146,9 @@ void Casebook::startAnalysis() {
     m_running = true;
     m_runningRevision = m_revision;
     // The worker needs marks only of takes whose motion is not known; leaving the rest out keeps the copy small.
-    CaseData copy{m_data.id,      m_data.blueprintId, m_data.brief,  m_data.takes,
-                  m_data.reps,    m_data.blocks,      m_data.links,  {},
-                  m_data.repeats, m_data.decisions,   m_data.planned};
+    CaseData copy{m_data.id,      m_data.blueprintId, m_data.brief,   m_data.takes,
+                  m_data.reps,    m_data.blocks,      m_data.links,   {},
+                  m_data.repeats, m_data.decisions,   m_data.planned, m_data.notes};
     for (const auto& [id, tracks] : m_data.marks)
         if (!m_motions.contains(id))
             copy.marks[id] = tracks;
@@ -185,6 +187,15 @@ void Casebook::finishAnalysis() {
         startAnalysis(); // what changed meanwhile
     else
         emit analysed();
+}
+
+void Casebook::takeBlueprint(Blueprint blueprint) {
+    m_blueprint = std::move(blueprint);
+    m_dirty = true;
+    ChangeSet changes;
+    changes.plan = true;
+    emit changed(changes);
+    startAnalysis();
 }
 
 void Casebook::setSure(double probability) {
@@ -236,6 +247,35 @@ bool Casebook::setTake(const Take& take, const QString& what) {
     return perform(what, {TakeEdit{take.id, it->second, take}});
 }
 
+Id Casebook::keepNote(FrameNote note) {
+    const auto before = m_data.notes.find(note.id);
+    if (before == m_data.notes.end()) {
+        note.id = m_library->freshId();
+        note.day = m_today;
+        return perform(tr("keep a note"), {NoteEdit{note.id, std::nullopt, note}}) ? note.id : 0;
+    }
+    return perform(tr("change a note"), {NoteEdit{note.id, before->second, note}}) ? note.id : 0;
+}
+
+// The edits that take a note away, and its number from the decisions that showed it.
+void Casebook::forget(Id note, std::vector<Edit>& edits) const {
+    for (const auto& [id, decision] : m_data.decisions)
+        if (decision.note == note) {
+            FindingDecision without = decision;
+            without.note = 0;
+            edits.push_back(DecisionEdit{id, decision, without});
+        }
+    edits.push_back(NoteEdit{note, m_data.notes.at(note), std::nullopt});
+}
+
+bool Casebook::removeNote(Id note) {
+    if (!m_data.notes.contains(note))
+        return false;
+    std::vector<Edit> edits;
+    forget(note, edits);
+    return perform(tr("remove a note"), std::move(edits));
+}
+
 bool Casebook::removeTake(Id take) {
     const auto it = m_data.takes.find(take);
     if (it == m_data.takes.end())
@@ -254,6 +294,9 @@ bool Casebook::removeTake(Id take) {
     for (const auto& [id, repeat] : m_data.repeats)
         if (repeat.take == take)
             edits.push_back(RepeatEdit{id, repeat, std::nullopt});
+    for (const auto& [id, note] : m_data.notes)
+        if (note.take == take)
+            forget(id, edits);
     edits.push_back(TakeEdit{take, it->second, std::nullopt});
     return perform(tr("remove the film %1").arg(QString::fromStdString(it->second.title)), std::move(edits));
 }

@@ -27,6 +27,7 @@ struct ChangeSet {
     bool links = false;
     bool decisions = false;
     bool plan = false;
+    bool notes = false;
     bool repeats = false;
     std::vector<Id> takes; ///< the take itself, made or removed too
     std::vector<Id> reps;  ///< takes whose reps or key positions changed
@@ -50,6 +51,9 @@ public:
     /// What is judged against what; not kept, read anew at once.
     void setView(const SetChoice& choice);
     [[nodiscard]] const SetChoice& view() const { return m_view; }
+    /// The same technique with other drills; read anew at once. Not undone: the drills are the library's, not the
+    /// case's.
+    void takeBlueprint(Blueprint blueprint);
     /// The probability from which a value counts as inside or outside its band, 0.5 to 0.999; read anew at once.
     void setSure(double probability);
     /// All background work of this case. It ends before the case does.
@@ -124,7 +128,13 @@ public:
     bool putInSet(const std::vector<Id>& reps, const std::string& name);
     /// Decides on a finding: the open decision on the same fault is changed, else a new one is made. False when two
     /// faults are taken up already. Today's date when it has none.
-    bool decide(FindingDecision decision);
+    bool decide(FindingDecision decision) { return decide(std::move(decision), {}); }
+    /// The same with a frame that shows it, when \p note has a take: one step.
+    bool decide(FindingDecision decision, FrameNote note);
+    /// Keeps something seen on a frame, or changes it by its id. 0 when it failed.
+    Id keepNote(FrameNote note);
+    /// Decisions that showed it go on without it.
+    bool removeNote(Id note);
     /// Changes a decision by its id.
     bool setDecision(const FindingDecision& decision, const QString& what);
     /// Kept until it is made again: its day, its name and its date of closing.
@@ -141,6 +151,7 @@ signals:
     void foreignTaken();
 
 private:
+    void forget(Id note, std::vector<Edit>& edits) const;
     Casebook(std::shared_ptr<Library> library, CaseData data, Blueprint blueprint, Day today);
     bool commit(const std::vector<Edit>& edits);
     /// Into memory, and everybody told; \p moveStack is called between.

@@ -2,6 +2,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <iterator>
 
 namespace riflesso {
 namespace {
@@ -44,6 +45,15 @@ void chooseReps(const CaseData& data, const SetChoice& choice, Analysis& a) {
         a.below = set->key;
 }
 
+std::optional<ModelPerformance> modelToKeep(const CaseData& data, const Analysis& analysis, const std::string& name) {
+    ModelPerformance out{name, data.blueprintId, {}, data.brief.school, pick(analysis, analysis.modelReps)};
+    std::erase_if(out.reps, [](const MeasuredRep& r) { return !hasValue(r); });
+    if (out.reps.empty())
+        return std::nullopt;
+    out.source = std::to_string(out.reps.size()) + (out.reps.size() == 1 ? " rep of films" : " reps of films");
+    return out;
+}
+
 void countChoices(const CaseData& data, const Blueprint& blueprint, Analysis& a) {
     std::map<std::string, int> often;
     for (const Id id : a.athleteReps) {
@@ -58,6 +68,9 @@ void countChoices(const CaseData& data, const Blueprint& blueprint, Analysis& a)
             ChoiceCount fresh{rep.situation, rep.choice, 0, 0, 0, {}, {}};
             if (const auto right = choiceIsRight(blueprint, rep.situation, rep.choice))
                 fresh.advised = *right > 0.5;
+            if (const Situation* s = situationNamed(blueprint, rep.situation))
+                if (const auto share = s->shares.find(rep.choice); share != s->shares.end())
+                    fresh.share = share->second;
             it = a.choices.insert(a.choices.end(), fresh);
         }
         ++it->n;
@@ -89,17 +102,80 @@ void testLinks(const CaseData& data, const Blueprint& blueprint, const CompareOp
         if (before) {
             const auto found = checksBetween(blueprint, *before, now);
             checks.insert(checks.end(), found.begin(), found.end());
+            a.stayed.clear();
+            std::copy_if(found.begin(), found.end(), std::back_inserter(a.stayed),
+                         [](const LinkCheck& c) { return !c.followed; });
         }
         before = std::move(now);
     }
     a.beliefs = beliefsOf(blueprint, checks);
 }
 
-void chooseReference(const CaseData& data, const Blueprint& blueprint, Analysis& a) {
-    std::vector<MeasuredRep> models = pick(a, a.modelReps);
+void compareEyes(const Blueprint& blueprint, Analysis& a) {
+    for (const auto& fault : blueprint.faults) {
+        const Indicator *eye = nullptr, *measured = nullptr;
+        bool eyeSees = false, measureSees = false;
+        for (const auto& i : fault.indicators) {
+            const BlueprintMeasure* m = blueprint.measure(i.measure);
+            const Deviation* d = a.deviation(i.measure);
+            if (!m || !d || !d->judged)
+                continue;
+            const bool noted = m->definition.kind == MeasureKind::seen;
+            const bool low = d->value.mean<d->band.lo, high = d->value.mean> d->band.hi;
+            const bool out = i.direction == Deviance::low ? low : high;
+            // An eye gives no error: its word counts when it said so more often than not.
+            if (noted && (!eye || i.weight > eye->weight)) {
+                eye = &i;
+                eyeSees = out;
+            } else if (!noted && d->verdict.decision != Decision::undecided &&
+                       (!measured || i.weight > measured->weight)) {
+                measured = &i;
+                measureSees = out;
+            }
+        }
+        if (eye && measured && eyeSees != measureSees)
+            a.conflicts.push_back({fault.id, eye->measure, measured->measure, eyeSees});
+    }
+}
+
+void chooseReference(const CaseData& data, const Blueprint& blueprint, const SetChoice& choice, Analysis& a) {
+    // Models by name, films first. Several people are not one model unless somebody wants them together.
+    std::vector<std::pair<std::string, std::vector<MeasuredRep>>> all;
+    const auto named = [&](const std::string& name) -> std::vector<MeasuredRep>& {
+        const auto it = std::find_if(all.begin(), all.end(), [&](const auto& m) { return m.first == name; });
+        return (it == all.end() ? all.insert(all.end(), {name, {}}) : it)->second;
+    };
+    for (const Id id : a.modelReps)
+        named(data.takes.at(data.reps.at(id).take).who).push_back(a.measured.at(id));
     for (const auto& m : data.brief.models)
-        if (m.blueprint == data.blueprintId && (m.school.empty() || m.school == data.brief.school))
-            models.insert(models.end(), m.reps.begin(), m.reps.end());
+        if (m.blueprint == data.blueprintId && (m.school.empty() || m.school == data.brief.school)) {
+            auto& reps = named(m.name);
+            reps.insert(reps.end(), m.reps.begin(), m.reps.end());
+        }
+    for (const auto& [name, reps] : all)
+        a.models.push_back(name);
+    std::vector<MeasuredRep> models;
+    const auto most = std::max_element(all.begin(), all.end(),
+                                       [](const auto& x, const auto& y) { return x.second.size() < y.second.size(); });
+    auto wanted = choice.model
+                      ? std::find_if(all.begin(), all.end(), [&](const auto& m) { return m.first == *choice.model; })
+                      : most;
+    if (wanted == all.end() && choice.model && !choice.model->empty())
+        wanted = most; // it is gone
+    if (wanted != all.end()) {
+        models = wanted->second;
+        a.model = all.size() > 1 ? wanted->first : std::string();
+        // Its own pictures stand below the line; a model that came measured has none and leaves those there are.
+        std::vector<Id> own;
+        for (const Id id : a.modelReps)
+            if (data.takes.at(data.reps.at(id).take).who == wanted->first)
+                own.push_back(id);
+        if (!own.empty())
+            a.modelReps = own;
+    } else {
+        for (const auto& [name, reps] : all)
+            models.insert(models.end(), reps.begin(), reps.end());
+    }
     a.reference = models;
     a.referenceKind = ReferenceKind::model;
     if (a.below) {

@@ -19,7 +19,7 @@ void chooseReps(const CaseData& data, const SetChoice& choice, Analysis& analysi
 void countChoices(const CaseData& data, const Blueprint& blueprint, Analysis& analysis);
 
 /// What a target that comes from a model is made of: model performances, or the athlete's own reps.
-void chooseReference(const CaseData& data, const Blueprint& blueprint, Analysis& analysis);
+void chooseReference(const CaseData& data, const Blueprint& blueprint, const SetChoice& choice, Analysis& analysis);
 
 /// Each day against the day before: which causes went, and did their consequences go with them?
 void testLinks(const CaseData& data, const Blueprint& blueprint, const CompareOptions& options, Analysis& analysis);

@@ -58,7 +58,7 @@ bool Casebook::putInSet(const std::vector<Id>& reps, const std::string& name) {
     return edits.empty() || perform(name.empty() ? tr("take reps out of a set") : tr("put reps into a set"), edits);
 }
 
-bool Casebook::decide(FindingDecision decision) {
+bool Casebook::decide(FindingDecision decision, FrameNote note) {
     if (decision.kind == DecisionKind::takenUp) {
         const auto open = openDecisions(m_data);
         if (std::count_if(open.begin(), open.end(), [&](const FindingDecision& d) {
@@ -71,14 +71,28 @@ bool Casebook::decide(FindingDecision decision) {
     }
     if (decision.day == Day{})
         decision.day = m_today;
-    if (m_data.decisions.contains(decision.id))
-        return setDecision(decision, tr("decide on a finding"));
-    if (const FindingDecision* open = decisionOn(m_data, decision.fault)) {
-        decision.id = open->id;
-        return setDecision(decision, tr("decide on a finding"));
+    std::vector<Edit> edits;
+    if (m_data.takes.contains(note.take)) {
+        note.id = decision.note = m_library->freshId();
+        note.day = m_today;
+        edits.push_back(NoteEdit{note.id, std::nullopt, note});
     }
-    decision.id = m_library->freshId();
-    return perform(tr("decide on a finding"), {DecisionEdit{decision.id, std::nullopt, decision}});
+    auto before = m_data.decisions.find(decision.id);
+    if (before == m_data.decisions.end())
+        if (const FindingDecision* open = decisionOn(m_data, decision.fault))
+            before = m_data.decisions.find(open->id);
+    if (before == m_data.decisions.end()) {
+        decision.id = m_library->freshId();
+        edits.push_back(DecisionEdit{decision.id, std::nullopt, decision});
+    } else {
+        decision.id = before->first;
+        if (decision.note == 0) // what showed it goes on showing it
+            decision.note = before->second.note;
+        if (before->second == decision)
+            return true;
+        edits.push_back(DecisionEdit{decision.id, before->second, decision});
+    }
+    return perform(tr("decide on a finding"), std::move(edits));
 }
 
 bool Casebook::setDecision(const FindingDecision& decision, const QString& what) {

@@ -65,7 +65,7 @@ void drawFigure(QPainter& painter, const std::map<LandmarkName, QPointF>& points
     painter.setRenderHint(QPainter::Antialiasing);
     // Facing left one sees the left side first.
     const std::string far = facing == Facing::left ? "right_" : "left_";
-    const auto isFar = [&](const LandmarkName& n) { return facing != Facing::camera && n.rfind(far, 0) == 0; };
+    const auto isFar = [&](const LandmarkName& n) { return facesAside(facing) && n.rfind(far, 0) == 0; };
     std::vector<LandmarkName> names;
     for (const auto& [name, p] : points)
         names.push_back(name);
@@ -200,6 +200,57 @@ QRectF drawWords(QPainter& p, QPointF at, const QString& words, QColor ink) {
     p.drawText(plate, Qt::AlignCenter, words);
     p.restore();
     return plate;
+}
+
+void drawNote(QPainter& p, const QRectF& target, const QImage& picture, const FrameNote& note) {
+    p.save();
+    p.setRenderHint(QPainter::Antialiasing);
+    p.setClipRect(target);
+    p.fillRect(target, QColor("#20262a"));
+    if (!picture.isNull()) {
+        // Round the points, not so near that nobody knows what it is; all of the picture when there are none.
+        const QRectF whole(QPointF(0, 0), QSizeF(picture.size()));
+        QRectF source = whole;
+        if (!note.points.empty()) {
+            QPolygonF clicked;
+            for (const auto& point : note.points)
+                clicked << QPointF(point.x, point.y);
+            source = clicked.boundingRect();
+            const double more = std::max(0.3 * whole.height(), 0.5 * std::max(source.width(), source.height()));
+            source.adjust(-more, -more, more, more);
+        }
+        const double aspect = target.width() / target.height();
+        const QPointF middle = source.center();
+        QSizeF size(std::max(source.width(), source.height() * aspect),
+                    std::max(source.height(), source.width() / aspect));
+        size = size.boundedTo(
+            QSizeF(std::max(whole.width(), whole.height() * aspect), std::max(whole.height(), whole.width() / aspect)));
+        source = QRectF(middle - QPointF(size.width() / 2, size.height() / 2), size);
+        const auto within = [](double at, double length, double all) { // beyond the edge there is nothing to see
+            return length >= all ? (all - length) / 2 : std::clamp(at, 0.0, all - length);
+        };
+        source.moveTo(within(source.x(), size.width(), whole.width()),
+                      within(source.y(), size.height(), whole.height()));
+        p.drawImage(target, picture, source);
+        QTransform t;
+        t.translate(target.x(), target.y());
+        t.scale(target.width() / source.width(), target.height() / source.height());
+        t.translate(-source.x(), -source.y());
+        for (std::size_t i = 0; i < note.points.size(); ++i) {
+            const QPointF at = t.map(QPointF(note.points[i].x, note.points[i].y));
+            for (const auto& [colour, width] :
+                 {std::pair(QColor(0, 0, 0, 160), 5.0), std::pair(QColor("#f2c84b"), 2.2)}) {
+                p.setPen(QPen(colour, width, Qt::SolidLine, Qt::RoundCap));
+                p.setBrush(Qt::NoBrush);
+                if (i > 0)
+                    p.drawLine(t.map(QPointF(note.points[i - 1].x, note.points[i - 1].y)), at);
+                p.drawEllipse(at, 5, 5);
+            }
+        }
+    }
+    if (!note.words.empty())
+        drawWords(p, target.topLeft() + QPointF(8, 8), QString::fromStdString(note.words));
+    p.restore();
 }
 
 void drawStill(QPainter& painter, const QRectF& target, const QImage& picture, const QRectF& source,

@@ -43,6 +43,10 @@ void drawRead(QPainter& painter, const MeasureDefinition& definition, Side hande
 /// Words on a dark plate, its upper left corner \p at, in the painter's font. Returns the plate.
 QRectF drawWords(QPainter& painter, QPointF at, const QString& words, QColor ink = Qt::white);
 
+/// A note's frame: the part of the picture round its points (all of it when there are none), its points joined in
+/// order, its words on a plate. Nothing but the plate while there is no picture.
+void drawNote(QPainter& painter, const QRectF& target, const QImage& picture, const FrameNote& note);
+
 /// One still of the board: the picture cropped to \p source, drawn into \p target with its figure.
 void drawStill(QPainter& painter, const QRectF& target, const QImage& picture, const QRectF& source,
                const std::map<LandmarkName, QPointF>& points, Facing facing, QColor colour);

@@ -70,7 +70,7 @@ MovingSide movingSide(const CaseData& data, const Analysis& analysis, Id rep, do
     const Take& take = takeOf(data, rep);
     side.mirrored = take.picture.swapped;
     // Who is compared looks the way the athlete looks.
-    if (leader && leader != &take && take.facing != Facing::camera && leader->facing != Facing::camera)
+    if (leader && leader != &take && facesAside(take.facing) && facesAside(leader->facing))
         side.mirrored = side.mirrored || (take.facing != leader->facing) != leader->picture.swapped;
     const auto [first, last] = spanOf(data, data.reps.at(rep));
     Points corners; // of all bodies of the rep

@@ -128,7 +128,9 @@ void sayLacking(const CaseData& data, Analysis& a) {
               : a.judgement.undecided.empty() ? ""
                                               : count(a.judgement.undecided.size(), "undecided", "undecided");
     lack[5] = a.plan.blocks.empty() ? "a focus" : "";
-    lack[6] = data.blocks.empty() ? "a block" : "";
+    const bool practised =
+        std::any_of(data.blocks.begin(), data.blocks.end(), [](const auto& one) { return one.second.film.empty(); });
+    lack[6] = practised ? "" : "a block";
     lack[7] = a.trends.empty() || a.trends.front().points.size() < 2 ? "a second date" : "";
     lack[8] = judged ? "" : "findings";
 }

@@ -40,10 +40,13 @@ PlanInput planInputOf(const CaseData& data, const Blueprint& blueprint, const An
     in.focus = analysis.judgement.focus;
     in.regime = data.brief.regime;
     in.standing = standingPlan(data);
+    in.banned.insert(data.brief.banned.begin(), data.brief.banned.end());
+    for (const auto& note : data.brief.athlete.body)
+        in.support.push_back({note.part, note.pain});
     for (const auto& fault : in.focus)
         in.reached[fault] = stageReached(blueprint, fault, analysis.gates);
     for (const auto& [id, block] : data.blocks)
-        if (!block.reps.empty())
+        if (!block.reps.empty() && block.film.empty())
             in.known.insert(block.drill);
     for (const auto& b : in.standing)
         if (b.state == BlockState::done)

@@ -53,6 +53,8 @@ CueTrial cueTrial(const CaseData& data, const Blueprint& blueprint) {
     std::map<std::pair<std::string, Stage>, std::map<std::string, CueReps>> all;
     for (const auto& [id, block] : data.blocks) {
         const Drill* drill = blueprint.drill(block.drill);
+        if (!block.film.empty())
+            continue; // nothing was practised
         const std::string cue = !block.cue.empty() ? block.cue : drill ? drill->cue : std::string();
         if (cue.empty())
             continue;

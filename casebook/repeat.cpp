@@ -65,8 +65,8 @@ std::optional<FrameIndex> nextOpenFrame(const RepeatMarking& repeat) {
     return std::nullopt;
 }
 
-std::vector<Agreement> agreementOf(const Blueprint& blueprint, const Take& take, const TrackSet& first,
-                                   const TrackSet& again) {
+std::vector<MeasureAgreement> agreementByMeasure(const Blueprint& blueprint, const Take& take, const TrackSet& first,
+                                                 const TrackSet& again) {
     MotionOptions raw;
     raw.cutoff = CutoffNone{};
     const Timebase time = timebaseOf(take);
@@ -85,11 +85,11 @@ std::vector<Agreement> agreementOf(const Blueprint& blueprint, const Take& take,
         for (const auto& [frame, mark] : track)
             frames.insert(frame);
     const ViewSetup setup = setupOf(take);
-    std::vector<Agreement> out;
+    std::vector<MeasureAgreement> out;
     for (const auto& m : blueprint.measures) {
-        if (m.definition.view != take.view || needsUntil(m.definition))
+        if (!serves(take.view, m.definition.view) || needsUntil(m.definition))
             continue;
-        Agreement g;
+        MeasureAgreement g;
         g.measure = m.definition.id;
         g.unit = unitOf(m.definition);
         std::vector<double> va, vb;

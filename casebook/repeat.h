@@ -20,7 +20,7 @@ std::vector<LandmarkName> openAt(const RepeatMarking& repeat, FrameIndex frame);
 std::optional<FrameIndex> nextOpenFrame(const RepeatMarking& repeat);
 
 /// Two markings of the same frames, measure by measure.
-struct Agreement {
+struct MeasureAgreement {
     std::string measure; ///< id
     std::string unit;
     int frames = 0;
@@ -28,7 +28,7 @@ struct Agreement {
     std::optional<BlandAltman> limits;
     std::string why; ///< when it could not be computed
 };
-std::vector<Agreement> agreementOf(const Blueprint& blueprint, const Take& take, const TrackSet& first,
-                                   const TrackSet& again);
+std::vector<MeasureAgreement> agreementByMeasure(const Blueprint& blueprint, const Take& take, const TrackSet& first,
+                                                 const TrackSet& again);
 
 } // namespace riflesso

@@ -1,7 +1,5 @@
 #include "casebook/sets.h"
 
-#include "core/motion/draft_error.h"
-
 #include <algorithm>
 #include <cmath>
 
@@ -63,6 +61,14 @@ const RepSet* findSet(const std::vector<RepSet>& sets, const SetKey& key) {
     return it == sets.end() ? nullptr : &*it;
 }
 
+std::string setupName(const CaseData& data, const Take& take) {
+    // Takes on which the same was drawn are calibrated alike: the first of them names the set-up.
+    for (const auto& [id, other] : data.takes)
+        if (other.view == take.view && other.calibration == take.calibration)
+            return enumName(kViewNames, take.view) + (take.calibration.empty() ? "" : " " + std::to_string(id));
+    return {};
+}
+
 std::vector<SetValue> setValues(const CaseData& data, const std::map<Id, MeasuredRep>& measured,
                                 const std::vector<Id>& reps) {
     std::vector<SetValue> out;
@@ -71,13 +77,12 @@ std::vector<SetValue> setValues(const CaseData& data, const std::map<Id, Measure
         if (it == measured.end())
             continue;
         const Take& take = data.takes.at(data.reps.at(id).take);
-        const std::string camera = enumName(kViewNames, take.view);
+        const std::string camera = setupName(data, take);
         for (const auto& v : it->second.values) {
             if (v.refused)
                 continue;
-            const double shared = v.draft ? kDraftInCommon : 0.0;
-            out.push_back({std::to_string(id), v.measure, v.value, v.u * std::sqrt(1.0 - shared),
-                           v.u * std::sqrt(shared), camera});
+            out.push_back({std::to_string(id), v.measure, v.value,
+                           std::sqrt(std::max(0.0, v.u * v.u - v.uShared * v.uShared)), v.uShared, camera});
         }
     }
     return out;

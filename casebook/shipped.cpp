@@ -2,6 +2,7 @@
 
 #include "files/write_file.h"
 #include "library/blueprint_json.h"
+#include "library/shelves.h"
 
 #include <QDir>
 #include <QFile>
@@ -76,6 +77,14 @@ Result<Blueprint> blueprintFor(const fs::path& library, const std::string& id) {
     const fs::path own = folderOf(library) / (id + ".json");
     std::error_code ec;
     return fs::exists(own, ec) ? readBlueprint(own) : shippedBlueprint(id);
+}
+
+Result<Blueprint> blueprintForCase(const fs::path& library, const std::string& id) {
+    auto blueprint = blueprintFor(library, id);
+    if (!blueprint)
+        return blueprint;
+    const auto own = readOwnDrills(library);
+    return own ? withOwnDrills(std::move(*blueprint), *own) : Result<Blueprint>(own.error());
 }
 
 Result<int> keepBlueprint(const fs::path& library, Blueprint blueprint) {
@@ -178,7 +187,7 @@ Orphans orphansOf(const CaseData& data, const Blueprint& b) {
     if (data.brief.aim && !b.measure(data.brief.aim->measure))
         measures.insert(data.brief.aim->measure);
     for (const auto& [id, block] : data.blocks)
-        if (!b.drill(block.drill))
+        if (block.film.empty() && !b.drill(block.drill))
             drills.insert(block.drill);
     for (const auto& [id, block] : data.planned)
         if (!b.drill(block.drill))

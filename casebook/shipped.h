@@ -23,6 +23,9 @@ std::vector<std::string> blueprintIds(const std::filesystem::path& library);
 /// The library's own newest version, else the shipped one.
 Result<Blueprint> blueprintFor(const std::filesystem::path& library, const std::string& id);
 
+/// The same with the coach's own drills, as a case uses it. Never to be kept as a blueprint.
+Result<Blueprint> blueprintForCase(const std::filesystem::path& library, const std::string& id);
+
 /// Keeps a blueprint in a library as its next version (one above the newest that there is) and gives that number. What
 /// was there before stays as ID.vN.json. The whole file is written or nothing.
 Result<int> keepBlueprint(const std::filesystem::path& library, Blueprint blueprint);

@@ -16,7 +16,7 @@ std::vector<ShownRep> shownReps(const CaseData& data, const Blueprint& blueprint
             ids = set->reps;
     for (const Id id : ids) {
         const auto rep = data.reps.find(id);
-        if (rep == data.reps.end() || data.takes.at(rep->second.take).view != m->definition.view)
+        if (rep == data.reps.end() || !serves(data.takes.at(rep->second.take).view, m->definition.view))
             continue;
         ShownRep s{id, nullptr, {}};
         bool placed = false;

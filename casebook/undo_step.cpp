@@ -34,6 +34,7 @@ std::string nameOf(const Edit& edit) {
         std::string operator()(const LinkEdit&) const { return "a lock of two films"; }
         std::string operator()(const RepeatEdit&) const { return "a repeat marking"; }
         std::string operator()(const DecisionEdit&) const { return "a decision on a finding"; }
+        std::string operator()(const NoteEdit&) const { return "a note on a frame"; }
         std::string operator()(const PlanEdit& e) const {
             return "the plan of " + isoDate(e.before ? e.before->day : e.after ? e.after->day : Day{});
         }
@@ -59,6 +60,7 @@ struct Fits {
     bool operator()(const RepeatEdit& e) const { return in(d.repeats, e); }
     bool operator()(const DecisionEdit& e) const { return in(d.decisions, e); }
     bool operator()(const PlanEdit& e) const { return in(d.planned, e); }
+    bool operator()(const NoteEdit& e) const { return in(d.notes, e); }
     bool operator()(const MarkEdit& e) const {
         const auto take = d.marks.find(e.key.take);
         if (take == d.marks.end())
@@ -145,6 +147,7 @@ std::vector<Edit> differences(const CaseData& from, const CaseData& to) {
     const auto repeats = editOf<RepeatEdit>();
     const auto decisions = editOf<DecisionEdit>();
     const auto planned = editOf<PlanEdit>();
+    const auto notes = editOf<NoteEdit>();
     if (!(from.brief == to.brief))
         put(BriefEdit{{}, from.brief, to.brief});
     grown(from.takes, to.takes, takes);
@@ -154,6 +157,7 @@ std::vector<Edit> differences(const CaseData& from, const CaseData& to) {
     grown(from.repeats, to.repeats, repeats);
     grown(from.decisions, to.decisions, decisions);
     grown(from.planned, to.planned, planned);
+    grown(from.notes, to.notes, notes);
     static const TrackSet nothing;
     static const Track empty;
     const auto marks = [&](const TrackSet& a, const TrackSet& b, Id take, bool removed) {
@@ -181,6 +185,7 @@ std::vector<Edit> differences(const CaseData& from, const CaseData& to) {
         marks(it == to.marks.end() ? nothing : it->second, tracks, take, true);
     }
     gone(from.planned, to.planned, planned);
+    gone(from.notes, to.notes, notes);
     gone(from.decisions, to.decisions, decisions);
     gone(from.repeats, to.repeats, repeats);
     gone(from.links, to.links, links);

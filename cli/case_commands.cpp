@@ -1,6 +1,7 @@
 #include "cli/commands.h"
 
 #include "casebook/casebook.h"
+#include "casebook/landings.h"
 #include "casebook/shipped.h"
 #include "core/progress/sets.h"
 #include "core/statistics/numbers.h"
@@ -51,7 +52,7 @@ Result<std::unique_ptr<Casebook>> openCase(const CaseArguments& a) {
             found = &c;
     if (!found)
         return Error{"there is no case " + std::to_string(a.caseId) + " in this library", a.library, {}, {}};
-    auto blueprint = blueprintFor(a.library, found->blueprintId);
+    auto blueprint = blueprintForCase(a.library, found->blueprintId);
     if (!blueprint)
         return blueprint.error();
     return Casebook::open(std::shared_ptr<Library>(std::move(*library)), found->id, std::move(*blueprint), *today);
@@ -67,6 +68,17 @@ Status saved(Casebook& book, const std::function<bool(Casebook&)>& command) {
 }
 
 namespace {
+
+json noteJson(const CaseData& data, Id id) {
+    const auto it = data.notes.find(id);
+    if (it == data.notes.end())
+        return nullptr;
+    const FrameNote& n = it->second;
+    json out = {{"take", n.take}, {"frame", n.frame.value}, {"words", n.words}};
+    if (!n.kind.empty())
+        out.update({{"kind", n.kind}, {"value", rounded(n.value)}, {"u", rounded(n.u)}, {"unit", n.unit}});
+    return out;
+}
 
 // The case with the sets chosen that the arguments name.
 Result<std::unique_ptr<Casebook>> openChosen(const CaseArguments& a) {
@@ -85,6 +97,7 @@ Result<std::unique_ptr<Casebook>> openChosen(const CaseArguments& a) {
         *chosen = set->key;
     }
     choice.situation = a.situation;
+    choice.model = a.model;
     (*book)->setView(choice);
     return book;
 }
@@ -195,6 +208,7 @@ json valueJson(const MeasureDefinition& definition, const MeasureValue& v) {
         j["draft"] = true;
     j["u_marks"] = rounded(v.uMarks);
     j["u_time"] = rounded(v.uTime);
+    j["u_shared"] = rounded(v.uShared);
     j["frames"] = frames;
     if (!v.reason.empty())
         j["caution"] = v.reason;
@@ -216,7 +230,7 @@ Status measure(const CaseArguments& a) {
             std::printf("%s, rep %d\n", take.title.c_str(), r.number);
         for (const auto& v : rep.values) {
             const auto& definition = (*book)->blueprint().measure(v.measure)->definition;
-            if (definition.view != take.view)
+            if (!serves(take.view, definition.view))
                 continue;
             json j = {{"take", take.title},
                       {"performer", kPerformerNames[static_cast<std::size_t>(take.performer)]},
@@ -373,6 +387,7 @@ Status findings(const CaseArguments& a) {
     for (const auto& d : result.decided)
         decided.push_back({{"fault", d.decision.fault},
                            {"words", d.decision.words},
+                           {"note", noteJson((*book)->data(), d.decision.note)},
                            {"kind", kDecisionKindNames[static_cast<std::size_t>(d.decision.kind)]},
                            {"reason", d.decision.reason},
                            {"now", d.words}});
@@ -390,8 +405,24 @@ Status findings(const CaseArguments& a) {
             one["interval95"] = {rounded(c.success->lo), rounded(c.success->hi)};
         if (c.advised)
             one["advised"] = *c.advised;
+        if (c.share)
+            one["advised_share"] = *c.share;
         choices.push_back(std::move(one));
     }
+    json stayed = json::array(), conflicts = json::array();
+    for (const auto& c : result.stayed)
+        stayed.push_back({{"cause", c.cause}, {"consequence", c.consequence}});
+    for (const auto& c : result.conflicts)
+        conflicts.push_back(
+            {{"fault", c.fault}, {"seen", c.seen}, {"measure", c.measure}, {"eye_says_fault", c.eyeSaysFault}});
+    const Landings landed = landingsOf((*book)->data(), (*book)->blueprint(), result);
+    json where = {{"n", landed.all.reps.size()}, {"inside", landed.all.inside}, {"unit", landed.metric ? "m" : "px"}};
+    if (landed.all.ellipse)
+        where["ellipse"] = {{"major", rounded(landed.all.ellipse->major)},
+                            {"minor", rounded(landed.all.ellipse->minor)},
+                            {"angle", rounded(landed.all.ellipse->angle)}};
+    if (!landed.all.reps.empty())
+        where["bias"] = {rounded(landed.all.bias.x()), rounded(landed.all.bias.y())};
     std::printf("%s\n", json{{"set", keyJson(result.above)},
                              {"against", result.below ? keyJson(result.below) : json("model")},
                              {"situation", result.situation},
@@ -399,6 +430,11 @@ Status findings(const CaseArguments& a) {
                              {"profile", j.profile},
                              {"decisions", decided},
                              {"links", links},
+                             {"stayed", stayed},
+                             {"conflicts", conflicts},
+                             {"landings", where},
+                             {"models", result.models},
+                             {"model", result.model},
                              {"choices", choices},
                              {"strengths", strengths},
                              {"findings", found},

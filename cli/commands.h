@@ -150,6 +150,8 @@ struct CaseArguments {
     long long caseId = 0; ///< 0: the only case, or the first
     long long take = 0;   ///< for tracks
     bool json = false;
+    std::optional<std::string> model;         ///< compared with: by name; empty text = all together
+    std::string name, file, technique;        ///< of models and drills
     std::string above, below;                 ///< sets: "2026-11-22 before", or a name alone; empty = newest, model
     std::optional<std::string> situation;     ///< only reps of it
     std::string put, reps;                    ///< of sets: a name, and the reps that get it (ids with commas between)
@@ -184,6 +186,10 @@ Status listPractice(const CaseArguments& a);
 Status sets(const CaseArguments& a);
 /// Takes a finding up, parks it, rejects it, or closes what was decided.
 Status decide(const CaseArguments& a);
+/// The model shelf: verdict says list, keep, use or remove.
+Status models(const CaseArguments& a);
+/// The coach's own drills: verdict says list, add (from a JSON file) or remove.
+Status drills(const CaseArguments& a);
 Status report(const CaseArguments& a);
 /// Lists the takes, writes a take's marks as tracks CSV, or reads such a file into it (all or nothing).
 Status tracks(const CaseArguments& a);

@@ -145,8 +145,7 @@ Status series(const FilmArguments& a) {
         return time.error();
     ViewSetup setup{definition->view, *enumFromName<Facing>(kFacingNames, a.facing),
                     a.side == "left" ? Side::left : Side::right};
-    if (setup.view == View::front)
-        setup.facing = Facing::camera;
+    setup.facing = facingIn(setup.view, setup.facing);
     const Motion motion = toMotion(tracks->tracks, *time, options);
     const auto names = landmarksOf(*definition, setup.handedness);
     for (const auto& name : names)

@@ -13,6 +13,7 @@
 
 int main(int argc, char** argv) {
     using namespace riflesso;
+    const std::vector<std::string> kViews(kViewNames.begin(), kViewNames.end());
     ::umask(0077); // films of people: for their owner's eyes
     // Reports need fonts, which need a platform; none of the commands needs a screen.
     qputenv("QT_QPA_PLATFORM", "offscreen");
@@ -62,7 +63,8 @@ int main(int argc, char** argv) {
     series->add_option("--capture-rate", f.captureRate, "Hz; without it the file's own times are true");
     series->add_option("--side", f.side, "the weapon hand, for roles like lead_knee")
         ->check(CLI::IsMember({"left", "right"}));
-    series->add_option("--facing", f.facing, "where forward points")->check(CLI::IsMember({"left", "right", "camera"}));
+    series->add_option("--facing", f.facing, "where forward points")
+        ->check(CLI::IsMember({"left", "right", "camera", "away"}));
     series->add_flag("--json", f.json, "as JSON");
     series->callback([&] { chosen = [&] { return cli::series(f); }; });
 
@@ -117,10 +119,10 @@ int main(int argc, char** argv) {
     positions->add_option("--from", po.from, "first frame of the rep");
     positions->add_option("--to", po.to, "last frame of the rep");
     positions->add_option("--capture-rate", po.captureRate, "Hz; without it the file's own times are true");
-    positions->add_option("--view", po.view, "from where the camera looks")->check(CLI::IsMember({"side", "front"}));
+    positions->add_option("--view", po.view, "from where the camera looks")->check(CLI::IsMember(kViews));
     positions->add_option("--side", po.side, "the weapon hand")->check(CLI::IsMember({"left", "right"}));
     positions->add_option("--facing", po.facing, "where forward points")
-        ->check(CLI::IsMember({"left", "right", "camera"}));
+        ->check(CLI::IsMember({"left", "right", "camera", "away"}));
     positions->add_flag("--json", po.json, "as JSON");
     positions->callback([&] { chosen = [&] { return cli::positions(po); }; });
 
@@ -130,10 +132,10 @@ int main(int argc, char** argv) {
     reliability->add_option("MARKS_B", re.b, "tracks CSV of the same frames, marked again")->required();
     reliability->add_option("--measure", re.measures, "a measure as JSON; may be given again");
     reliability->add_option("--blueprint", re.blueprint, "all measures of a blueprint (name or file)");
-    reliability->add_option("--view", re.view, "from where the camera looks")->check(CLI::IsMember({"side", "front"}));
+    reliability->add_option("--view", re.view, "from where the camera looks")->check(CLI::IsMember(kViews));
     reliability->add_option("--side", re.side, "the weapon hand")->check(CLI::IsMember({"left", "right"}));
     reliability->add_option("--facing", re.facing, "where forward points")
-        ->check(CLI::IsMember({"left", "right", "camera"}));
+        ->check(CLI::IsMember({"left", "right", "camera", "away"}));
     reliability->add_flag("--json", re.json, "as JSON");
     reliability->callback([&] { chosen = [&] { return cli::reliability(re); }; });
 
@@ -177,7 +179,7 @@ int main(int argc, char** argv) {
     read->add_option("FILM", rd.film, "the film")->required();
     read->add_option("--blueprint", rd.blueprint, "a shipped blueprint's name or a file")->capture_default_str();
     read->add_option("--capture-rate", rd.captureRate, "Hz; without it the film's tag, else times are refused");
-    read->add_option("--view", rd.view, "from where the camera looks")->check(CLI::IsMember({"side", "front"}));
+    read->add_option("--view", rd.view, "from where the camera looks")->check(CLI::IsMember(kViews));
     read->add_option("--facing", rd.facing, "where forward points; seen from heels and toes when left out")
         ->check(CLI::IsMember({"left", "right"}));
     read->add_option("--side", rd.side, "the stronger hand")->check(CLI::IsMember({"left", "right"}));
@@ -262,11 +264,11 @@ int main(int argc, char** argv) {
                         "the reps' key positions as JSON; proposed by the blueprint's rules when left out");
         sub->add_option("--capture-rate", tr.captureRate, "Hz; without it the file's own times are true");
         sub->add_option("--view", tr.view,
-                        "from where the camera looks: side, front, or degrees round the athlete for "
+                        "from where the camera looks: side, front, rear, or degrees round the athlete for "
                         "motion capture");
         sub->add_option("--side", tr.side, "the weapon hand")->check(CLI::IsMember({"left", "right"}));
         sub->add_option("--facing", tr.facing, "where forward points")
-            ->check(CLI::IsMember({"left", "right", "camera"}));
+            ->check(CLI::IsMember({"left", "right", "camera", "away"}));
     };
     auto* measure = app.add_subcommand("measure", "Every measure of every marked rep, with its uncertainty");
     auto* ofLibrary = measure->add_option("--library", c.library, "the library's folder");
@@ -347,6 +349,7 @@ int main(int argc, char** argv) {
             sub->add_option(command.run == cli::compare ? "--above" : "--set", c.above,
                             "the set that is judged: \"2026-11-22 before\" or its name (the newest when left out)");
             sub->add_option("--below", c.below, "another set in the model's place");
+            sub->add_option("--model", c.model, "which model, by name; \"\" = all together (the one with most reps)");
             sub->add_option("--situation", c.situation, "only reps of this situation; \"\" = all");
         }
         if (command.run == cli::sets) {
@@ -447,6 +450,31 @@ int main(int argc, char** argv) {
     decide->add_option("--today", c.today, "the day of the decision (2026-11-23)");
     decide->add_flag("--json", c.json, "as JSON");
     decide->callback([&] { chosen = [&] { return cli::decide(c); }; });
+
+    auto* models = app.add_subcommand("models", "The model shelf: models that every case of a technique may use");
+    models->add_option("WHAT", c.verdict, "list; keep: this case's model films; use: in this case; remove")
+        ->required()
+        ->check(CLI::IsMember({"list", "keep", "use", "remove"}));
+    models->add_option("--library", c.library, "the library's folder")->required();
+    models->add_option("--case", c.caseId, "the case's number");
+    models->add_option("--name", c.name, "the model's name on the shelf");
+    models->add_option("--situation", c.situation, "keep: what the model answers");
+    models->add_option("--by", c.reason, "keep: who puts it there");
+    models->add_option("--today", c.today, "keep: the day (2026-11-23)");
+    models->add_flag("--json", c.json, "as JSON");
+    models->callback([&] { chosen = [&] { return cli::models(c); }; });
+
+    auto* drills = app.add_subcommand("drills", "The coach's own drills, kept beside a library");
+    drills->add_option("WHAT", c.verdict, "list, add or remove")
+        ->required()
+        ->check(CLI::IsMember({"list", "add", "remove"}));
+    drills->add_option("--library", c.library, "the library's folder")->required();
+    drills->add_option("--technique", c.technique, "add: the blueprint's id");
+    drills->add_option("--faults", c.fault, "add: what it answers, ids with commas between");
+    drills->add_option("--file", c.file, "add: a drill as it stands in a blueprint's list, as JSON");
+    drills->add_option("--drill", c.drill, "remove: its id");
+    drills->add_flag("--json", c.json, "as JSON");
+    drills->callback([&] { chosen = [&] { return cli::drills(c); }; });
 
     try {
         app.parse(argc, argv);

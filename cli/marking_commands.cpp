@@ -34,8 +34,8 @@ Result<TracksFile> readTracks(const std::string& path) {
 
 ViewSetup setupOf(const std::string& view, const std::string& facing, const std::string& side) {
     ViewSetup s;
-    s.view = view == "front" ? View::front : View::side;
-    s.facing = s.view == View::front ? Facing::camera : facing == "left" ? Facing::left : Facing::right;
+    s.view = enumFromName<View>(kViewNames, view).value_or(View::side);
+    s.facing = facingIn(s.view, facing == "left" ? Facing::left : Facing::right);
     s.handedness = side == "left" ? Side::left : Side::right;
     return s;
 }
@@ -143,7 +143,7 @@ Status reliability(const ReliabilityArguments& args) {
         if (!blueprint)
             return blueprint.error();
         for (const auto& m : blueprint->measures)
-            if (m.definition.view == setup.view && !isOfSpan(m.definition.kind))
+            if (serves(setup.view, m.definition.view) && !isOfSpan(m.definition.kind))
                 measures.push_back(m.definition);
     }
     nlohmann::json out = {{"landmarks", nlohmann::json::object()}, {"measures", nlohmann::json::array()}};

@@ -35,10 +35,12 @@ Result<double> azimuthOf(const std::string& view) {
         return 90.0;
     if (view == "front")
         return 0.0;
+    if (view == "rear")
+        return 180.0;
     double v = 0.0;
     const auto r = std::from_chars(view.data(), view.data() + view.size(), v);
     if (r.ec != std::errc() || r.ptr != view.data() + view.size() || !std::isfinite(v))
-        return Error{"--view must be side, front or a number of degrees, not \"" + view + "\"", {}, {}, {}};
+        return Error{"--view must be side, front, rear or a number of degrees, not \"" + view + "\"", {}, {}, {}};
     return v;
 }
 
@@ -106,8 +108,9 @@ Result<Measured> measureFile(const TracksArguments& a, const std::string& file) 
     if (!azimuth)
         return azimuth.error();
     ViewSetup setup;
-    setup.view = std::abs(std::remainder(*azimuth, 180.0)) < 45.0 ? View::front : View::side;
-    setup.facing = setup.view == View::front ? Facing::camera : a.facing == "left" ? Facing::left : Facing::right;
+    const double round = std::abs(std::remainder(*azimuth, 360.0));
+    setup.view = round < 45.0 ? View::front : round > 135.0 ? View::rear : View::side;
+    setup.facing = facingIn(setup.view, a.facing == "left" ? Facing::left : Facing::right);
     setup.handedness = a.side == "left" ? Side::left : Side::right;
     const Motion motion = toMotion(tracks->tracks, *time);
     std::vector<PlacedRep> reps;
@@ -153,7 +156,7 @@ Result<Measured> measureFile(const TracksArguments& a, const std::string& file) 
     // What is read over reps, once for all of them.
     for (const auto& measure : out.blueprint.measures) {
         const auto& d = measure.definition;
-        if (!isAcrossReps(d.kind) || d.view != setup.view)
+        if (!isAcrossReps(d.kind) || !serves(setup.view, d.view))
             continue;
         const auto all = gather(d, out.reps);
         for (auto& rep : out.reps)

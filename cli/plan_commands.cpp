@@ -284,7 +284,10 @@ Status progress(const CaseArguments& a) {
         const auto broken = breakOf(data, result, t);
         for (const auto& s : broken.stages)
             stages.push_back({{"stage", s.stage}, {"n", s.n}, {"inside", s.inside}, {"isotonic", s.smoothed}});
-        const std::string words = movedWords(blueprint, t), goal = goalWords(blueprint, data.brief.aim, t);
+        std::string words = movedWords(blueprint, t);
+        for (const auto& more : {againstBestWords(blueprint, t), keptWords(data, blueprint, t), transferredWords(t)})
+            words += more.empty() ? "" : " " + more;
+        const std::string goal = goalWords(blueprint, data.brief.aim, t);
         json one = {{"fault", t.fault},
                     {"measure", t.measure},
                     {"points", points},

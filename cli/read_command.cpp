@@ -141,13 +141,12 @@ Status read(const ReadArguments& a) {
     options.athlete.handedness = a.side == "left" ? Side::left : Side::right;
     options.take.title = std::filesystem::path(a.film).stem().string();
     options.take.day = *today;
-    options.take.view = a.view == "front" ? View::front : View::side;
+    options.take.view = enumFromName<View>(kViewNames, a.view).value_or(View::side);
     options.take.handedness = options.athlete.handedness;
     options.take.captureRate = a.captureRate;
-    if (options.take.view == View::front)
-        options.take.facing = Facing::camera;
-    else if (!a.facing.empty())
-        options.facing = a.facing == "left" ? Facing::left : Facing::right;
+    options.take.facing = facingIn(options.take.view, a.facing == "left" ? Facing::left : Facing::right);
+    if (facesAside(options.take.facing) && !a.facing.empty())
+        options.facing = options.take.facing;
     const bool terminal = isatty(STDERR_FILENO) != 0;
     const auto r = readFilm(a.film, *blueprint, options, [&](const std::string& doing, double share) {
         if (terminal)

@@ -68,7 +68,7 @@ struct ClipPictures::Impl {
             return picture.error();
         drawSide(p, s.target, filmed.data, filmed.analysis, s.side, imageOf(std::move(*picture)), frame, colour,
                  options.figure);
-        if (measure && measure->definition.view == s.take->view) {
+        if (measure && serves(s.take->view, measure->definition.view)) {
             p.save();
             p.setClipRect(s.target);
             drawRead(p, measure->definition, s.take->handedness,

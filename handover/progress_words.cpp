@@ -1,11 +1,13 @@
 #include "handover/progress_words.h"
 
+#include "casebook/film_verdicts.h"
 #include "casebook/planner.h"
 #include "core/statistics/numbers.h"
 #include "handover/words.h"
 
 #include <algorithm>
 #include <cmath>
+#include <map>
 
 namespace riflesso {
 
@@ -58,6 +60,72 @@ std::string movedWords(const Blueprint& blueprint, const FocusTrend& trend) {
     return out;
 }
 
+std::string keptWords(const CaseData& data, const Blueprint& blueprint, const FocusTrend& trend) {
+    constexpr int kPause = 14; // days
+    const auto points = comparable(trend);
+    for (std::size_t i = points.size(); i-- > 1;) {
+        const TrendPoint &before = points[i - 1], &after = points[i];
+        if ((after.day - before.day).count() < kPause)
+            continue;
+        const auto between = [&](Day day) { return day > before.day && day < after.day; };
+        const bool worked =
+            std::any_of(data.blocks.begin(), data.blocks.end(), [&](const auto& b) { return between(b.second.day); }) ||
+            std::any_of(trend.points.begin(), trend.points.end(), [&](const TrendPoint& p) { return between(p.day); });
+        if (worked)
+            continue;
+        const auto& d = blueprint.measure(trend.measure)->definition;
+        const Change c = changeBetween(before, after, trend.band);
+        const std::string by = (c.change > 0 ? "+" : "") + numberWords(d, c.change, c.mdc / 2);
+        const std::string pause = std::to_string((after.day - before.day).count()) + " days without it";
+        return c.movement == Movement::away      ? "Not kept over " + pause + ": " + by + "."
+               : c.movement == Movement::towards ? "More than kept over " + pause + ": " + by + "."
+                                                 : "Kept over " + pause + ": " + by + ", not more than chance.";
+    }
+    return {};
+}
+
+std::string transferredWords(const FocusTrend& trend) {
+    std::map<Stage, std::optional<Day>> since; // first inside, by stage
+    for (const auto& p : trend.points) {
+        auto& day = since[p.stage];
+        if (!day && distanceOutside(p.value, trend.band) == 0.0)
+            day = p.day;
+    }
+    if (since.size() < 2)
+        return {};
+    std::string inside, not_yet;
+    for (const auto& [stage, day] : since) {
+        const std::string name = "at " + std::string(kStageNames[static_cast<std::size_t>(stage)]);
+        if (day)
+            inside += (inside.empty() ? "" : ", ") + name + " since " + dayWords(*day);
+        else
+            not_yet += (not_yet.empty() ? "" : ", ") + name;
+    }
+    if (inside.empty())
+        return "Not inside the band under any stress yet.";
+    return "Inside the band " + inside + (not_yet.empty() ? "" : "; not yet " + not_yet) + ".";
+}
+
+std::string againstBestWords(const Blueprint& blueprint, const FocusTrend& trend) {
+    const auto points = comparable(trend);
+    if (points.size() < 3)
+        return {};
+    const double middle = (trend.band.lo + trend.band.hi) / 2.0;
+    const auto worse = [&](const TrendPoint& p) {
+        return std::pair(distanceOutside(p.value, trend.band),
+                         std::isfinite(middle) ? std::abs(p.value - middle) : 0.0);
+    };
+    const auto best = std::min_element(points.begin(), points.end(),
+                                       [&](const TrendPoint& a, const TrendPoint& b) { return worse(a) < worse(b); });
+    if (best + 1 == points.end())
+        return "The best so far under this stress.";
+    const auto& d = blueprint.measure(trend.measure)->definition;
+    const Change c = changeBetween(*best, points.back(), trend.band);
+    return "Against the best (" + dayWords(best->day) + "): " + (c.change > 0 ? "+" : "") +
+           numberWords(d, c.change, c.mdc / 2) +
+           (c.movement == Movement::withinError ? ", not more than chance." : ".");
+}
+
 std::string goalWords(const Blueprint& blueprint, const std::optional<Goal>& aim, const FocusTrend& trend) {
     if (!aim || aim->measure != trend.measure || trend.points.empty())
         return {};
@@ -94,6 +162,19 @@ std::string feelingWords(const CaseData& data, const Blueprint& blueprint, const
         out += "On practised reps athlete and coach agree on " + fixed(100.0 * a->observed, 0) + " % of " +
                std::to_string(a->n) + "; beyond chance: kappa " + fixed(a->kappa, 2) + " (" + fixed(a->interval.lo, 2) +
                " to " + fixed(a->interval.hi, 2) + ").";
+    if (const auto film = filmAgreement(data); film.reps > 0) {
+        const auto share = [](const std::optional<Agreement>& a) {
+            return a ? fixed(100.0 * a->observed, 0) + " % (kappa " + fixed(a->kappa, 2) + ", " +
+                           fixed(a->interval.lo, 2) + " to " + fixed(a->interval.hi, 2) + ")"
+                     : std::string("too few to tell");
+        };
+        out += std::string(out.empty() ? "" : " ") + "On " + std::to_string(film.reps) +
+               " reps of films the athlete agrees with the measure on " + share(film.athleteFilm) + ", the coach on " +
+               share(film.coachFilm) + ".";
+        if (film.bad > 0)
+            out += " Of " + std::to_string(film.bad) + " that were not good the athlete missed " +
+                   std::to_string(film.missedByAthlete) + ", the coach " + std::to_string(film.missedByCoach) + ".";
+    }
     return out.empty() ? "Ask for a guess in the Brief, and have both judge in Practice." : out;
 }
 
@@ -153,7 +234,7 @@ std::string practisedWords(const CaseData& data, Day today) {
     int reps = 0, good = 0, blocks = 0;
     double alone = 0.0; // minutes
     for (const auto& [id, block] : data.blocks)
-        if (block.day > today - std::chrono::days(28) && block.day <= today) {
+        if (block.film.empty() && block.day > today - std::chrono::days(28) && block.day <= today) {
             ++blocks;
             alone += block.own ? block.own->minutes : 0.0;
             for (const auto& r : block.reps) {

@@ -19,6 +19,14 @@ History historyOf(const FocusTrend& trend);
 
 /// "Yes: +101 ms, 11 times what could be chance. Still 189 ms outside the band."
 std::string movedWords(const Blueprint& blueprint, const FocusTrend& trend);
+/// After a pause of two weeks and more without film and practice: "Kept over 21 days: +3 ms, not more than chance."
+/// Empty when there was none.
+std::string keptWords(const CaseData& data, const Blueprint& blueprint, const FocusTrend& trend);
+/// Where it appears under more stress: "Inside the band at slow since 12 Oct, at open since 9 Nov; not yet at scored."
+/// Empty when one stage alone was filmed.
+std::string transferredWords(const FocusTrend& trend);
+/// The newest value against the best one of the same stage; empty when it is the best itself.
+std::string againstBestWords(const Blueprint& blueprint, const FocusTrend& trend);
 /// "Goal −20 ms by 18 Dec: partly." Empty when the goal is of another measure.
 std::string goalWords(const Blueprint& blueprint, const std::optional<Goal>& aim, const FocusTrend& trend);
 /// Where a focus measure breaks under stress.

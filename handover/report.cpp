@@ -2,6 +2,7 @@
 
 #include "casebook/drawing.h"
 #include "casebook/text.h"
+#include "core/programme/support.h"
 #include "handover/clip.h"
 #include "handover/words.h"
 
@@ -62,7 +63,7 @@ std::vector<PositionId> tellingPositions(const Blueprint& b, const Analysis& a, 
     for (const auto& id : positionsFor(b, view)) {
         double severity = 0;
         for (const auto& d : a.deviations)
-            if (const auto& m = b.measure(d.measure)->definition; d.judged && m.view == view && m.at == id)
+            if (const auto& m = b.measure(d.measure)->definition; d.judged && serves(view, m.view) && m.at == id)
                 severity = std::max(severity, std::abs(d.verdict.severity));
         ranked.emplace_back(severity, id);
     }
@@ -191,8 +192,7 @@ QString pageOne(const CaseData& data, const Blueprint& b, const Analysis& a, boo
 
 // A kept plan may hold a drill that the blueprint no longer has.
 std::string nameOf(const Blueprint& b, const std::string& drill) {
-    const Drill* d = b.drill(drill);
-    return d ? d->name : drill;
+    return workName(b, drill);
 }
 
 // What these two weeks hold, not the whole ladder.
@@ -291,6 +291,41 @@ QString athletesPage(const CaseData& data, const Blueprint& b, const Analysis& a
     return h + "<h2>What you do for it</h2>" + drillTable(b, a);
 }
 
+// What the coach saw and kept, each with its frame.
+void addNotes(const FilmedCase& filmed, PaperContent& content) {
+    QString h;
+    for (const auto& d : filmed.data.decisions) {
+        const auto note = filmed.data.notes.find(d.second.note);
+        if (d.second.closed || note == filmed.data.notes.end())
+            continue;
+        const Take& take = filmed.data.takes.at(note->second.take);
+        auto film = openFilmOf(filmed, take);
+        auto picture = film ? (*film)->frame(note->second.frame) : Result<Picture>(film.error());
+        QString cell;
+        if (picture) {
+            QImage still(660, 372, QImage::Format_RGB32);
+            QPainter p(&still);
+            QFont font = p.font();
+            font.setPixelSize(18);
+            p.setFont(font);
+            drawNote(p, QRectF(0, 0, still.width(), still.height()), imageOf(std::move(*picture)), note->second);
+            p.end();
+            const QString name = QString("note%1").arg(d.first);
+            content.pictures[name] = still;
+            cell = QString("<img src=\"picture:%1\" width=\"330\">").arg(name);
+        } else {
+            cell = QString("<span class=quiet>%1</span>").arg(escaped(picture.error().text()));
+        }
+        const Fault* fault = filmed.blueprint.fault(d.second.fault);
+        h += QString("<p>%1<br><span class=quiet>Frame %2 of %3</span></p><p>%4</p>")
+                 .arg(escaped(fault ? fault->name : d.second.words))
+                 .arg(note->second.frame.value + 1)
+                 .arg(escaped(take.title), cell);
+    }
+    if (!h.isEmpty())
+        content.html += "<h2>Seen on the film</h2>" + h;
+}
+
 } // namespace
 
 PaperContent gatherReport(const FilmedCase& filmed, Reader reader) {
@@ -310,6 +345,8 @@ PaperContent gatherReport(const FilmedCase& filmed, Reader reader) {
     content.html = reader == Reader::coach ? pageOne(data, b, a, pictures) : athletesPage(data, b, a, pictures);
     if (!content.problem.empty())
         content.html += QString("<p class=caution>Pictures are missing: %1</p>").arg(escaped(content.problem));
+    if (reader == Reader::coach)
+        addNotes(filmed, content);
     if (reader == Reader::coach)
         content.html += "<h2 class=newpage style=\"page-break-before:always\">Drills, in this order</h2>" +
                         drillTable(b, a) + nextWeeks(b, a) + allMeasures(b, a);

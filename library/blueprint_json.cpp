@@ -148,7 +148,26 @@ Blueprint readAll(const JsonReader& j, std::vector<BlueprintProblem>* problems =
         b.situations.push_back({s["id"].text(), s["name"].text(), s.textOr("words"), {}});
         for (const auto& c : s["choices"].items())
             b.situations.back().choices.push_back(c.text());
+        if (s.has("shares")) {
+            double sum = 0.0;
+            for (const auto& [choice, share] : s["shares"].fields()) {
+                if (!(share.number() >= 0.0 && share.number() <= 1.0))
+                    share.fail("must lie from 0 to 1");
+                sum += b.situations.back().shares[choice] = share.number();
+            }
+            if (sum > 1.0 + 1e-9)
+                s["shares"].fail("must not add up to more than 1");
+        }
     });
+    if (j.has("gate"))
+        attempt([&] {
+            const auto g = j["gate"];
+            b.gate = GateZones{g.numberOr("poor", b.gate.poor), g.numberOr("good", b.gate.good),
+                               g.numberOr("easy", b.gate.easy), static_cast<int>(g.numberOr("fewest", b.gate.fewest))};
+            if (!(b.gate.poor > 0.0 && b.gate.poor < b.gate.good && b.gate.good < b.gate.easy && b.gate.easy < 1.0) ||
+                b.gate.fewest < 1)
+                g.fail("must rise: 0 < poor < good < easy < 1, from one rep or more");
+        });
     each("profiles", false, [&](const JsonReader& p) {
         b.profiles.push_back({p["id"].text(), p["name"].text(), p.textOr("words"), {}});
         for (const auto& f : p["faults"].items())
@@ -275,10 +294,26 @@ Result<Blueprint> blueprintFromJson(const std::string& text, const std::string& 
     }
 }
 
+Result<Drill> drillFromJson(const std::string& text) {
+    try {
+        return readDrill(JsonReader(nlohmann::json::parse(text), ""));
+    } catch (const JsonProblem& p) {
+        return Error{p.place + " " + p.what, "drill", {}, {}};
+    } catch (const nlohmann::json::exception&) {
+        return Error{"this is not valid JSON", "drill", {}, {}};
+    }
+}
+
+std::string drillToJson(const Drill& drill) {
+    return drillJson(drill).dump();
+}
+
 std::string blueprintToJson(const Blueprint& b) {
     Json j{{"format", 1}, {"id", b.id}, {"name", b.name}, {"version", b.version}};
     if (!b.cautions.empty())
         j["cautions"] = b.cautions;
+    if (b.gate != GateZones{})
+        j["gate"] = {{"poor", b.gate.poor}, {"good", b.gate.good}, {"easy", b.gate.easy}, {"fewest", b.gate.fewest}};
     const auto list = [&](const char* key, const auto& items, auto one, bool needed) {
         if (needed)
             j[key] = Json::array();
@@ -296,6 +331,8 @@ std::string blueprintToJson(const Blueprint& b) {
         [&](const Situation& s) {
             Json one = named(s);
             one["choices"] = s.choices;
+            for (const auto& [choice, share] : s.shares)
+                one["shares"][choice] = share;
             return one;
         },
         false);

@@ -103,7 +103,8 @@ json caseJson(const CaseData& data, Id athlete) {
             {"repeats", bodies(data.repeats)},
             {"blocks", bodies(data.blocks)},
             {"decisions", bodies(data.decisions)},
-            {"plan", bodies(data.planned)}};
+            {"plan", bodies(data.planned)},
+            {"notes", bodies(data.notes)}};
 }
 
 template <typename T> T known(Result<T> r) {
@@ -146,6 +147,8 @@ CaseData caseFrom(const json& j) {
     read(j.at("blocks"), out.blocks, blockFromJson);
     read(j.at("decisions"), out.decisions, decisionFromJson);
     read(j.at("plan"), out.planned, plannedFromJson);
+    if (j.contains("notes")) // bundles of before had none
+        read(j.at("notes"), out.notes, noteFromJson);
     const auto take = [&](Id id) {
         if (!out.takes.contains(id))
             throw std::out_of_range("a take that is not there");
@@ -154,6 +157,11 @@ CaseData caseFrom(const json& j) {
         take(rep.take);
     for (const auto& [id, repeat] : out.repeats)
         take(repeat.take);
+    for (const auto& [id, note] : out.notes)
+        take(note.take);
+    for (const auto& [id, decision] : out.decisions)
+        if (decision.note != 0 && !out.notes.contains(decision.note))
+            throw std::out_of_range("a note that is not there");
     for (const auto& [id, link] : out.links) {
         take(link.a);
         take(link.b);
@@ -193,7 +201,15 @@ CaseData bare(const CaseData& data) {
     });
     each(data.repeats, out.repeats, [&](RepeatMarking& r) { r.take = takes.at(r.take); });
     each(data.blocks, out.blocks, [](Block&) {});
-    each(data.decisions, out.decisions, [](FindingDecision&) {});
+    std::map<Id, Id> notes;
+    for (const auto& [id, note] : data.notes) {
+        notes[id] = static_cast<Id>(notes.size()) + 1;
+        auto n = note;
+        n.id = notes[id];
+        n.take = takes.at(n.take);
+        out.notes[n.id] = std::move(n);
+    }
+    each(data.decisions, out.decisions, [&](FindingDecision& d) { d.note = d.note == 0 ? 0 : notes.at(d.note); });
     each(data.planned, out.planned, [](PlannedBlock&) {});
     return out;
 }
@@ -226,6 +242,7 @@ std::string differenceOf(const CaseData& theirs, const CaseData& ours) {
     more("marks", marksIn(theirs), marksIn(ours));
     more("blocks of practice", theirs.blocks.size(), ours.blocks.size());
     more("decisions", theirs.decisions.size(), ours.decisions.size());
+    more("notes on frames", theirs.notes.size(), ours.notes.size());
     const std::string a = newestOf(theirs), b = newestOf(ours);
     if (a != b)
         out += (out.empty() ? "" : ", ") + std::string(a > b ? "newer films in the file" : "newer films here");
@@ -647,7 +664,14 @@ Result<std::vector<Id>> takeInBundle(Library& library, const fs::path& file, con
             all_of(
                 data.repeats, [&](RepeatMarking& r) { r.take = takes.at(r.take); }, static_cast<RepeatEdit*>(nullptr));
             all_of(data.blocks, nothing, static_cast<BlockEdit*>(nullptr));
-            all_of(data.decisions, nothing, static_cast<DecisionEdit*>(nullptr));
+            std::map<Id, Id> notes;
+            all_of(
+                data.notes, [&](FrameNote& n) { n.take = takes.at(n.take); }, static_cast<NoteEdit*>(nullptr));
+            for (const auto& [id, note] : data.notes)
+                notes[id] = note.id;
+            all_of(
+                data.decisions, [&](FindingDecision& d) { d.note = d.note == 0 ? 0 : notes.at(d.note); },
+                static_cast<DecisionEdit*>(nullptr));
             all_of(data.planned, nothing, static_cast<PlanEdit*>(nullptr));
             applied = library.apply(*made, edits);
         }

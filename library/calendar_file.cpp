@@ -1,5 +1,6 @@
 #include "library/calendar_file.h"
 
+#include "core/programme/support.h"
 #include "core/statistics/numbers.h"
 
 #include <libical/ical.h>
@@ -50,11 +51,14 @@ std::string planToCalendar(const Blueprint& blueprint, const std::vector<Planned
                                   icaltime_from_timet_with_zone(options.now, 0, icaltimezone_get_utc_timezone()));
         icalcomponent_set_dtstart(event, dateOf(b.day));
         icalcomponent_set_dtend(event, dateOf(b.day + std::chrono::days(1)));
-        const std::string name = d ? d->name : b.drill;
+        const std::string name = workName(blueprint, b.drill);
         icalcomponent_set_summary(event,
                                   (name + (b.home() ? " (at home), " : ", ") + general(b.minutes, 3) + " min").c_str());
         if (d)
             icalcomponent_set_description(event, describe(*d, b).c_str());
+        else if (const SupportWork* work = supportWork(b.drill))
+            icalcomponent_set_description(
+                event, (std::string(work->how) + "\nCaution: " + std::string(work->caution)).c_str());
         icalcomponent_add_property(event, icalproperty_new_transp(ICAL_TRANSP_TRANSPARENT));
         icalcomponent_set_status(event, b.state == BlockState::dropped ? ICAL_STATUS_CANCELLED : ICAL_STATUS_CONFIRMED);
         icalcomponent_add_component(calendar, event);

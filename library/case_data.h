@@ -24,6 +24,22 @@ namespace riflesso {
 
 using Id = std::int64_t; ///< positive; 0 = none
 
+/// Something about a place of the body: an injury, a stiffness, an operation.
+struct BodyNote {
+    std::string part;         ///< of kBodyParts, with its side where it has one: "left knee"
+    std::string words;        ///< what it is
+    std::optional<Day> since; ///< unknown when empty
+    bool pain = false;        ///< hurts now
+    friend bool operator==(const BodyNote&, const BodyNote&) = default;
+};
+
+/// How tall somebody was on a day.
+struct Growth {
+    Day day{};
+    double stature = 0.0; ///< cm
+    friend bool operator==(const Growth&, const Growth&) = default;
+};
+
 /// A person. All cases of one athlete show the same values.
 struct Athlete {
     std::string name;
@@ -32,6 +48,8 @@ struct Athlete {
     bool minor = false;
     std::string squad{};  ///< of people trained together; may be empty
     bool putAway = false; ///< not shown on the shelf unless asked for
+    std::vector<BodyNote> body{};
+    std::vector<Growth> growth{}; ///< by day
     friend bool operator==(const Athlete&, const Athlete&) = default;
 };
 
@@ -78,6 +96,7 @@ struct Brief {
     std::array<bool, 7> alone{};                    ///< no partner on this weekday, Monday first
     std::string regime{};                           ///< how often technique is practised; empty = rebuild
     std::vector<BusyTime> busy{};                   ///< from a calendar, by day
+    std::vector<std::string> banned{};              ///< drills that are never planned for this athlete
     friend bool operator==(const Brief&, const Brief&) = default;
 };
 
@@ -91,6 +110,12 @@ struct PictureSettings {
     bool swapped = false;      ///< left and right swapped on screens
     std::array<int, 4> crop{}; ///< x, y, width, height around the athlete, px; no width = all
     friend bool operator==(const PictureSettings&, const PictureSettings&) = default;
+};
+
+/// Where an effect should land: a circle on the calibrated plane, by its middle and a point of its edge.
+struct Zone {
+    Pixel middle, edge;
+    friend bool operator==(const Zone&, const Zone&) = default;
 };
 
 /// One recording from one view.
@@ -115,8 +140,9 @@ struct Take {
     CameraPath camera;   ///< of a moving camera, one map a frame; empty = not looked for
     /// Cut-offs that the analyst set against the residual analysis, Hz, by landmark.
     std::map<LandmarkName, double> cutoffs{};
-    BodySchema figure{};       ///< what is asked for besides the points that the measures read
-    std::vector<double> times; ///< presentation times, s
+    BodySchema figure{};        ///< what is asked for besides the points that the measures read
+    std::optional<Zone> zone{}; ///< where the reps of this take should land
+    std::vector<double> times;  ///< presentation times, s
     friend bool operator==(const Take&, const Take&) = default;
 };
 
@@ -129,6 +155,13 @@ struct Seen {
     std::string note{};         ///< may be empty
     std::optional<Pixel> pin{}; ///< the place of the picture that the note is about
     friend bool operator==(const Seen&, const Seen&) = default;
+};
+
+/// Where a rep's effect came down: a blade's tip, a ball, a foot.
+struct Landing {
+    FrameIndex frame{};
+    Pixel at;
+    friend bool operator==(const Landing&, const Landing&) = default;
 };
 
 /// One execution in a take.
@@ -145,6 +178,7 @@ struct Rep {
     std::optional<Stage> stage{};              ///< when it differs from the take's
     std::map<std::string, Seen> seen{};        ///< by checkpoint
     std::string set{};                         ///< reps judged together; empty = those of its day and stage
+    std::optional<Landing> landed{};           ///< the effect as a place
     friend bool operator==(const Rep&, const Rep&) = default;
 };
 
@@ -165,7 +199,8 @@ struct Link {
 /// Verdicts on one practised rep, of whoever was there: one at least.
 struct PractisedRep {
     std::optional<bool> athlete{}, coach{};
-    std::string reason{}; ///< of a bad one; may be empty
+    std::string reason{};          ///< of a bad one; may be empty
+    std::optional<bool> machine{}; ///< what the measure said of its film: good or not; never counts for a gate
     /// The coach's where there is one, else the athlete's.
     [[nodiscard]] bool good() const { return coach.value_or(athlete.value_or(false)); }
     friend bool operator==(const PractisedRep&, const PractisedRep&) = default;
@@ -191,6 +226,7 @@ struct Block {
     std::string note;
     std::string cue{};                ///< chosen before the block; empty = the drill's own
     std::optional<SelfCoached> own{}; ///< a day alone; there may be no rep then
+    std::string film{}; ///< verdicts on films, of this measure: nothing was practised, and no gate counts them
     friend bool operator==(const Block&, const Block&) = default;
 };
 
@@ -228,7 +264,24 @@ struct FindingDecision {
     Day day{};
     Consent consent = Consent::notAsked;
     std::optional<Day> closed{};
+    Id note = 0; ///< a frame that shows it; 0 = none
     friend bool operator==(const FindingDecision&, const FindingDecision&) = default;
+};
+
+/// Something seen on a frame and kept: an answer to a question, or words.
+struct FrameNote {
+    Id id = 0;
+    Id take = 0;
+    FrameIndex frame{};
+    std::vector<Pixel> points{};       ///< what was clicked, in order
+    std::optional<FrameIndex> other{}; ///< a second frame, with
+    std::vector<Pixel> otherPoints{};  ///< its points
+    std::string kind{};                ///< of the answer ("angle"); empty = words alone
+    double value = 0.0, u = 0.0;
+    std::string unit{};
+    std::string words{};
+    Day day{}; ///< on which it was noted
+    friend bool operator==(const FrameNote&, const FrameNote&) = default;
 };
 
 /// Names one mark.
@@ -252,6 +305,7 @@ struct CaseData {
     std::map<Id, RepeatMarking> repeats{};
     std::map<Id, FindingDecision> decisions{};
     std::map<Id, PlannedBlock> planned{}; ///< the plan that stands, with what became of it
+    std::map<Id, FrameNote> notes{};
     friend bool operator==(const CaseData&, const CaseData&) = default;
 };
 
@@ -270,9 +324,10 @@ using MarkEdit = EditOf<MarkKey, Mark>;
 using RepeatEdit = EditOf<Id, RepeatMarking>;
 using DecisionEdit = EditOf<Id, FindingDecision>;
 using PlanEdit = EditOf<Id, PlannedBlock>;
+using NoteEdit = EditOf<Id, FrameNote>;
 /// What the library writes and the casebook undoes.
-using Edit =
-    std::variant<BriefEdit, TakeEdit, RepEdit, BlockEdit, MarkEdit, LinkEdit, RepeatEdit, DecisionEdit, PlanEdit>;
+using Edit = std::variant<BriefEdit, TakeEdit, RepEdit, BlockEdit, MarkEdit, LinkEdit, RepeatEdit, DecisionEdit,
+                          PlanEdit, NoteEdit>;
 
 /// Carries an edit out on plain data (its `after`). Removing a take leaves its reps and marks to edits of their own.
 void applyTo(CaseData& data, const Edit& edit);

@@ -103,14 +103,31 @@ std::string toJson(const Athlete& a) {
         j["squad"] = a.squad;
     if (a.putAway)
         j["put_away"] = true;
+    for (const auto& n : a.body) {
+        json note = {{"part", n.part}, {"words", n.words}, {"pain", n.pain}};
+        if (n.since)
+            note["since"] = isoDate(*n.since);
+        j["body"].push_back(note);
+    }
+    for (const auto& g : a.growth)
+        j["growth"].push_back({{"day", isoDate(g.day)}, {"stature_cm", g.stature}});
     return j.dump(-1, ' ', false, json::error_handler_t::replace);
 }
 
 Result<Athlete> athleteFromJson(const std::string& text) {
     return guarded<Athlete>(text, "athlete", [](const JsonReader& j) {
-        return Athlete{j["name"].text(),  j["handedness"].word<Side>(kSideNames),
-                       j.textOr("level"), j.truthOr("minor", false),
-                       j.textOr("squad"), j.truthOr("put_away", false)};
+        Athlete a{j["name"].text(),  j["handedness"].word<Side>(kSideNames),
+                  j.textOr("level"), j.truthOr("minor", false),
+                  j.textOr("squad"), j.truthOr("put_away", false)};
+        for (const auto& n : j.itemsOr("body")) {
+            BodyNote note{n["part"].text(), n.textOr("words"), {}, n.truthOr("pain", false)};
+            if (n.has("since"))
+                note.since = readDay(n["since"]);
+            a.body.push_back(std::move(note));
+        }
+        for (const auto& g : j.itemsOr("growth"))
+            a.growth.push_back({readDay(g["day"]), g["stature_cm"].number()});
+        return a;
     });
 }
 
@@ -154,6 +171,8 @@ std::string toJson(const Brief& b) {
         j["regime"] = b.regime;
     for (const auto& busy : b.busy)
         j["busy"].push_back({{"day", isoDate(busy.day)}, {"minutes", busy.minutes}, {"words", busy.words}});
+    if (!b.banned.empty())
+        j["banned"] = b.banned;
     return j.dump(-1, ' ', false, json::error_handler_t::replace);
 }
 
@@ -199,6 +218,8 @@ Result<Brief> briefFromJson(const std::string& text) {
         b.regime = j.textOr("regime");
         for (const auto& busy : j.itemsOr("busy"))
             b.busy.push_back({readDay(busy["day"]), busy["minutes"].number(), busy.textOr("words")});
+        for (const auto& drill : j.itemsOr("banned"))
+            b.banned.push_back(drill.text());
         return b;
     });
 }
@@ -237,6 +258,8 @@ std::string toJson(const Take& t) {
                        {"hands", t.figure.hands},
                        {"feet", t.figure.feet},
                        {"extra", t.figure.extra}};
+    if (t.zone)
+        j["zone_px"] = {{"middle", pixel(t.zone->middle)}, {"edge", pixel(t.zone->edge)}};
     return j.dump(-1, ' ', false, json::error_handler_t::replace);
 }
 
@@ -284,6 +307,8 @@ Result<Take> takeFromJson(const std::string& text) {
                 t.figure.extra.push_back(name.text());
             }
         }
+        if (j.has("zone_px"))
+            t.zone = Zone{readPixel(j["zone_px"]["middle"]), readPixel(j["zone_px"]["edge"])};
         return t;
     });
 }
@@ -314,6 +339,8 @@ std::string toJson(const Rep& r) {
         j["stage"] = enumName(kStageNames, *r.stage);
     if (!r.set.empty())
         j["set"] = r.set;
+    if (r.landed)
+        j["landed"] = {{"frame", r.landed->frame.value}, {"px", pixel(r.landed->at)}};
     for (const auto& [id, s] : r.seen) {
         auto& to = j["seen"][id];
         to = {{"verdict", enumName(kSeenVerdictNames, s.verdict)}, {"frame", s.frame.value}};
@@ -353,6 +380,8 @@ Result<Rep> repFromJson(const std::string& text) {
         if (j.has("stage"))
             r.stage = j["stage"].word<Stage>(kStageNames);
         r.set = j.textOr("set");
+        if (j.has("landed"))
+            r.landed = Landing{FrameIndex(j["landed"]["frame"].integer()), readPixel(j["landed"]["px"])};
         if (j.has("seen"))
             for (const auto& [id, s] : j["seen"].fields()) {
                 Seen seen{s["verdict"].word<SeenVerdict>(kSeenVerdictNames),
@@ -447,6 +476,8 @@ std::string toJson(const Block& b) {
             rep["coach"] = *r.coach;
         if (!r.reason.empty())
             rep["reason"] = r.reason;
+        if (r.machine)
+            rep["machine"] = *r.machine;
         reps.push_back(rep);
     }
     json j = {{"day", isoDate(b.day)},
@@ -456,6 +487,8 @@ std::string toJson(const Block& b) {
               {"note", b.note}};
     if (!b.cue.empty())
         j["cue"] = b.cue;
+    if (!b.film.empty())
+        j["film"] = b.film;
     if (b.own)
         j["own"] = {{"minutes", b.own->minutes}, {"hits", b.own->hits},   {"where", b.own->where},
                     {"feet", b.own->feet},       {"hands", b.own->hands}, {"noticed", b.own->noticed},
@@ -476,10 +509,13 @@ Result<Block> blockFromJson(const std::string& text) {
             if (r.has("coach"))
                 rep.coach = r["coach"].truth();
             rep.reason = r.textOr("reason");
+            if (r.has("machine"))
+                rep.machine = r["machine"].truth();
             b.reps.push_back(rep);
         }
         b.note = j.textOr("note");
         b.cue = j.textOr("cue");
+        b.film = j.textOr("film");
         if (j.has("own")) {
             const auto o = j["own"];
             b.own = SelfCoached{o["minutes"].number(), o["hits"].integer(), o.textOr("where"), o["feet"].integer(),
@@ -499,6 +535,8 @@ std::string toJson(const FindingDecision& d) {
         j["words"] = d.words;
     if (d.closed)
         j["closed"] = isoDate(*d.closed);
+    if (d.note != 0)
+        j["note"] = d.note;
     return j.dump(-1, ' ', false, json::error_handler_t::replace);
 }
 
@@ -513,7 +551,54 @@ Result<FindingDecision> decisionFromJson(const std::string& text) {
         d.consent = j["consent"].word<Consent>(kConsentNames);
         if (j.has("closed"))
             d.closed = readDay(j["closed"]);
+        d.note = static_cast<Id>(j.numberOr("note", 0.0));
         return d;
+    });
+}
+
+std::string toJson(const FrameNote& n) {
+    const auto points = [](const std::vector<Pixel>& all) {
+        json out = json::array();
+        for (const auto& p : all)
+            out.push_back(pixel(p));
+        return out;
+    };
+    json j = {{"take", n.take},
+              {"frame", n.frame.value},
+              {"points_px", points(n.points)},
+              {"words", n.words},
+              {"day", isoDate(n.day)}};
+    if (n.other) {
+        j["other_frame"] = n.other->value;
+        j["other_points_px"] = points(n.otherPoints);
+    }
+    if (!n.kind.empty()) {
+        j["kind"] = n.kind;
+        j["value"] = n.value;
+        j["u"] = n.u;
+        j["unit"] = n.unit;
+    }
+    return j.dump(-1, ' ', false, json::error_handler_t::replace);
+}
+
+Result<FrameNote> noteFromJson(const std::string& text) {
+    return guarded<FrameNote>(text, "note", [](const JsonReader& j) {
+        FrameNote n;
+        n.take = j["take"].integer();
+        n.frame = FrameIndex(j["frame"].integer());
+        for (const auto& p : j.itemsOr("points_px"))
+            n.points.push_back(readPixel(p));
+        if (j.has("other_frame"))
+            n.other = FrameIndex(j["other_frame"].integer());
+        for (const auto& p : j.itemsOr("other_points_px"))
+            n.otherPoints.push_back(readPixel(p));
+        n.kind = j.textOr("kind");
+        n.value = j.numberOr("value", 0.0);
+        n.u = j.numberOr("u", 0.0);
+        n.unit = j.textOr("unit");
+        n.words = j.textOr("words");
+        n.day = readDay(j["day"]);
+        return n;
     });
 }
 

@@ -17,6 +17,7 @@ std::string toJson(const Block& block);
 std::string toJson(const Link& link);
 std::string toJson(const RepeatMarking& repeat);
 std::string toJson(const FindingDecision& decision);
+std::string toJson(const FrameNote& note);
 std::string toJson(const PlannedBlock& block); ///< without what is made anew
 /// Drawn lines, known lengths and points as they stand in a take; also a file format of its own (`riflesso-cli
 /// calibrate`).
@@ -32,6 +33,7 @@ Result<Link> linkFromJson(const std::string& text);
 Result<RepeatMarking> repeatFromJson(const std::string& text);
 Result<FindingDecision> decisionFromJson(const std::string& text);
 Result<PlannedBlock> plannedFromJson(const std::string& text);
+Result<FrameNote> noteFromJson(const std::string& text);
 Result<CalibrationInput> calibrationFromJson(const std::string& text);
 
 } // namespace riflesso

@@ -23,6 +23,7 @@ void applyTo(CaseData& data, const Edit& edit) {
         void operator()(const RepeatEdit& e) const { p(d.repeats, e); }
         void operator()(const DecisionEdit& e) const { p(d.decisions, e); }
         void operator()(const PlanEdit& e) const { p(d.planned, e); }
+        void operator()(const NoteEdit& e) const { p(d.notes, e); }
         void operator()(const MarkEdit& e) const {
             auto& tracks = d.marks[e.key.take];
             auto& track = tracks[e.key.landmark];

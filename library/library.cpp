@@ -438,6 +438,7 @@ Status Library::eraseAthlete(Id athlete) {
                                 "DELETE FROM repeats WHERE case_id IN (SELECT id FROM cases WHERE athlete = ?)",
                                 "DELETE FROM blocks WHERE case_id IN (SELECT id FROM cases WHERE athlete = ?)",
                                 "DELETE FROM decisions WHERE case_id IN (SELECT id FROM cases WHERE athlete = ?)",
+                                "DELETE FROM notes WHERE case_id IN (SELECT id FROM cases WHERE athlete = ?)",
                                 "DELETE FROM planned WHERE case_id IN (SELECT id FROM cases WHERE athlete = ?)",
                                 "DELETE FROM takes WHERE case_id IN (SELECT id FROM cases WHERE athlete = ?)",
                                 "DELETE FROM cases WHERE athlete = ?", "DELETE FROM athletes WHERE id = ?"})

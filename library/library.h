@@ -49,7 +49,7 @@ enum class Access { write, read };
 class Library {
 public:
     /// The format this program reads and writes; a library of a newer one is refused.
-    static constexpr int kFormat = 5;
+    static constexpr int kFormat = 6;
 
     /// Makes a new, empty library; the folder may exist if it holds no library. Made under another name and named last:
     /// a killed program leaves none, and of two at once one is told that there is a library already.

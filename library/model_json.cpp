@@ -11,6 +11,7 @@ MeasureValue readValue(const JsonReader& j) {
     v.value = j["value"].number();
     v.uMarks = j.numberOr("u_marks", 0.0);
     v.uTime = j.numberOr("u_time", 0.0);
+    v.uShared = j.numberOr("u_shared", 0.0);
     v.u = j["u"].number();
     v.draft = j.truthOr("draft", false);
     if (!(v.u >= 0.0))
@@ -41,6 +42,8 @@ std::string modelToJson(const ModelPerformance& m) {
                 continue;
             Json one{
                 {"measure", v.measure}, {"value", v.value}, {"u", v.u}, {"u_marks", v.uMarks}, {"u_time", v.uTime}};
+            if (v.uShared > 0.0)
+                one["u_shared"] = v.uShared;
             if (v.draft)
                 one["draft"] = true;
             values.push_back(one);

@@ -110,6 +110,13 @@ const char* const kFromFormat4[] = {
     "CREATE INDEX planned_of_case ON planned(case_id)",
 };
 
+// What format 5 lacked: notes on frames.
+const char* const kFromFormat5[] = {
+    "CREATE TABLE notes (id INTEGER PRIMARY KEY, case_id INTEGER NOT NULL REFERENCES cases(id), body TEXT NOT NULL, "
+    "version INTEGER NOT NULL DEFAULT 1, sum INTEGER)",
+    "CREATE INDEX notes_of_case ON notes(case_id)",
+};
+
 // Format 3. A new library goes the same way as an old one.
 const char* const kFormat3[] = {
     "CREATE TABLE cases (id INTEGER PRIMARY KEY, blueprint TEXT NOT NULL, brief TEXT NOT NULL)",
@@ -145,6 +152,7 @@ const std::vector<const char*>& schema() {
         std::vector<const char*> s(std::begin(kFormat3), std::end(kFormat3));
         s.insert(s.end(), std::begin(kFromFormat3), std::end(kFromFormat3));
         s.insert(s.end(), std::begin(kFromFormat4), std::end(kFromFormat4));
+        s.insert(s.end(), std::begin(kFromFormat5), std::end(kFromFormat5));
         return s;
     }();
     return all;
@@ -160,6 +168,8 @@ std::vector<const char*> stepsFrom(int format) {
         steps.insert(steps.end(), std::begin(kFromFormat3), std::end(kFromFormat3));
     if (format < 5)
         steps.insert(steps.end(), std::begin(kFromFormat4), std::end(kFromFormat4));
+    if (format < 6)
+        steps.insert(steps.end(), std::begin(kFromFormat5), std::end(kFromFormat5));
     return steps;
 }
 
@@ -174,8 +184,8 @@ qint64 sumOf(std::initializer_list<QByteArray> parts) {
 }
 
 const char* Rows::nameOf(Table table) {
-    static constexpr const char* names[] = {"cases", "athletes", "takes",     "reps",   "blocks",
-                                            "links", "repeats",  "decisions", "planned"};
+    static constexpr const char* names[] = {"cases", "athletes", "takes",     "reps",    "blocks",
+                                            "links", "repeats",  "decisions", "planned", "notes"};
     return names[static_cast<int>(table)];
 }
 
@@ -369,6 +379,9 @@ Status Rows::write(Id caseId, const Edit& edit) {
         Status operator()(const PlanEdit& e) const {
             return rows.writeBody(Table::planned, e.key, "case_id", caseId, bodyOf(e.after), !e.before);
         }
+        Status operator()(const NoteEdit& e) const {
+            return rows.writeBody(Table::notes, e.key, "case_id", caseId, bodyOf(e.after), !e.before);
+        }
         Status operator()(const MarkEdit& e) const { return rows.writeMark(e); }
     };
     return std::visit(Visitor{*this, caseId}, edit);
@@ -461,6 +474,7 @@ Result<CaseData> Rows::load(Id caseId) {
     rows("SELECT id, version, sum, body FROM decisions WHERE case_id = ?", Table::decisions, decisionFromJson,
          data.decisions);
     rows("SELECT id, version, sum, body FROM planned WHERE case_id = ?", Table::planned, plannedFromJson, data.planned);
+    rows("SELECT id, version, sum, body FROM notes WHERE case_id = ?", Table::notes, noteFromJson, data.notes);
     each("SELECT take_id, frame, landmark, x, y, sigma, how, marks.sum FROM marks JOIN takes ON takes.id = take_id "
          "WHERE case_id = ?",
          [&] {
@@ -495,7 +509,7 @@ Status Rows::check() const {
     };
     const auto bytes = [&](int column) { return query.value(column).toString().toUtf8(); };
     for (const Table table : {Table::cases, Table::athletes, Table::reps, Table::blocks, Table::links, Table::repeats,
-                              Table::decisions, Table::planned})
+                              Table::decisions, Table::planned, Table::notes})
         if (auto s =
                 each(QString("SELECT id, sum, %1 FROM %2").arg(table == Table::cases ? "brief" : "body", nameOf(table)),
                      [&]() -> std::optional<Error> {

@@ -19,7 +19,7 @@ namespace riflesso {
 
 /// Statements that make an empty library of the newest format.
 const std::vector<const char*>& schema();
-/// Statements that bring a library of an older format (1 to 4) up to date.
+/// Statements that bring a library of an older format (1 to 5) up to date.
 std::vector<const char*> stepsFrom(int format);
 
 /// FNV-1a (Fowler, Noll, Vo), 64 bits: finds damage, not forgery.
@@ -42,7 +42,7 @@ public:
     Status check() const;
 
 private:
-    enum class Table { cases, athletes, takes, reps, blocks, links, repeats, decisions, planned };
+    enum class Table { cases, athletes, takes, reps, blocks, links, repeats, decisions, planned, notes };
     using Row = std::pair<Table, Id>;
     static const char* nameOf(Table table);
 

@@ -85,7 +85,8 @@ Judgement judge(const Blueprint& blueprint, const std::vector<Deviation>& deviat
         f.parts.ownSeverity = s.severity;
         f.parts.probability = s.probability;
         f.parts.trainability = s.fault->trainability;
-        f.parts.safety = s.fault->safety;
+        f.parts.safety = s.fault->safety || std::find(options.hurting.begin(), options.hurting.end(), s.fault->id) !=
+                                                options.hurting.end();
         const int last = static_cast<int>(blueprint.positions.size()) - 1;
         const int order = std::max(0, blueprint.positionOrder(s.fault->phase));
         f.parts.earliness = last > 0 ? 1.0 - (1.0 - options.latest) * order / last : 1.0;

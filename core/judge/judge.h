@@ -20,6 +20,7 @@ struct JudgeOptions {
     std::size_t mostStrengths = 4;
     std::vector<std::string> takenUp{};  ///< faults that a person has decided to work on, first first
     std::vector<std::string> setAside{}; ///< parked, or not for this athlete: never proposed
+    std::vector<std::string> hurting{};  ///< faults that load what hurts: they go first, as those of safety do
 };
 
 /// The parts of a priority, so that a person can say why this one is first.

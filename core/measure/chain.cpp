@@ -129,7 +129,8 @@ MeasureValue evaluateChain(const MeasureDefinition& d, const Motion& motion, con
         if (cutoff) // counted below instead
             for (auto& s : *samples)
                 s.bias = 0.0;
-        Extreme e = extremeOf(*samples, true, time, instantError(from, time), instantError(until, time));
+        Extreme e = extremeOf(*samples, true, time, instantError(from, time), instantError(until, time),
+                              cutoff.value_or(MotionOptions{}.slowest));
         e.uInstant *=
             1.06; // noise of speeds swings to and fro where that of places drifts: found by draws (test_rhythm)
         if (cutoff) {

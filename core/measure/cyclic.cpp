@@ -51,6 +51,7 @@ MeasureValue evaluateNearest(const MeasureDefinition& d, const Motion& motion, c
         if (++ahead == 1 || r->value < v.value) {
             v.value = r->value;
             v.uMarks = r->u;
+            v.uShared = rootOfSquares(r->alike);
             v.frames = {f};
         }
         v.draft = v.draft || r->draft;
@@ -119,6 +120,7 @@ MeasureValue evaluateCadence(const MeasureDefinition& d, const Motion& motion, c
         // An instant set too late lengthens way and time alike: only what the point is faster there than on the whole.
         v.uTime = std::hypot((vA - v.value) * uFrom, (vB - v.value) * uUntil) / span;
     }
+    v.uShared = std::max(a->scaleShared, b->scaleShared) * std::abs(v.value);
     v.u = std::hypot(v.uMarks, v.uTime);
     return v;
 }
@@ -158,7 +160,7 @@ MeasureValue evaluateOverlap(const MeasureDefinition& d, const Motion& motion, c
     return v;
 }
 
-double lowestOf(const std::vector<MovingPoint>& points) {
+double lowestOf(const std::vector<MovingPoint>& points, double independent) {
     const auto lowest = std::max_element(points.begin(), points.end(), [](const MovingPoint& a, const MovingPoint& b) {
         return a.at.y() < b.at.y(); // y is down
     });
@@ -166,15 +168,16 @@ double lowestOf(const std::vector<MovingPoint>& points) {
         return lowest->at.y() - p.at.y() < 3.0 * lowest->own;
     });
     const double frame = (points.back().time - points.front().time) / static_cast<double>(points.size());
-    const double pieces = std::max(1.0, 18.0 * frame * static_cast<double>(near)); // smoothed neighbours err alike
+    const double pieces = std::max(1.0, independent * frame * static_cast<double>(near));
     return lowest->at.y() - 0.85 * std::sqrt(2.0 * std::log(pieces)) * lowest->own;
 }
 
-std::vector<Contact> contactsOf(const std::vector<MovingPoint>& points, double level, double height) {
+std::vector<Contact> contactsOf(const std::vector<MovingPoint>& points, double level, double height,
+                                double independent) {
     std::vector<Contact> out;
     if (points.empty())
         return out;
-    const double lowest = lowestOf(points);
+    const double lowest = lowestOf(points, independent);
     bool on = false;
     for (std::size_t i = 0; i < points.size(); ++i) {
         const double speed = points[i].velocity.norm(), above = lowest - points[i].at.y();
@@ -211,6 +214,7 @@ MeasureValue evaluateContacts(const MeasureDefinition& d, const Motion& motion, 
         noteSamples(v, *read);
         feet.push_back(std::move(*read));
     }
+    const double independent = independentRate(d, motion, setup);
     struct Counted {
         int landings = 0, standing = 0;
         std::vector<double> firstLanding; // real time by foot; NaN without one
@@ -219,9 +223,10 @@ MeasureValue evaluateContacts(const MeasureDefinition& d, const Motion& motion, 
     };
     // The instant at which the last of both limits is passed: the speed falls below its own, the point sinks below the
     // other. What smoothing takes off a landing's speed delays both feet alike.
-    const auto landing = [](const std::vector<MovingPoint>& foot, std::size_t first, double level, double height) {
+    const auto landing = [independent](const std::vector<MovingPoint>& foot, std::size_t first, double level,
+                                       double height) {
         const auto &before = foot[first - 1], &after = foot[first];
-        const double lowest = lowestOf(foot);
+        const double lowest = lowestOf(foot, independent);
         const double frame = after.time - before.time;
         struct Passed {
             double time, u;
@@ -243,7 +248,7 @@ MeasureValue evaluateContacts(const MeasureDefinition& d, const Motion& motion, 
         Counted c;
         for (const auto& foot : feet) {
             c.firstLanding.push_back(std::nan(""));
-            for (const auto& contact : contactsOf(foot, d.level * factor, d.height * factor)) {
+            for (const auto& contact : contactsOf(foot, d.level * factor, d.height * factor, independent)) {
                 if (contact.begins) {
                     ++c.landings;
                     c.frames.push_back(foot[contact.first].frame);

@@ -25,11 +25,13 @@ struct Contact {
 };
 /// The lowest place of a point, in its unit, y down, without what noise makes of the lowest of many. Not without
 /// points.
-double lowestOf(const std::vector<MovingPoint>& points);
+/// \p independent: see independentRate().
+double lowestOf(const std::vector<MovingPoint>& points, double independent);
 /// Where a foot stands: lower than \p height above the lowest place it has among \p points, slower than \p level (let
 /// go of at 1.5 times that). Lengths in the unit of the points. Gaps of one or two frames are closed, contacts of one
 /// frame left out.
-std::vector<Contact> contactsOf(const std::vector<MovingPoint>& points, double level, double height);
+std::vector<Contact> contactsOf(const std::vector<MovingPoint>& points, double level, double height,
+                                double independent);
 
 /// A change of speed taken apart: speed = rate × length, so Δspeed = Δrate × mean length + Δlength × mean rate,
 /// exactly.

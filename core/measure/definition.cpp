@@ -15,6 +15,7 @@ Count countOf(const MeasureDefinition& d) {
         return {3, 3};
     case MeasureKind::ratio:
     case MeasureKind::between:
+    case MeasureKind::swing:
         return {4, 4};
     case MeasureKind::lean:
     case MeasureKind::offset:
@@ -123,6 +124,35 @@ std::string problemOfParts(const MeasureDefinition& d, const std::string& kind) 
 
 } // namespace
 
+bool serves(View camera, View measure) {
+    return camera == measure || (camera == View::rear && measure == View::front) ||
+           (camera == View::front && measure == View::rear);
+}
+
+std::string fromWhere(View view) {
+    switch (view) {
+    case View::side:
+        return "from the side";
+    case View::front:
+        return "from the front";
+    case View::rear:
+        return "from behind";
+    case View::above:
+        return "from above";
+    case View::below:
+        return "from below";
+    }
+    return {};
+}
+
+Facing facingIn(View view, Facing asked) {
+    if (view == View::front)
+        return Facing::camera;
+    if (view == View::rear)
+        return Facing::away;
+    return asked == Facing::left ? Facing::left : Facing::right;
+}
+
 std::optional<PointSpec> pointFromText(std::string_view text) {
     PointSpec spec;
     while (true) {
@@ -153,6 +183,7 @@ std::span<const Aspect> aspectsOf(MeasureKind kind) {
     static constexpr std::array recovery = {Aspect::time, Aspect::steps};
     static constexpr std::array symmetry = {Aspect::share, Aspect::difference};
     static constexpr std::array interval = {Aspect::time, Aspect::ratio};
+    static constexpr std::array swing = {Aspect::length, Aspect::share};
     static constexpr std::array effect = {Aspect::worked, Aspect::score};
     switch (kind) {
     case MeasureKind::interval:
@@ -173,6 +204,8 @@ std::span<const Aspect> aspectsOf(MeasureKind kind) {
         return recovery;
     case MeasureKind::symmetry:
         return symmetry;
+    case MeasureKind::swing:
+        return swing;
     default:
         return {};
     }
@@ -190,10 +223,10 @@ std::string problemOf(const MeasureDefinition& d) {
         return "only an angle or a between can be read with its sign";
     if (!d.per.empty() && d.per.size() != 2)
         return "\"per\" needs two points, the ends of the segment";
-    static constexpr std::array lengthwise = {MeasureKind::offset,   MeasureKind::order,    MeasureKind::stack,
-                                              MeasureKind::speed,    MeasureKind::path,     MeasureKind::stillness,
-                                              MeasureKind::dwell,    MeasureKind::cadence,  MeasureKind::overlap,
-                                              MeasureKind::contacts, MeasureKind::recovery, MeasureKind::gap};
+    static constexpr std::array lengthwise = {
+        MeasureKind::offset,    MeasureKind::order, MeasureKind::stack,   MeasureKind::speed,   MeasureKind::path,
+        MeasureKind::stillness, MeasureKind::dwell, MeasureKind::cadence, MeasureKind::overlap, MeasureKind::contacts,
+        MeasureKind::recovery,  MeasureKind::gap,   MeasureKind::swing};
     if (d.metres && (!d.per.empty() || std::find(lengthwise.begin(), lengthwise.end(), d.kind) == lengthwise.end()))
         return "only lengths and speeds without \"per\" can be in metres";
     const bool directed = d.kind == MeasureKind::offset || d.kind == MeasureKind::order || d.kind == MeasureKind::lean;
@@ -201,10 +234,16 @@ std::string problemOf(const MeasureDefinition& d) {
         return "a measure of kind " + kind + " needs a \"direction\": forward, up or across";
     if (d.kind == MeasureKind::lean && d.direction == Direction::up)
         return "a lean is read against the vertical: its direction is forward or across";
-    if (d.direction == Direction::forward && d.view != View::side)
-        return "\"forward\" can be seen from the side only";
-    if (d.direction == Direction::across && d.view != View::front)
-        return "\"across\" can be seen from the front only";
+    const bool fromAfar = d.view == View::above || d.view == View::below;
+    if (d.direction == Direction::forward && d.view != View::side && !fromAfar)
+        return "\"forward\" can be seen from the side, from above or from below only";
+    if (d.direction == Direction::across && d.view == View::side)
+        return "\"across\" cannot be seen from the side";
+    const bool upright = d.direction == Direction::up || d.kind == MeasureKind::lean || d.kind == MeasureKind::clock ||
+                         d.kind == MeasureKind::roll || d.kind == MeasureKind::contacts ||
+                         (d.kind == MeasureKind::stack && !d.ownLine);
+    if (fromAfar && upright)
+        return "from above and from below nothing shows what is upright";
     return {};
 }
 
@@ -220,6 +259,7 @@ bool isOfSpan(MeasureKind kind) {
     case MeasureKind::smoothness:
     case MeasureKind::contacts:
     case MeasureKind::recovery:
+    case MeasureKind::swing:
         return true;
     default:
         return false;
@@ -321,6 +361,7 @@ std::string unitOf(const MeasureDefinition& d) {
     case MeasureKind::gap:
         return length;
     case MeasureKind::path:
+    case MeasureKind::swing:
         return d.aspect == Aspect::length ? length : "";
     case MeasureKind::cadence:
         return d.aspect == Aspect::rate ? "/min" : d.aspect == Aspect::length ? length : length + "/s";

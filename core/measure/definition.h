@@ -43,12 +43,13 @@ enum class MeasureKind {
     facing,
     seen,
     effect,
-    choice
+    choice,
+    swing
 };
-inline constexpr std::array<std::string_view, 29> kMeasureKindNames = {
+inline constexpr std::array<std::string_view, 30> kMeasureKindNames = {
     "angle",    "lean",     "ratio",  "offset",    "interval", "order",   "between", "clock",  "stack",      "turn",
     "roll",     "speed",    "path",   "stillness", "dwell",    "cadence", "overlap", "chain",  "smoothness", "contacts",
-    "recovery", "symmetry", "spread", "drift",     "gap",      "facing",  "seen",    "effect", "choice"};
+    "recovery", "symmetry", "spread", "drift",     "gap",      "facing",  "seen",    "effect", "choice",     "swing"};
 
 /// What becomes of a measure over the frames from `at` to `until`, or on the frames before `at` (justBefore): one
 /// value.
@@ -58,7 +59,7 @@ inline constexpr std::array<std::string_view, 9> kReductionNames = {
 
 /// What of it is read, for kinds that can be read in more than one way: see aspectsOf().
 enum class Aspect {
-    length,       ///< path: its length; cadence: distance a cycle
+    length,       ///< path, swing: its length; cadence: distance a cycle
     straightness, ///< path: the straight way over its length, 1 = straight
     detours,      ///< path: how often it turns back along its main direction by more than its marks' errors
     rate,         ///< cadence: cycles a minute
@@ -77,7 +78,7 @@ enum class Aspect {
     feet,         ///< contacts: how many points stand on the ground at `at`
     time,         ///< recovery: time until back in the band to stay; interval: the time
     steps,        ///< recovery: landings until then
-    share,        ///< symmetry: (other − reference) / reference, per cent
+    share,        ///< symmetry: (other − reference) / reference, per cent; swing: of a full turn, signed
     difference,   ///< symmetry: other − reference
     ratio,        ///< interval: over the one from the first of `events` to the second; needs no capture rate
     worked,       ///< effect: did it work, 1 or 0
@@ -88,16 +89,28 @@ inline constexpr std::array<std::string_view, 24> kAspectNames = {
     "nearest", "sequence",     "lag",     "shortest_lag", "braking",    "inversions", "count",  "first",
     "feet",    "time",         "steps",   "share",        "difference", "ratio",      "worked", "score"};
 
-/// From where the camera looks at the athlete.
-enum class View { side, front };
-inline constexpr std::array<std::string_view, 2> kViewNames = {"side", "front"};
+/// From where the camera looks at the athlete. What each can show: see inPicture().
+enum class View { side, front, rear, above, below };
+inline constexpr std::array<std::string_view, 5> kViewNames = {"side", "front", "rear", "above", "below"};
 
-/// Where the athlete's "forward" points in the picture. In a front view it is towards the camera.
-enum class Facing { left, right, camera };
-inline constexpr std::array<std::string_view, 3> kFacingNames = {"left", "right", "camera"};
+/// Where the athlete's "forward" points in the picture: in a front view towards the camera, in a rear view away.
+enum class Facing { left, right, camera, away };
+inline constexpr std::array<std::string_view, 4> kFacingNames = {"left", "right", "camera", "away"};
 
-/// Directions of the athlete's world as they appear in the picture. `forward` needs a side view, `across` (positive
-/// towards the athlete's lead side) a front view; `up` needs either.
+/// True when a film from \p camera can give a measure that is defined for \p measure: from behind one sees what one
+/// sees from the front, with the sides as they are.
+bool serves(View camera, View measure);
+/// True when forward lies in the picture.
+constexpr bool facesAside(Facing facing) {
+    return facing == Facing::left || facing == Facing::right;
+}
+/// "from the side", "from behind".
+std::string fromWhere(View view);
+/// Where an athlete faces in a view; from the side, above and below \p asked, if it is left or right.
+Facing facingIn(View view, Facing asked);
+
+/// Directions of the athlete's world. `across` is positive towards the athlete's lead side. Which view shows which:
+/// inPicture().
 enum class Direction { forward, up, across };
 inline constexpr std::array<std::string_view, 3> kDirectionNames = {"forward", "up", "across"};
 
@@ -174,6 +187,8 @@ struct ChainLink {
 /// | gap       | of, other        | distance of two people, in all or along `direction`            | per  |
 /// | facing    | a, b, of, other  | turn of the line a–b away from facing the other: asin(width /  | deg  |
 /// |           | (, c, d)         | full width), 0 = faces, over 90 when c is not ahead of d       |      |
+/// | swing     | end, pivot,      | how far the end travels round the pivot, seen from the body's  | per, 1 |
+/// |           | low, high        | axis low→high, `at` to `until`: way, or share of a full turn   |      |
 /// | recovery  | `of` (, feet)    | time, or landings, from `at` until `of` is back in lo..hi and  | s, 1 |
 /// |           |                  | stays there up to `until`                                      |      |
 /// | symmetry  | `of` two         | the second against the first, which is the reference           | %, of |

@@ -27,6 +27,7 @@ MeasureValue evaluateSymmetry(const MeasureDefinition& d, const Motion& motion, 
         v.value = difference;
         v.uMarks = std::hypot(reference.uMarks, other.uMarks);
         v.uTime = std::hypot(reference.uTime, other.uTime);
+        v.uShared = std::hypot(reference.uShared, other.uShared);
     } else {
         const double size = std::abs(reference.value);
         if (!(size > 3.0 * reference.u))
@@ -35,6 +36,7 @@ MeasureValue evaluateSymmetry(const MeasureDefinition& d, const Motion& motion, 
         v.value = 100.0 * difference / size;
         v.uMarks = 100.0 * std::hypot(other.uMarks, share * reference.uMarks) / size;
         v.uTime = 100.0 * std::hypot(other.uTime, share * reference.uTime) / size;
+        v.uShared = 100.0 * std::hypot(other.uShared, share * reference.uShared) / size;
     }
     v.u = std::hypot(v.uMarks, v.uTime);
     return v;

@@ -25,7 +25,7 @@ struct Spread {
     double u = 0.0;       ///< standard uncertainty of `athlete`
     double all = 0.0;     ///< s
 };
-/// Empty with fewer than three values. \p errors: standard uncertainty of each.
+/// Empty with fewer than three values. \p errors: standard uncertainty of each by chance, without what all share.
 std::optional<Spread> spreadOf(std::span<const double> values, std::span<const double> errors);
 
 /// Change from the first rep to the last by least squares over \p times.

@@ -11,6 +11,7 @@
 
 #include <map>
 #include <optional>
+#include <span>
 #include <string>
 #include <vector>
 
@@ -31,6 +32,9 @@ using Positions = std::map<PositionId, PlacedPosition>;
 /// Standard error of a placed instant, s of real time.
 double instantError(const PlacedPosition& position, const Timebase& time);
 
+/// Root of the sum of squares.
+double rootOfSquares(std::span<const double> parts);
+
 /// What was noted about a rep besides its marks.
 struct RepFacts {
     std::map<std::string, double> seen; ///< by checkpoint: yes 1, partly 0.5, no 0
@@ -47,7 +51,10 @@ struct Reading {
     bool draft = false;  ///< true when a body model's draft took part
     /// What each landmark's own error contributes to u².
     std::map<LandmarkName, double> parts{};
-    double own = 0.0;  ///< the part of u that neighbouring frames do not share
+    double own = 0.0; ///< the part of u that neighbouring frames do not share
+    /// What one standard error of each thing that all reps filmed alike share does to the value, signed: the
+    /// calibration's uncertain quantities, then the full width of a turn. Their squares are part of u².
+    std::vector<double> alike{};
     double lost = 0.0; ///< of a speed: the part of u that is movement which smoothing took off
 };
 
@@ -57,10 +64,13 @@ struct MeasureValue {
     bool refused = false;
     std::string reason; ///< why refused, or a caution about the value
     double value = 0.0;
-    double u = 0.0;                 ///< standard uncertainty, all parts
-    double uMarks = 0.0;            ///< part of the marks
-    double uTime = 0.0;             ///< part of the key position's instant
-    double rate = 0.0;              ///< d value/dt, units per s of real time
+    double u = 0.0;      ///< standard uncertainty, all parts
+    double uMarks = 0.0; ///< part of the marks
+    double uTime = 0.0;  ///< part of the key position's instant
+    double rate = 0.0;   ///< d value/dt, units per s of real time
+    /// The part of u that every rep filmed alike has with the same sign: calibration, full width, a draft's habit. No
+    /// number of reps takes it away, and a difference between two reps of one set-up does not contain it.
+    double uShared = 0.0;
     std::vector<FrameIndex> frames; ///< the frames it was read from
     bool draft = false;             ///< read from a body model's draft, in part at least
     friend bool operator==(const MeasureValue&, const MeasureValue&) = default;

@@ -8,7 +8,8 @@
 
 namespace riflesso {
 
-Extreme extremeOf(std::span<const Sample> samples, bool largest, const Timebase& time, double uFirst, double uLast) {
+Extreme extremeOf(std::span<const Sample> samples, bool largest, const Timebase& time, double uFirst, double uLast,
+                  Hertz cutoff) {
     std::size_t best = 0;
     for (std::size_t i = 1; i < samples.size(); ++i)
         if (largest ? samples[i].value > samples[best].value : samples[i].value < samples[best].value)
@@ -65,9 +66,9 @@ Extreme extremeOf(std::span<const Sample> samples, bool largest, const Timebase&
     };
     const Parabola curve = fit(first, last);
     const auto peaks = [&](const Parabola& q) { return largest ? q.p[2] < 0.0 : q.p[2] > 0.0; };
-    // Smoothed neighbours err alike: at the slowest cut-off that smoothing chooses by itself, 9 Hz, for 1/18 s.
+    // Smoothed neighbours err alike, for half a period of the cut-off.
     const auto n = static_cast<double>(last - first + 1);
-    const double alike = std::min(1.0 + 1.0 / (18.0 * period), n);
+    const double alike = std::min(1.0 + 1.0 / (2.0 * cutoff.value * period), n);
     if (peaks(curve)) {
         const double shift = curve.vertex();
         e.time += shift;
@@ -75,7 +76,7 @@ Extreme extremeOf(std::span<const Sample> samples, bool largest, const Timebase&
         // The slope's error over the curvature.
         const double uSlope = s.u * std::sqrt(alike / std::max(1e-12, curve.tt));
         // What smoothing takes off changes about as fast as it lets anything change.
-        const double uBias = 2.0 * std::numbers::pi * 9.0 * s.bias;
+        const double uBias = 2.0 * std::numbers::pi * cutoff.value * s.bias;
         e.uInstant = std::hypot(uSlope, uBias) / (2.0 * std::abs(curve.p[2]));
         // A peak that rises otherwise than it falls has its vertex elsewhere when looked at more closely.
         if (reach >= 4)

@@ -2,7 +2,7 @@
 /// \file
 /// Extremes of a series under noise: where it is greatest or least, how sure value and instant are.
 
-#include "core/motion/timebase.h"
+#include "core/motion/motion.h"
 
 #include <span>
 
@@ -28,6 +28,8 @@ struct Extreme {
 /// The vertex of a parabola by least squares through the samples that noise could make the extreme, which noise moves
 /// less than the extreme sample. \p samples: one or more, in order of time. \p uFirst, \p uLast: standard errors of the
 /// instants at which the series begins and ends, s; they count when the extreme is there.
-Extreme extremeOf(std::span<const Sample> samples, bool largest, const Timebase& time, double uFirst, double uLast);
+/// \p cutoff: what the samples were smoothed with; their errors hang together for half its period.
+Extreme extremeOf(std::span<const Sample> samples, bool largest, const Timebase& time, double uFirst, double uLast,
+                  Hertz cutoff = MotionOptions{}.slowest);
 
 } // namespace riflesso

@@ -5,17 +5,21 @@
 namespace riflesso {
 
 std::optional<Eigen::Vector2d> inPicture(Direction direction, const ViewSetup& setup) {
+    const bool plan = setup.view == View::above || setup.view == View::below;
+    const double ahead = setup.facing == Facing::left ? -1.0 : 1.0, lead = setup.handedness == Side::right ? 1.0 : -1.0;
     switch (direction) {
     case Direction::up:
-        return Eigen::Vector2d(0, -1);
+        return plan ? std::nullopt : std::optional(Eigen::Vector2d(0, -1));
     case Direction::forward:
-        if (setup.facing == Facing::camera)
+        if (setup.view != View::side && !plan)
             return std::nullopt;
-        return Eigen::Vector2d(setup.facing == Facing::right ? 1 : -1, 0);
+        return Eigen::Vector2d(ahead, 0);
     case Direction::across:
-        if (setup.facing != Facing::camera)
+        if (setup.view == View::side)
             return std::nullopt;
-        return Eigen::Vector2d(setup.handedness == Side::right ? -1 : 1, 0);
+        if (plan)
+            return Eigen::Vector2d(0, (setup.view == View::above ? 1.0 : -1.0) * ahead * lead);
+        return Eigen::Vector2d(setup.view == View::front ? -lead : lead, 0);
     }
     return std::nullopt;
 }

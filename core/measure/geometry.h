@@ -20,8 +20,16 @@ struct ViewSetup {
     std::shared_ptr<const Calibration> calibration = nullptr;
 };
 
-/// Unit vector of an athlete's direction in the picture; empty when this view cannot show it.
-/// A front view mirrors: a right-hander's lead side is on the picture's left.
+/// Unit vector of an athlete's direction in the picture (x right, y DOWN); empty when this view cannot show it. For a
+/// right-hander, whose lead side is the right one; a left-hander's `across` points the other way:
+///
+/// | view  | forward                   | up     | across (to the lead side)            |
+/// |-------|---------------------------|--------|--------------------------------------|
+/// | side  | as faced: +x right, −x left | −y   | none: it points at the camera        |
+/// | front | none                      | −y     | −x: a front view mirrors             |
+/// | rear  | none                      | −y     | +x                                   |
+/// | above | as faced                  | none   | +y facing right, −y facing left      |
+/// | below | as faced                  | none   | −y facing right, +y facing left      |
 std::optional<Eigen::Vector2d> inPicture(Direction direction, const ViewSetup& setup);
 
 /// Angle at \p vertex, 0..180°. NaN when a leg has no length.

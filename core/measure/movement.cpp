@@ -35,8 +35,7 @@ int reversals(const std::vector<double>& along, double hysteresis) {
 }
 
 struct Way {
-    double length = 0.0, tooLong = 0.0; // of the way, and what noise would have added to it
-    double turning = 0.0;               // all its bends added up, rad, where it moves clearly
+    double turning = 0.0; // all its bends added up, rad, where it moves clearly
     std::vector<double> along;
 };
 
@@ -61,23 +60,13 @@ Way wayOf(const std::vector<MovingPoint>& points, const MeasureDefinition& d, co
             const Eigen::Vector2d &a = points[i - 1].velocity, &b = points[i].velocity;
             out.turning += std::abs(std::atan2(a.x() * b.y() - a.y() * b.x(), a.dot(b)));
         }
-        // Speed over time. E|speed + noise| exceeds |speed| by what the noise across the way adds, half its square over
-        // the speed; near rest the noise along the way adds as much. That is taken off.
-        const double dt = points[i].time - points[i - 1].time;
-        for (const auto* p : {&points[i - 1], &points[i]}) {
-            const double fast = p->velocity.norm();
-            const double still = fast > 0.0 ? std::min(1.0, std::pow(2.0 * p->noise / fast, 2)) : 1.0;
-            const double without = std::sqrt(std::max(0.0, fast * fast - (1.0 + still) * p->noise * p->noise));
-            out.length += 0.5 * dt * without;
-            out.tooLong += 0.5 * dt * (fast - without);
-        }
     }
     return out;
 }
 
-// Stillness without the error of its unit. \p uFrom, uUntil: of the phase's ends, s.
+// Stillness without the error of its unit. \p uFrom, uUntil: of the phase's ends, s. \p independent: 1/s.
 void readStillness(const MeasureDefinition& d, const std::vector<MovingPoint>& points, const Timebase& time,
-                   double uFrom, double uUntil, MeasureValue& v) {
+                   double uFrom, double uUntil, double independent, MeasureValue& v) {
     const std::size_t n = points.size();
     // Over time: the first and the last frame count for half a frame each.
     const double span = points.back().time - points.front().time;
@@ -96,7 +85,7 @@ void readStillness(const MeasureDefinition& d, const std::vector<MovingPoint>& p
         if (away(i) > away(far))
             far = i;
     }
-    const double pieces = std::max(1.0, 18.0 * span); // smoothed places err alike for 1/18 s
+    const double pieces = std::max(1.0, independent * span);
     // How fast it grows when the phase ends later: what the end adds, and how it draws the mean towards itself.
     std::function<double(std::size_t)> growth;
     if (d.rms) { // what the marks' own jitter adds is taken off
@@ -117,7 +106,7 @@ void readStillness(const MeasureDefinition& d, const std::vector<MovingPoint>& p
         std::vector<Sample> distances;
         for (std::size_t i = 0; i < n; ++i)
             distances.push_back({points[i].frame, points[i].time, away(i), points[i].own});
-        const Extreme furthest = extremeOf(distances, true, time, 0.0, 0.0);
+        const Extreme furthest = extremeOf(distances, true, time, 0.0, 0.0, Hertz(independent / 2.0));
         const double clear = mine > 0.0 ? std::clamp(seen / (4.0 * mine) - 1.0, 0.0, 1.0) : 1.0;
         v.value = clear * furthest.value + (1.0 - clear) * atRest;
         // The largest of a few that come near varies less than each (0.83 for two, 0.75 for three; textbook).
@@ -181,6 +170,28 @@ double dwellError(double level, const std::vector<MovingPoint>& points, std::opt
 
 } // namespace
 
+WayLength lengthOfWay(const std::vector<MovingPoint>& points) {
+    WayLength out;
+    // Speed over time. E|speed + noise| exceeds |speed| by what the noise across the way adds, half its square over the
+    // speed; near rest the noise along the way adds as much. That is taken off.
+    for (std::size_t i = 1; i < points.size(); ++i)
+        for (const auto* p : {&points[i - 1], &points[i]}) {
+            const double dt = points[i].time - points[i - 1].time, fast = p->velocity.norm();
+            const double still = fast > 0.0 ? std::min(1.0, std::pow(2.0 * p->noise / fast, 2)) : 1.0;
+            const double without = std::sqrt(std::max(0.0, fast * fast - (1.0 + still) * p->noise * p->noise));
+            out.length += 0.5 * dt * without;
+            out.tooLong += 0.5 * dt * (fast - without);
+        }
+    return out;
+}
+
+double independentRate(const MeasureDefinition& d, const Motion& motion, const ViewSetup& setup) {
+    if (const auto cutoff = slowestCutoff(motion, pointsOf(d), setup))
+        return 2.0 * cutoff->value;
+    const auto& time = motion.time();
+    return time.frames() > 0 ? 1.0 / time.realPeriod(FrameIndex(0)) : 1.0;
+}
+
 std::optional<UnitLength> unitLengthOver(const MeasureDefinition& d, const Motion& motion, FrameIndex first,
                                          FrameIndex last, const ViewSetup& setup) {
     if (d.per.empty())
@@ -191,7 +202,7 @@ std::optional<UnitLength> unitLengthOver(const MeasureDefinition& d, const Motio
     segment.view = setup.view;
     double sum = 0.0, alike = 0.0, apart = 0.0;
     int n = 0;
-    // Twenty frames say it as well as all: smoothed ends' errors hang together for 1/18 s, carried ones for longer.
+    // Twenty frames say it as well as all: smoothed ends' errors hang together for a while, carried ones for longer.
     const int stride = std::max(1, (last - first) / 20);
     for (FrameIndex f = first; f <= last; f = f + stride)
         if (const auto r = readAt(segment, motion, f, setup)) {
@@ -203,7 +214,7 @@ std::optional<UnitLength> unitLengthOver(const MeasureDefinition& d, const Motio
     if (n == 0 || !(sum > 0.0))
         return std::nullopt;
     const double span = motion.time().real(last).value - motion.time().real(first).value;
-    const double pieces = std::clamp(18.0 * span, 1.0, static_cast<double>(n));
+    const double pieces = std::clamp(independentRate(segment, motion, setup) * span, 1.0, static_cast<double>(n));
     return UnitLength{sum / n, std::hypot(alike, apart / std::sqrt(pieces)) / sum};
 }
 
@@ -318,8 +329,9 @@ Result<MovingPoint> movingPoint(const MeasureDefinition& d, const Motion& motion
                          varied =
                              (setup.calibration->uprightIf(k, p + x) - setup.calibration->uprightIf(k, p - x)).norm();
             if (d.per.empty() && usual > 0.0)
-                out.scale = std::hypot(out.scale, varied / usual - 1.0);
+                out.scaleShared = std::hypot(out.scaleShared, varied / usual - 1.0);
         }
+    out.scale = std::hypot(out.scale, out.scaleShared);
     if (!out.velocity.allFinite() || !std::isfinite(out.speed))
         return Error{"two marks of this measure lie on one another", "frame " + std::to_string(frame.value), {}, {}};
     return out;
@@ -341,6 +353,7 @@ Result<Reading> readSpeed(const MeasureDefinition& d, const Motion& motion, Fram
     Reading r;
     r.value = along ? p->velocity.dot(*along) : p->velocity.norm();
     r.u = std::hypot(p->speed, p->scale * r.value);
+    r.alike = {p->scaleShared * r.value};
     r.lost = std::sqrt(std::max(0.0, p->speed * p->speed - p->noise * p->noise));
     r.filled = p->filled;
     r.draft = p->draft;
@@ -387,24 +400,31 @@ MeasureValue evaluateMovement(const MeasureDefinition& d, const Motion& motion, 
             v.reason = "read from a filled gap, in part";
     }
     v.frames = {points.front().frame, points.back().frame};
-    double own = 0.0, scale = 0.0;
+    double own = 0.0, scale = 0.0, shared = 0.0;
     for (const auto& p : points) {
         own = std::max(own, p.own);
         scale = std::max(scale, p.scale);
+        shared = std::max(shared, p.scaleShared);
     }
+    const double independent = independentRate(d, motion, setup);
+    // What the phase holds more or less of because its ends lie between two frames, s at each end times a rate there.
+    const auto ofEnds = [&](const std::function<double(const MovingPoint&)>& rate) {
+        return rate(points.back()) * until.shift - rate(points.front()) * from.shift;
+    };
     if (d.kind == MeasureKind::path) {
-        constexpr double kTaken = 0.3; // of what was taken off for noise: so much may have been movement
+        const auto [length, tooLong] = lengthOfWay(points);
         const Way way = wayOf(points, d, setup);
         const Eigen::Vector2d chord = points.back().at - points.front().at;
         const double ends = std::hypot(points.front().sigma, points.back().sigma); // along the way, at both ends
         // Where the way bends, errors across it lengthen the one side and shorten the other: smoothed ones once for
         // each piece of 1/18 s.
         const double bent =
-            own * way.turning / std::sqrt(std::max(1.0, 18.0 * (points.back().time - points.front().time)));
-        const double taken = kTaken * way.tooLong;
-        const double uLength = std::hypot(std::hypot(ends, bent), taken, scale * way.length);
+            own * way.turning / std::sqrt(std::max(1.0, independent * (points.back().time - points.front().time)));
+        const double taken = kTakenFromWay * tooLong;
+        const double uLength = std::hypot(std::hypot(ends, bent), taken, scale * length);
         if (d.aspect == Aspect::length) {
-            v.value = way.length;
+            v.value = length + ofEnds([](const MovingPoint& p) { return p.velocity.norm(); });
+            v.uShared = shared * v.value;
             v.uMarks = uLength;
             // More or less of the way lies between the positions.
             const auto edge = [&](const MovingPoint& p, const PlacedPosition& at) {
@@ -415,9 +435,9 @@ MeasureValue evaluateMovement(const MeasureDefinition& d, const Motion& motion, 
             double reach = 0.0;
             for (const auto& p : points)
                 reach = std::max(reach, (p.at - points.front().at).norm());
-            if (!(reach > 6.0 * own) || !(way.length > 0.0))
+            if (!(reach > 6.0 * own) || !(length > 0.0))
                 return refuse(d, "it does not move clearly more than its marks are unsure");
-            v.value = std::min(1.0, chord.norm() / way.length);
+            v.value = std::min(1.0, chord.norm() / length);
             // An end's error moves the chord along itself and the way along its tangent: on a straight way alike, so
             // that they cancel.
             const auto apart = [&](const MovingPoint& end) {
@@ -435,7 +455,7 @@ MeasureValue evaluateMovement(const MeasureDefinition& d, const Motion& motion, 
             };
             v.uMarks =
                 std::hypot(std::hypot(apart(points.front()), apart(points.back())), v.value * bent, v.value * taken) /
-                way.length;
+                length;
         } else {
             // A turn back that the marks' errors could make is none: three standard errors of a difference.
             const double hysteresis = 3.0 * std::sqrt(2.0) * own;
@@ -443,12 +463,14 @@ MeasureValue evaluateMovement(const MeasureDefinition& d, const Motion& motion, 
             v.uMarks = 0.5 * std::abs(reversals(way.along, 0.7 * hysteresis) - reversals(way.along, 1.4 * hysteresis));
         }
     } else if (d.kind == MeasureKind::stillness) {
-        readStillness(d, points, time, instantError(from, time), instantError(until, time), v);
+        readStillness(d, points, time, instantError(from, time), instantError(until, time), independent, v);
         v.uMarks = std::hypot(v.uMarks, scale * v.value);
+        v.uShared = shared * v.value;
     } else {
         v.value = timeBelow(d.level, points, [&](std::size_t i) {
             return speedWithoutNoise(points[i].velocity.norm(), 0.0, points[i].noise);
         });
+        v.value += ofEnds([&](const MovingPoint& p) { return p.velocity.norm() <= d.level ? 1.0 : 0.0; });
         v.uMarks = dwellError(d.level, points, slowestCutoff(motion, d.points, setup));
         const auto edge = [&](const MovingPoint& p, const PlacedPosition& at) {
             return p.velocity.norm() <= d.level ? instantError(at, time) : 0.0;

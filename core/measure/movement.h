@@ -19,11 +19,12 @@ struct MovingPoint {
     FrameIndex frame;
     double time = 0.0; ///< s of real time
     Eigen::Vector2d at{0, 0}, velocity{0, 0};
-    double own = 0.0;   ///< standard error of x and of y, each, that neighbours do not share
-    double sigma = 0.0; ///< all of it
-    double speed = 0.0; ///< standard error of the velocity's x and y, each
-    double noise = 0.0; ///< the part of that which noise makes
-    double scale = 0.0; ///< relative standard error of the unit of length
+    double own = 0.0;         ///< standard error of x and of y, each, that neighbours do not share
+    double sigma = 0.0;       ///< all of it
+    double speed = 0.0;       ///< standard error of the velocity's x and y, each
+    double noise = 0.0;       ///< the part of that which noise makes
+    double scale = 0.0;       ///< relative standard error of the unit of length
+    double scaleShared = 0.0; ///< the part of that which is the calibration's: alike in all reps of the take
     bool filled = false, draft = false;
     std::map<LandmarkName, double> parts{}; ///< of speed²
 };
@@ -47,6 +48,18 @@ Result<MovingPoint> movingPoint(const MeasureDefinition& definition, const Motio
 /// than a tenth of the frames cannot be read. \p filled, \p draft are set when one such sample took part.
 Result<std::vector<MovingPoint>> movingPoints(const MeasureDefinition& definition, const Motion& motion,
                                               FrameIndex first, FrameIndex last, const ViewSetup& setup);
+
+/// How long its way is, by speed over time, and what noise would have added to that.
+struct WayLength {
+    double length = 0.0, tooLong = 0.0;
+};
+WayLength lengthOfWay(const std::vector<MovingPoint>& points);
+/// Of what was taken off a way for noise, so much may have been movement.
+inline constexpr double kTakenFromWay = 0.3;
+
+/// How many samples a second err independently of one another after smoothing: twice the slowest cut-off of the points
+/// that a definition reads; each frame when they were not smoothed. 1/s of real time.
+double independentRate(const MeasureDefinition& definition, const Motion& motion, const ViewSetup& setup);
 
 /// Kind speed on a frame. Errors as above.
 Result<Reading> readSpeed(const MeasureDefinition& definition, const Motion& motion, FrameIndex frame,

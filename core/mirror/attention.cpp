@@ -50,7 +50,7 @@ Attention worstFirst(const AttentionInput& in) {
     for (const auto& m : in.blueprint.measures) {
         const auto& d = m.definition;
         const auto at = in.positions.find(d.at);
-        if (needsUntil(d) || d.view != in.setup.view || at == in.positions.end())
+        if (needsUntil(d) || !serves(in.setup.view, d.view) || at == in.positions.end())
             continue;
         const FrameIndex frame = at->second.frame;
         Open o;

@@ -1,7 +1,6 @@
 #include "core/mirror/reference.h"
 
 #include "core/measure/derived.h"
-#include "core/motion/draft_error.h"
 
 #include <algorithm>
 #include <cmath>
@@ -80,7 +79,7 @@ MeasuredValue gather(const std::string& measure, const std::vector<MeasuredRep>&
     MeasuredValue out;
     std::map<std::string, int> reasons;
     std::vector<double> values;
-    double square = 0.0, drafted = 0.0;
+    double chance = 0.0, shared = 0.0;
     for (const auto& rep : reps)
         for (const auto& v : rep.values) {
             if (v.measure != measure)
@@ -90,20 +89,19 @@ MeasuredValue gather(const std::string& measure, const std::vector<MeasuredRep>&
                 continue;
             }
             values.push_back(v.value);
-            square += v.u * v.u;
+            chance += std::max(0.0, v.u * v.u - v.uShared * v.uShared);
+            shared += v.uShared;
             out.each.emplace_back(rep.rep, v);
-            if (v.draft) {
-                ++out.drafts;
-                drafted += v.uMarks * v.uMarks;
-            }
+            out.drafts += v.draft;
         }
     if (const auto s = summarise(values)) {
         out.reps = s->n;
         out.mean = s->mean;
         out.sd = s->sd;
-        // A model errs alike in every rep: what its drafts have in common no number of reps takes away.
-        const double n = s->n, shared = kDraftInCommon * drafted / n * (out.drafts / n);
-        out.u = std::sqrt(std::max(square / n, s->sd * s->sd) / n + shared * (1.0 - 1.0 / n));
+        // What the reps have in common no number of them takes away, and their spread does not show it.
+        const double n = s->n;
+        out.uShared = shared / n;
+        out.u = std::sqrt(std::max(chance / n, s->sd * s->sd) / n + out.uShared * out.uShared);
         out.interval = meanInterval(*s);
     } else {
         int most = 0;
@@ -132,7 +130,7 @@ MeasuredValue gather(const MeasureDefinition& d, const std::vector<MeasuredRep>&
         for (const auto& v : rep.values)
             if (v.measure == d.base.front()->id && !v.refused) {
                 values.push_back(v.value);
-                errors.push_back(v.u);
+                errors.push_back(std::sqrt(std::max(0.0, v.u * v.u - v.uShared * v.uShared)));
                 when.push_back(rep.when);
             }
     const auto spread = spreadOf(values, errors);
@@ -272,7 +270,7 @@ std::vector<Deviation> compare(const Blueprint& blueprint, const std::vector<Mea
             }
         } else if (d.value.reps == 0 && d.value.refused.find(" view") != std::string::npos) {
             d.advice = Advice::otherView;
-            d.adviceText = "film it from the " + enumName(kViewNames, m.definition.view);
+            d.adviceText = "film it " + fromWhere(m.definition.view);
         }
         out.push_back(std::move(d));
     }

@@ -54,11 +54,12 @@ struct MeasuredValue {
     int reps = 0;
     double mean = 0.0;
     double sd = 0.0; ///< between reps; 0 for one rep
-    /// Standard uncertainty of the mean: √(max(mean u², s²) / n). The spread between reps holds the marking error
-    /// already, but from few reps it can come out too small by chance, hence the maximum. Values read from drafts share
-    /// most of their error: that part is not divided by n.
+    /// Standard uncertainty of the mean: √(max(mean c², s²) / n + shared²), c each rep's own error by chance. The
+    /// spread between reps holds the marking error already, but from few reps it can come out too small by chance,
+    /// hence the maximum. What reps share (MeasureValue::uShared) is not divided by n.
     double u = 0.0;
-    std::optional<Interval> interval;                       ///< 95 % t interval of the mean, from two reps on
+    double uShared = 0.0;             ///< the part of u that reps filmed alike have in common: mean of theirs
+    std::optional<Interval> interval; ///< 95 % t interval of the mean, from two reps on
     std::vector<std::pair<std::string, MeasureValue>> each; ///< rep id and its value
     int drafts = 0;                                         ///< reps whose value rests on a body model's draft
     std::string refused;                                    ///< when no rep gave a value: the most frequent reason

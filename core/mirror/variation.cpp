@@ -16,7 +16,7 @@ std::vector<Variation> variationsOf(const Blueprint& blueprint, const std::vecto
             for (const auto& v : rep.values)
                 if (v.measure == d.id && !v.refused) {
                     values.push_back(v.value);
-                    errors.push_back(v.u);
+                    errors.push_back(std::sqrt(std::max(0.0, v.u * v.u - v.uShared * v.uShared)));
                 }
         const auto spread = spreadOf(values, errors);
         if (!spread)

@@ -1,6 +1,7 @@
 #include "core/programme/plan.h"
 
 #include "core/programme/plan_parts.h"
+#include "core/programme/support.h"
 #include "core/statistics/numbers.h"
 
 #include <algorithm>
@@ -12,8 +13,7 @@ namespace {
 using std::chrono::days;
 
 std::string quoted(const Blueprint& blueprint, const std::string& drill) {
-    const Drill* d = blueprint.drill(drill);
-    return "“" + (d ? d->name : drill) + "”";
+    return "“" + workName(blueprint, drill) + "”";
 }
 
 std::string minuteWords(double minutes) {
@@ -81,6 +81,8 @@ private:
             same[b.drill].push_back(i);
             if (b.kind == BlockKind::home)
                 home.push_back(i);
+            if (m_in.banned.contains(b.drill))
+                add(Rule::ban, day, {i}, quoted(m_blueprint, b.drill) + " is banned for this athlete");
             const Drill* d = m_blueprint.drill(b.drill);
             if (!d || b.kind == BlockKind::support)
                 continue;

@@ -52,10 +52,17 @@ enum class Rule {
     equipment,
     focus, ///< more than two faults
     twice, ///< a drill twice on a day, or two drills at home
+    ban,   ///< a drill that this athlete never gets
 };
-inline constexpr std::array<std::string_view, 13> kRuleNames = {"rest day",  "minutes", "bout", "sessions", "gap",
-                                                                "share",     "stage",   "new",  "load",     "partner",
-                                                                "equipment", "focus",   "twice"};
+inline constexpr std::array<std::string_view, 14> kRuleNames = {"rest day",  "minutes", "bout",  "sessions", "gap",
+                                                                "share",     "stage",   "new",   "load",     "partner",
+                                                                "equipment", "focus",   "twice", "ban"};
+
+/// A place of the body that asks for support work beside the technique.
+struct SupportNeed {
+    std::string part;  ///< of kBodyParts (support.h), with its side
+    bool pain = false; ///< hurts now: nothing is planned for it
+};
 
 struct PlanInput {
     Day from{};
@@ -69,6 +76,8 @@ struct PlanInput {
     std::vector<std::string> focus;       ///< faults, at most two are planned for
     std::map<std::string, Stage> reached; ///< by fault: the stage practice has come to; shadow when absent
     std::set<std::string> known;          ///< drills that were practised before `from`
+    std::set<std::string> banned{};       ///< drills that this athlete never gets
+    std::vector<SupportNeed> support{};   ///< what is planned beside the technique, and for what
     std::string regime;
     std::vector<PlannedBlock> standing; ///< the plan that stands; empty = none yet
 };

@@ -3,6 +3,7 @@
 
 #include "core/programme/plan.h"
 #include "core/programme/plan_parts.h"
+#include "core/programme/support.h"
 
 #include <glpk.h>
 
@@ -216,7 +217,7 @@ private:
                 return &b;
         return nullptr;
     }
-    [[nodiscard]] bool banned(Day day, const std::string& drill) const {
+    [[nodiscard]] bool droppedOn(Day day, const std::string& drill) const {
         return std::any_of(m_in.standing.begin(), m_in.standing.end(), [&](const PlannedBlock& b) {
             return b.day == day && b.drill == drill && b.state == BlockState::dropped;
         });
@@ -236,7 +237,7 @@ private:
             if (d->stage < *allowed)
                 before = d->stage;
         for (const Drill* d : ladder) {
-            if (d->stage > *allowed || !equipped(m_in, *d) || banned(day, d->id) ||
+            if (d->stage > *allowed || !equipped(m_in, *d) || m_in.banned.contains(d->id) || droppedOn(day, d->id) ||
                 (d->partner && m_in.alone[static_cast<std::size_t>(weekdayOf(day))]))
                 continue;
             const auto there = [&](const PlannedBlock& b) {
@@ -426,11 +427,16 @@ void putInOrder(const Blueprint& blueprint, std::vector<PlannedBlock>& blocks) {
 
 void explain(const Blueprint& blueprint, const PlanInput& in, Plan& plan) {
     for (auto& b : plan.blocks) {
+        if (b.kind == BlockKind::support) { // says itself what it is for
+            if (const SupportWork* work = supportWork(b.drill); work && b.rules.empty())
+                b.rules = {"beside the technique", std::string(work->caution)};
+            continue;
+        }
         b.rules.clear();
         const auto reached = in.reached.find(b.fault);
         const Stage now = reached == in.reached.end() ? Stage::shadow : reached->second;
         const auto allowed = stageAllowed(blueprint, in, {}, b.fault, in.from); // the easiest there is may lie higher
-        b.forecast = b.kind != BlockKind::support && b.stage > std::max(now, allowed.value_or(now));
+        b.forecast = b.stage > std::max(now, allowed.value_or(now));
         if (b.locked)
             b.rules.push_back("laid by hand");
         if (b.kind == BlockKind::home)
@@ -467,7 +473,7 @@ bool begin(const Blueprint& blueprint, const PlanInput& in, const Solver& solver
         for (const Drill* d : ladderOf(blueprint, *f)) {
             any = true;
             const bool alone = std::all_of(in.alone.begin(), in.alone.end(), [](bool a) { return a; });
-            if (!equipped(in, *d) || (d->partner && alone))
+            if (!equipped(in, *d) || in.banned.contains(d->id) || (d->partner && alone))
                 continue;
             equippedAny = true;
             if (std::find(plan.ladder.begin(), plan.ladder.end(), d->id) == plan.ladder.end())
@@ -476,7 +482,7 @@ bool begin(const Blueprint& blueprint, const PlanInput& in, const Solver& solver
     if (!any)
         plan.infeasible = "The blueprint has no drill for this focus: add one in the workshop.";
     else if (!equippedAny)
-        plan.infeasible = "No drill for this fits the equipment and partner at hand: relax the equipment.";
+        plan.infeasible = "No drill for this fits the equipment and partner at hand, or all are banned: relax that.";
     else if (std::all_of(in.minutes.begin(), in.minutes.end(), [](int m) { return m <= 0; }))
         plan.infeasible = "The brief gives no minutes on any weekday: enter the minutes the athlete will really give.";
     for (const Day c : in.competitions)
@@ -528,6 +534,11 @@ Plan replan(const Blueprint& blueprint, const PlanInput& in, Day first, Day last
         }
         plan.blocks = std::move(kept);
         plan.proven = solver.proven();
+    }
+    if (first <= last) {
+        auto beside = supportBeside(in.support, in, plan.blocks, plan.notes);
+        std::erase_if(beside, [&](const PlannedBlock& b) { return b.day < first || b.day > last; });
+        plan.blocks.insert(plan.blocks.end(), beside.begin(), beside.end());
     }
     putInOrder(blueprint, plan.blocks);
     explain(blueprint, in, plan);

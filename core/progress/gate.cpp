@@ -86,6 +86,15 @@ Gate gate(const std::vector<GateBlock>& blocks, Day today, const GateOptions& o)
     return g;
 }
 
+GateOptions gateOptions(const GateZones& zones) {
+    GateOptions o;
+    o.poorRate = zones.poor;
+    o.goodRate = zones.good;
+    o.easyRate = zones.easy;
+    o.fewest = zones.fewest;
+    return o;
+}
+
 Gate gate(int good, int bad, const GateOptions& o) {
     return gate({{Day{}, good, bad}}, Day{}, o);
 }

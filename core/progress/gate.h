@@ -3,6 +3,7 @@
 /// The gate of a stage: step up, stay, step down, or count more reps.
 
 #include "core/programme/calendar.h"
+#include "core/technique/blueprint.h"
 
 #include <string>
 #include <vector>
@@ -30,6 +31,9 @@ struct Gate {
     int more = 0;       ///< countMore: reps that would decide at the rate seen so far
     std::string words;
 };
+
+/// A blueprint's zones as options.
+GateOptions gateOptions(const GateZones& zones);
 
 /// Reps of one drill on one day.
 struct GateBlock {

@@ -15,7 +15,10 @@ double distanceOutside(double value, const Band& band) {
 Change changeBetween(const TrendPoint& before, const TrendPoint& after, const Band& band) {
     Change c;
     c.change = after.value - before.value;
-    c.mdc = 1.96 * std::hypot(before.u, after.u);
+    const auto chance = [](const TrendPoint& p) { return std::sqrt(std::max(0.0, p.u * p.u - p.uShared * p.uShared)); };
+    const bool alike = !before.setup.empty() && before.setup == after.setup;
+    c.mdc = 1.96 * (alike ? std::hypot(chance(before), chance(after), after.uShared - before.uShared)
+                          : std::hypot(before.u, after.u));
     const double was = distanceOutside(before.value, band);
     const double is = distanceOutside(after.value, band);
     const std::string numbers = std::string("moved by ") + (c.change < 0.0 ? "" : "+") + general(c.change, 3) +

@@ -19,13 +19,15 @@ struct TrendPoint {
     double u = 0.0; ///< standard uncertainty of the value
     int reps = 0;
     Stage stage = Stage::shadow;
+    double uShared = 0.0; ///< the part of u that every value under one set-up has in common
+    std::string setup{};  ///< how it was filmed; empty = unknown, and then nothing is in common with another
 };
 
 enum class Movement { towards, away, withinError };
 
 /// Change between two points against the smallest change worth believing.
-/// MDC95 = 1.96 √(u₁² + u₂²), which is 1.96·√2·SEM when both sessions are equally sure
-/// (J. P. Weir 2005, J. Strength Cond. Res. 19:231-240).
+/// MDC95 = 1.96 √(u₁² + u₂²), without the part that both share when they are of one set-up; which is 1.96·√2·SEM when
+/// both sessions are equally sure (J. P. Weir 2005, J. Strength Cond. Res. 19:231-240).
 struct Change {
     double change = 0.0;
     double mdc = 0.0;

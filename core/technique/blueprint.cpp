@@ -49,11 +49,11 @@ int Blueprint::positionOrder(std::string_view wanted) const {
 }
 
 std::vector<std::string> Blueprint::rolesAt(std::string_view position, View view) const {
-    return rolesWhere(*this, [&](const MeasureDefinition& d) { return d.view == view && d.at == position; });
+    return rolesWhere(*this, [&](const MeasureDefinition& d) { return serves(view, d.view) && d.at == position; });
 }
 
 std::vector<std::string> Blueprint::rolesFor(View view) const {
-    return rolesWhere(*this, [&](const MeasureDefinition& d) { return d.view == view; });
+    return rolesWhere(*this, [&](const MeasureDefinition& d) { return serves(view, d.view); });
 }
 
 bool isBlueprintId(std::string_view id) {
@@ -88,19 +88,27 @@ void linkMeasures(std::vector<BlueprintMeasure>& measures) {
     link(true);
 }
 
+namespace {
+bool same(std::string_view a, std::string_view b) {
+    return std::equal(a.begin(), a.end(), b.begin(), b.end(),
+                      [](unsigned char x, unsigned char y) { return std::tolower(x) == std::tolower(y); });
+}
+} // namespace
+
+const Situation* situationNamed(const Blueprint& blueprint, std::string_view name) {
+    const auto it = std::find_if(blueprint.situations.begin(), blueprint.situations.end(),
+                                 [&](const Situation& s) { return same(s.id, name) || same(s.name, name); });
+    return it == blueprint.situations.end() ? nullptr : &*it;
+}
+
 std::optional<double> choiceIsRight(const Blueprint& blueprint, std::string_view situation, std::string_view choice) {
-    const auto same = [](std::string_view a, std::string_view b) {
-        return std::equal(a.begin(), a.end(), b.begin(), b.end(),
-                          [](unsigned char x, unsigned char y) { return std::tolower(x) == std::tolower(y); });
-    };
     if (situation.empty() || choice.empty())
         return std::nullopt;
-    for (const auto& s : blueprint.situations)
-        if (same(s.id, situation) || same(s.name, situation))
-            return std::any_of(s.choices.begin(), s.choices.end(), [&](const auto& c) { return same(c, choice); })
-                       ? 1.0
-                       : 0.0;
-    return std::nullopt;
+    const Situation* s = situationNamed(blueprint, situation);
+    if (!s)
+        return std::nullopt;
+    return std::any_of(s->choices.begin(), s->choices.end(), [&](const auto& c) { return same(c, choice); }) ? 1.0
+                                                                                                             : 0.0;
 }
 
 const Target* targetFor(const BlueprintMeasure& measure, std::string_view school, std::string_view situation) {

@@ -7,6 +7,7 @@
 
 #include <array>
 #include <limits>
+#include <map>
 #include <optional>
 #include <string>
 #include <vector>
@@ -159,8 +160,18 @@ struct Drill {
 struct Situation {
     std::string id;
     std::string name;
-    std::string words;                ///< how to recognise it
-    std::vector<std::string> choices; ///< techniques that are right here, as the analyst names them
+    std::string words;                      ///< how to recognise it
+    std::vector<std::string> choices;       ///< techniques that are right here, as the analyst names them
+    std::map<std::string, double> shares{}; ///< how often each should be chosen here, 0..1; may be empty
+};
+
+/// Between which success rates one learns: see core/progress/gate.h.
+struct GateZones {
+    double poor = 0.5;  ///< half or fewer: make it easier (common practice, no source)
+    double good = 0.75; ///< the upper part of the zone (common practice, no source)
+    double easy = 0.85; ///< above it nothing is learnt any more (common practice, no source)
+    int fewest = 8;     ///< never a step from fewer reps
+    friend bool operator==(const GateZones&, const GateZones&) = default;
 };
 
 /// A pattern so common that it has a name: the faults that it is made of, and the order in which to repair them.
@@ -193,6 +204,7 @@ struct Blueprint {
 
     std::vector<Situation> situations;
     std::vector<Profile> profiles;
+    GateZones gate{};
 
     [[nodiscard]] const BlueprintMeasure* measure(std::string_view id) const;
     [[nodiscard]] const Fault* fault(std::string_view id) const;
@@ -217,6 +229,9 @@ void linkMeasures(std::vector<BlueprintMeasure>& measures);
 /// Was the choice right for the situation: 1 or 0. Empty when either is not noted or the blueprint has no rule for it.
 /// Names are compared without case.
 std::optional<double> choiceIsRight(const Blueprint& blueprint, std::string_view situation, std::string_view choice);
+
+/// The situation of that id or name, capitals or not; null when there is none.
+const Situation* situationNamed(const Blueprint& blueprint, std::string_view name);
 
 /// The target of a school in a situation: the one that names both, else the school's, else the situation's, else the
 /// one common to all; null when there is none.

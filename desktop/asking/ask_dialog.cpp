@@ -215,6 +215,7 @@ void AskDialog::overTime() {
 
 void AskDialog::answer() {
     m_words.clear();
+    m_best.reset();
     const auto take = m_bench.data().takes.find(m_take);
     if (take == m_bench.data().takes.end())
         return;
@@ -244,6 +245,8 @@ void AskDialog::answer() {
         for (const auto& a : *answers) {
             html += QString("<p style=\"margin:0 0 10px 0\">%1<br><b style=\"font-size:18px\">%2</b></p>")
                         .arg(kindWords(a.kind).toHtmlEscaped(), answerText(a).toHtmlEscaped());
+            if (a.refused.empty() && !m_best)
+                m_best = a;
             if (a.refused.empty())
                 words << kindWords(a.kind) + " " + answerText(a);
         }
@@ -260,7 +263,22 @@ void AskDialog::keep() {
     FindingDecision d;
     d.kind = DecisionKind::parked; // what it is worth is decided in Findings
     d.words = tr("%1; frame %2 of “%3”").arg(m_words).arg(m_frame + 1).arg(q(take->second.title)).toStdString();
-    if (m_bench.book().decide(d))
+    FrameNote note;
+    note.take = m_take;
+    note.frame = FrameIndex(m_first >= 0 ? m_first : m_frame);
+    note.points = m_first >= 0 ? m_firstPoints : m_view->points();
+    if (m_first >= 0) {
+        note.other = FrameIndex(m_frame);
+        note.otherPoints = m_view->points();
+    }
+    if (m_best) {
+        note.kind = m_best->kind;
+        note.value = m_best->value;
+        note.u = m_best->u;
+        note.unit = m_best->unit;
+    }
+    note.words = m_words.toStdString();
+    if (m_bench.book().decide(d, note))
         accept();
 }
 

@@ -4,7 +4,7 @@
 
 #include "core/measure/question.h"
 #include "desktop/parts/picture_view.h"
-#include "desktop/shell/workbench.h"
+#include "desktop/workbench/workbench.h"
 
 #include <QDialog>
 #include <QLabel>
@@ -76,6 +76,7 @@ private:
     QPushButton* m_time;
     QPushButton* m_keep;
     QString m_words;
+    std::optional<Answer> m_best; ///< the first that was not refused
 };
 
 } // namespace riflesso

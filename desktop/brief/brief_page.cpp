@@ -1,18 +1,22 @@
 #include "desktop/brief/brief_page.h"
 
+#include "casebook/body.h"
 #include "casebook/text.h"
 #include "desktop/parts/card.h"
 #include "files/write_file.h"
 #include "handover/words.h"
 #include "library/blueprint_json.h"
 #include "library/model_json.h"
+#include "library/shelves.h"
 
 #include <QFileDialog>
 #include <QFileInfo>
 #include <QFormLayout>
 #include <QGridLayout>
 #include <QHBoxLayout>
+#include <QInputDialog>
 #include <QMessageBox>
+#include <QScrollArea>
 #include <QPushButton>
 #include <QVBoxLayout>
 
@@ -55,16 +59,24 @@ BriefPage::BriefPage(Workbench& bench) : m_bench(bench) {
     m_reference->setToolTip(tr("What targets that come from a model are made of"));
     m_models = new QLabel;
     m_models->setObjectName("quiet");
-    auto* bring = new QPushButton(tr("Model from a file …"));
+    m_models->setWordWrap(true);
+    auto* bring = new QPushButton(tr("From a file …"));
     bring->setObjectName("bringModel");
     bring->setToolTip(tr("A model performance that was measured elsewhere, besides the model takes of this case"));
     auto* drop = new QPushButton(tr("None"));
     drop->setObjectName("dropModels");
     drop->setToolTip(tr("Take the models from files away"));
     auto* models = new QHBoxLayout;
-    models->addWidget(m_models, 1);
     models->addWidget(bring);
+    auto* shelf = new QPushButton(tr("Shelf"));
+    shelf->setObjectName("modelShelf");
+    shelf->setToolTip(tr("Models that were kept for every case of this technique"));
+    m_shelf = new QMenu(shelf);
+    shelf->setMenu(m_shelf);
+    connect(m_shelf, &QMenu::aboutToShow, this, &BriefPage::fillShelf);
+    models->addWidget(shelf);
     models->addWidget(drop);
+    models->addStretch();
     connect(bring, &QPushButton::clicked, this, &BriefPage::bringModel);
     connect(drop, &QPushButton::clicked, this, &BriefPage::dropModels);
 
@@ -77,7 +89,8 @@ BriefPage::BriefPage(Workbench& bench) : m_bench(bench) {
     form->addRow(tr("Technique"), new QLabel(q(bench.blueprint().name)));
     form->addRow(tr("School"), m_school);
     form->addRow(tr("Compared with"), m_reference);
-    form->addRow(tr("Models"), models);
+    form->addRow(tr("Models"), m_models);
+    form->addRow(QString(), models);
     form->addRow(tr("Goal"), m_goal);
     m_aim = wrapped({}, "quiet");
     form->addRow(QString(), m_aim);
@@ -163,6 +176,38 @@ BriefPage::BriefPage(Workbench& bench) : m_bench(bench) {
     time->body()->addWidget(rule);
     time->body()->addStretch();
 
+    auto* body = new Card(tr("Body"));
+    m_body = new BodyMap(bench);
+    body->body()->addWidget(m_body, 1);
+    auto* bodyHint = new QLabel(tr("Click a place: what it is, since when, does it hurt now."));
+    bodyHint->setObjectName("quiet");
+    bodyHint->setWordWrap(true);
+    body->body()->addWidget(bodyHint);
+    m_stature = new QDoubleSpinBox;
+    m_stature->setObjectName("stature");
+    m_stature->setAccessibleName(tr("Stature today"));
+    m_stature->setRange(0, 250);
+    m_stature->setDecimals(0);
+    m_stature->setSuffix(tr(" cm"));
+    m_stature->setSpecialValueText(tr("not measured"));
+    m_growth = new QLabel;
+    m_growth->setObjectName("quiet");
+    m_growth->setWordWrap(true);
+    auto* stature = new QHBoxLayout;
+    stature->addWidget(new QLabel(tr("Stature today")));
+    stature->addWidget(m_stature);
+    stature->addStretch();
+    body->body()->addLayout(stature);
+    body->body()->addWidget(m_growth);
+    connect(m_stature, &QDoubleSpinBox::editingFinished, this, [this] {
+        const auto& known = m_bench.data().brief.athlete.growth;
+        if (m_filling || m_stature->value() == (known.empty() ? 0.0 : known.back().stature))
+            return;
+        Brief brief = m_bench.data().brief;
+        setStature(brief.athlete, m_bench.book().today(), m_stature->value());
+        m_bench.book().setBrief(brief);
+    });
+
     auto* caution = new Card(tr("Cautions"));
     for (const auto& c : bench.blueprint().cautions) {
         auto* label = new QLabel(q(c));
@@ -172,14 +217,23 @@ BriefPage::BriefPage(Workbench& bench) : m_bench(bench) {
     }
     caution->body()->addStretch();
 
-    auto* all = new QGridLayout(this);
+    auto* content = new QWidget;
+    auto* scroll = new QScrollArea; // large letters on a small screen
+    scroll->setWidgetResizable(true);
+    scroll->setFrameShape(QFrame::NoFrame);
+    scroll->setWidget(content);
+    auto* page = new QVBoxLayout(this);
+    page->setContentsMargins(0, 0, 0, 0);
+    page->addWidget(scroll);
+    auto* all = new QGridLayout(content);
     all->setContentsMargins(14, 12, 14, 12);
     all->setSpacing(12);
     all->addWidget(who, 0, 0);
     all->addWidget(asked, 0, 1);
     all->addWidget(guess, 1, 0);
     all->addWidget(time, 1, 1);
-    all->addWidget(caution, 0, 2, 2, 1);
+    all->addWidget(body, 0, 2);
+    all->addWidget(caution, 1, 2);
     for (int c : {0, 1})
         all->setColumnStretch(c, 5);
     all->setColumnStretch(2, 3);
@@ -223,6 +277,11 @@ void BriefPage::fill() {
     text(m_thinks, b.thinks);
     text(m_told, b.told);
     text(m_injuries, b.injuries);
+    m_body->refresh();
+    if (!m_stature->hasFocus())
+        m_stature->setValue(b.athlete.growth.empty() ? 0.0 : b.athlete.growth.back().stature);
+    m_growth->setText(q(growthWords(b.athlete)));
+    m_growth->setVisible(!m_growth->text().isEmpty());
     m_wants->setChecked(b.wantsRebuild);
     m_school->setCurrentIndex(std::max(0, m_school->findData(q(b.school))));
     m_reference->setCurrentIndex(static_cast<int>(b.reference));
@@ -318,6 +377,53 @@ void BriefPage::bringModel() {
     std::erase_if(b.models, [&](const ModelPerformance& m) { return m.name == model->name; });
     b.models.push_back(std::move(*model));
     m_bench.book().setBrief(b);
+}
+
+// Models of this technique on the shelf, and this case's own to be put there.
+void BriefPage::fillShelf() {
+    m_shelf->clear();
+    const auto shelf = readModelShelf(m_bench.book().library().folder());
+    if (!shelf) {
+        m_shelf->addAction(q(shelf.error().text()))->setEnabled(false);
+        return;
+    }
+    for (const auto& m : *shelf)
+        if (m.model.blueprint == m_bench.blueprint().id) {
+            auto* use = m_shelf->addAction(tr("Use %1 (%2)").arg(q(m.model.name), q(m.model.source)));
+            connect(use, &QAction::triggered, this, [this, model = m.model] {
+                Brief b = m_bench.data().brief;
+                std::erase_if(b.models, [&](const ModelPerformance& other) { return other.name == model.name; });
+                b.models.push_back(model);
+                m_bench.book().setBrief(b);
+            });
+        }
+    if (m_shelf->isEmpty())
+        m_shelf->addAction(tr("nothing is kept yet"))->setEnabled(false);
+    m_shelf->addSeparator();
+    auto* put = m_shelf->addAction(tr("Put this case's model there …"));
+    put->setEnabled(!m_bench.analysis().modelReps.empty());
+    connect(put, &QAction::triggered, this, &BriefPage::shelve);
+}
+
+void BriefPage::shelve() {
+    bool ok = false;
+    const QString name = QInputDialog::getText(this, tr("Model shelf"), tr("Under which name?"), QLineEdit::Normal,
+                                               q(m_bench.analysis().model), &ok)
+                             .trimmed();
+    const auto model =
+        ok && !name.isEmpty() ? modelToKeep(m_bench.data(), m_bench.analysis(), name.toStdString()) : std::nullopt;
+    if (!model)
+        return;
+    const auto folder = m_bench.book().library().folder();
+    auto shelf = readModelShelf(folder);
+    Status done = shelf ? Status(Done{}) : Status(shelf.error());
+    if (shelf) {
+        std::erase_if(*shelf, [&](const ShelvedModel& m) { return m.model.name == model->name; });
+        shelf->push_back({*model, m_bench.analysis().situation, {}, m_bench.book().today()});
+        done = keepModelShelf(folder, *shelf);
+    }
+    if (!done)
+        QMessageBox::warning(this, tr("Model shelf"), q(done.error().text()));
 }
 
 void BriefPage::dropModels() {

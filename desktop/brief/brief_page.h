@@ -2,7 +2,10 @@
 /// \file
 /// Brief: ask before looking. One page.
 
-#include "desktop/shell/workbench.h"
+#include "desktop/brief/body_map.h"
+#include "desktop/workbench/workbench.h"
+
+#include <QMenu>
 
 #include <QCheckBox>
 #include <QComboBox>
@@ -26,6 +29,8 @@ private:
     void save();
     void bringModel();
     void dropModels();
+    void fillShelf();
+    void shelve();
 
     struct GuessRow {
         QComboBox* measure;
@@ -45,6 +50,10 @@ private:
     QComboBox* m_school;
     QComboBox* m_reference;
     QLabel* m_models;
+    QMenu* m_shelf;
+    BodyMap* m_body;
+    QDoubleSpinBox* m_stature;
+    QLabel* m_growth;
     std::array<QSpinBox*, 7> m_minutes{};
     std::array<QCheckBox*, 7> m_alone{};
     QLabel* m_aim;

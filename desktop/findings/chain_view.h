@@ -2,7 +2,7 @@
 /// \file
 /// The cause chain, drawn from cause (left) to consequence (right).
 
-#include "desktop/shell/workbench.h"
+#include "desktop/workbench/workbench.h"
 
 #include <QWidget>
 

@@ -128,6 +128,22 @@ void DecisionPanel::showFault(const FindingItem& item) {
         if (!fault->caution.empty())
             add(wrapped(tr("Caution: %1").arg(q(fault->caution)), "caution"));
     }
+    for (const auto& c : a.conflicts) // shown together, and left to a person
+        if (c.fault == item.fault)
+            add(wrapped((c.eyeSaysFault
+                             ? tr("Eye and film disagree: the eye sees it (%1), the measure does not (%2). Look "
+                                  "at the frames again.")
+                             : tr("Eye and film disagree: the measure shows it (%2), the eye does not (%1). Look "
+                                  "at the frames again."))
+                            .arg(q(b.measure(c.seen)->definition.name), q(b.measure(c.measure)->definition.name)),
+                        "caution"));
+    for (const auto& c : a.stayed)
+        if (c.consequence == item.fault && b.fault(c.cause))
+            add(wrapped(
+                tr("It did not go with its cause: “%1” moved by more than its error, this stayed. Look for another "
+                   "cause, or take it up by itself.")
+                    .arg(q(b.fault(c.cause)->name)),
+                "caution"));
     addDecision(item);
     if (!item.measure.empty())
         addTarget(item.measure);
@@ -445,13 +461,27 @@ void DecisionPanel::askOwnFinding() {
     connect(fault, &QComboBox::currentIndexChanged, words, [words](int i) { words->setEnabled(i == 0); });
     form.rows->addRow(tr("What"), fault);
     form.rows->addRow(QString(), words);
+    auto* frame = new QCheckBox;
+    frame->setObjectName("ownFrame");
+    if (const Take* take = m_bench.take()) {
+        frame->setText(tr("with the frame looked at last (%1 of “%2”)").arg(m_bench.frame() + 1).arg(q(take->title)));
+        frame->setChecked(true);
+        form.rows->addRow(QString(), frame);
+    }
     form.rows->addRow(form.buttons);
     connect(form.dialog, &QDialog::accepted, this, [=, this] {
         FindingDecision d;
         d.fault = fault->currentData().toString().toStdString();
         d.words = d.fault.empty() ? words->text().trimmed().toStdString() : std::string();
-        if (!d.fault.empty() || !d.words.empty())
-            m_bench.book().decide(d);
+        if (d.fault.empty() && d.words.empty())
+            return;
+        FrameNote note;
+        if (const Take* take = m_bench.take(); take && frame->isChecked()) {
+            note.take = take->id;
+            note.frame = FrameIndex(m_bench.frame());
+            note.words = words->text().trimmed().toStdString();
+        }
+        m_bench.book().decide(d, note);
     });
     form.dialog->open();
 }

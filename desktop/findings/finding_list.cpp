@@ -39,7 +39,7 @@ std::vector<FindingItem> findingItems(const Workbench& bench) {
     std::vector<FindingItem> out;
     std::set<std::string> listed;
     for (const auto& s : a.judgement.strengths)
-        out.push_back({Group::good, {}, s.measure, 0, q(b.measure(s.measure)->definition.name), {}});
+        out.push_back({Group::good, {}, s.measure, 0, q(b.measure(s.measure)->definition.name), {}, 0});
     const auto decided = [&](DecisionKind kind, Group group) {
         for (const auto& d : a.decided) {
             if (d.decision.kind != kind)
@@ -47,13 +47,13 @@ std::vector<FindingItem> findingItems(const Workbench& bench) {
             const Fault* f = b.fault(d.decision.fault);
             const QString reason = d.decision.reason.empty() ? QString() : q(d.decision.reason) + ", ";
             out.push_back({group, d.decision.fault, f ? shownBy(bench, d.decision.fault) : std::string(), d.decision.id,
-                           f ? q(f->name) : q(d.decision.words), reason + q(d.words)});
+                           f ? q(f->name) : q(d.decision.words), reason + q(d.words), d.decision.note});
         }
     };
     const auto faults = [&](const std::vector<std::string>& ids, Group group) {
         for (const auto& id : ids)
             if (b.fault(id) && listed.insert(id).second)
-                out.push_back({group, id, shownBy(bench, id), 0, q(b.fault(id)->name), {}});
+                out.push_back({group, id, shownBy(bench, id), 0, q(b.fault(id)->name), {}, 0});
     };
     for (const auto& d : a.decided)
         listed.insert(d.decision.fault);
@@ -65,7 +65,7 @@ std::vector<FindingItem> findingItems(const Workbench& bench) {
         found.push_back(f.fault);
     faults(found, Group::found);
     for (const auto& m : a.judgement.undecided)
-        out.push_back({Group::undecided, {}, m, 0, q(b.measure(m)->definition.name), {}});
+        out.push_back({Group::undecided, {}, m, 0, q(b.measure(m)->definition.name), {}, 0});
     decided(DecisionKind::parked, Group::parked);
     decided(DecisionKind::rejected, Group::rejected);
     return out;

@@ -3,7 +3,7 @@
 /// The findings as a list: what is good, what is worked on, what would follow, what was found, what cannot be decided,
 /// what was set aside; each on its band.
 
-#include "desktop/shell/workbench.h"
+#include "desktop/workbench/workbench.h"
 
 #include <QWidget>
 
@@ -20,6 +20,7 @@ struct FindingItem {
     Id decision = 0;     ///< open decision; 0 = none
     QString name;
     QString note; ///< beside the name where there is no number
+    Id frame = 0; ///< the frame note that shows it; 0 = none
     [[nodiscard]] std::string key() const {
         return fault.empty() ? decision ? "own:" + std::to_string(decision) : "measure:" + measure : "fault:" + fault;
     }

@@ -32,10 +32,14 @@ FindingsPage::FindingsPage(Workbench& bench) : m_bench(bench) {
     m_context = new QLabel;
     m_context->setObjectName("quiet");
     m_findingsButton = new QPushButton(tr("Findings"));
+    m_findingsButton->setObjectName("findingsWay");
     m_setsButton = new QPushButton(tr("Set against set"));
     m_setsButton->setObjectName("setsWay");
     m_setsButton->setToolTip(tr("A row a measure, a column a set: what moved, and what works in which situation."));
-    for (auto* b : {m_findingsButton, m_setsButton}) {
+    m_landingsButton = new QPushButton(tr("Where it lands"));
+    m_landingsButton->setObjectName("landingsWay");
+    m_landingsButton->setToolTip(tr("Each rep's effect on a map, against its zone."));
+    for (auto* b : {m_findingsButton, m_setsButton, m_landingsButton}) {
         b->setCheckable(true);
         b->setAutoExclusive(true);
     }
@@ -43,6 +47,7 @@ FindingsPage::FindingsPage(Workbench& bench) : m_bench(bench) {
     auto* bar = new QHBoxLayout;
     bar->addWidget(m_findingsButton);
     bar->addWidget(m_setsButton);
+    bar->addWidget(m_landingsButton);
     bar->addSpacing(10);
     bar->addWidget(new QLabel(tr("Judged")));
     bar->addWidget(m_above, 3);
@@ -55,7 +60,9 @@ FindingsPage::FindingsPage(Workbench& bench) : m_bench(bench) {
     m_sets = new SetTable(bench);
     m_ways = new QStackedWidget;
     m_ways->addWidget(makeFindings());
+    m_landings = new LandingMap(bench);
     m_ways->addWidget(m_sets);
+    m_ways->addWidget(m_landings);
     auto* all = new QVBoxLayout(this);
     all->setContentsMargins(14, 8, 14, 10);
     all->setSpacing(8);
@@ -72,6 +79,11 @@ FindingsPage::FindingsPage(Workbench& bench) : m_bench(bench) {
         playPair(false);
         m_sets->refresh();
         m_ways->setCurrentIndex(1);
+    });
+    connect(m_landingsButton, &QPushButton::clicked, this, [this] {
+        playPair(false);
+        m_landings->refresh();
+        m_ways->setCurrentIndex(2);
     });
     auto* seen = new WhenSeen(this, [this] { refresh(); });
     connect(&bench.book(), &Casebook::analysed, seen, [seen] { (*seen)(); });
@@ -121,7 +133,18 @@ void FindingsPage::fillChoices() {
     };
     m_above->clear();
     m_below->clear();
-    m_below->addItem(tr("the model"), QString());
+    if (a.models.size() < 2)
+        m_below->addItem(tr("the model"), QString());
+    for (const auto& model : a.models.size() < 2 ? std::vector<std::string>{} : a.models) {
+        m_below->addItem(tr("model: %1").arg(q(model)), "model:" + q(model));
+        if (!a.below && model == a.model)
+            m_below->setCurrentIndex(m_below->count() - 1);
+    }
+    if (a.models.size() > 1) {
+        m_below->addItem(tr("all models together"), "model:");
+        if (!a.below && a.model.empty())
+            m_below->setCurrentIndex(m_below->count() - 1);
+    }
     for (const auto& s : a.sets) {
         m_above->addItem(name(s), q(textOf(s.key)));
         if (a.above && s.key == *a.above)
@@ -158,7 +181,9 @@ void FindingsPage::choiceMade() {
     if (m_above->currentIndex() > 0)
         if (const RepSet* s = findSet(a.sets, m_above->currentData().toString().toStdString()))
             choice.above = s->key;
-    if (const auto below = m_below->currentData().toString().toStdString(); !below.empty())
+    if (const QString model = m_below->currentData().toString(); model.startsWith("model:"))
+        choice.model = model.mid(6).toStdString();
+    else if (const auto below = model.toStdString(); !below.empty())
         if (const RepSet* s = findSet(a.sets, below))
             choice.below = s->key;
     if (!a.situations.empty())
@@ -172,6 +197,8 @@ void FindingsPage::refresh() {
     m_list->refresh();
     if (m_ways->currentIndex() == 1)
         m_sets->refresh();
+    if (m_ways->currentIndex() == 2)
+        m_landings->refresh();
     showChosen();
 }
 
@@ -179,6 +206,8 @@ void FindingsPage::showChosen() {
     const FindingItem* item = m_list->chosen();
     playPair(false);
     m_pair->show(item ? item->measure : std::string());
+    if (item)
+        m_pair->showNote(item->frame);
     m_decision->show(item);
     if (item && !item->fault.empty())
         m_chain->choose(item->fault);

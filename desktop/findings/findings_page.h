@@ -6,9 +6,10 @@
 #include "desktop/findings/chain_view.h"
 #include "desktop/findings/decision_panel.h"
 #include "desktop/findings/finding_list.h"
+#include "desktop/findings/landing_map.h"
 #include "desktop/findings/set_table.h"
 #include "desktop/findings/still_pair.h"
-#include "desktop/mirror/moving.h"
+#include "desktop/workbench/moving.h"
 
 #include <QComboBox>
 #include <QStackedWidget>
@@ -38,6 +39,7 @@ private:
     QLabel* m_context;
     QPushButton* m_findingsButton;
     QPushButton* m_setsButton;
+    QPushButton* m_landingsButton;
     QStackedWidget* m_ways;
     FindingList* m_list;
     StillPair* m_pair;
@@ -46,6 +48,7 @@ private:
     DecisionPanel* m_decision;
     ChainView* m_chain;
     SetTable* m_sets;
+    LandingMap* m_landings;
 };
 
 } // namespace riflesso

@@ -3,7 +3,7 @@
 /// Set against set: a row a measure, a column a set; and situations against choices.
 
 #include "desktop/parts/card.h"
-#include "desktop/shell/workbench.h"
+#include "desktop/workbench/workbench.h"
 
 #include <QTableWidget>
 

@@ -1,8 +1,8 @@
 #include "desktop/findings/still_pair.h"
 
 #include "casebook/text.h"
-#include "desktop/parts/rep_still.h"
 #include "desktop/theme/theme.h"
+#include "desktop/workbench/rep_still.h"
 #include "handover/words.h"
 
 #include <QKeyEvent>
@@ -27,6 +27,7 @@ StillPair::StillPair(Workbench& bench, QWidget* parent) : QWidget(parent), m_ben
 }
 
 void StillPair::show(const std::string& measure) {
+    m_note = 0;
     if (m_measure != measure) {
         m_measure = measure;
         m_at = 0;
@@ -106,19 +107,31 @@ void StillPair::paintHalf(QPainter& p, const QRectF& box, const ShownRep& shown,
     drawPlate(p, box, words, Type::strong, !model);
 }
 
+void StillPair::showNote(Id note) {
+    m_note = m_bench.data().notes.contains(note) ? note : 0;
+    update();
+}
+
 void StillPair::paintEvent(QPaintEvent*) {
     const Theme& t = theme();
     QPainter p(this);
     p.setRenderHint(QPainter::Antialiasing);
     p.fillRect(rect(), t.ground);
+    if (const auto note = m_bench.data().notes.find(m_note); note != m_bench.data().notes.end()) {
+        const Take& take = m_bench.data().takes.at(note->second.take);
+        p.setFont(typeface(Type::strong, true));
+        drawNote(p, rect(), m_bench.frames().still(m_bench.filmPath(take), note->second.frame.value), note->second);
+        p.setFont(typeface(Type::body));
+        drawPlate(p, rect(), tr("frame %1 of “%2”").arg(note->second.frame.value + 1).arg(q(take.title)), Type::body);
+        return;
+    }
     const auto athlete = reps(false), models = reps(true);
     const BlueprintMeasure* m = m_bench.blueprint().measure(m_measure);
     p.setFont(typeface(Type::strong));
     p.setPen(t.quiet);
     if (!m || athlete.empty()) {
         p.drawText(rect(), Qt::AlignCenter | Qt::TextWordWrap,
-                   m ? tr("No rep of this set shows it: it is seen from %1.")
-                           .arg(m->definition.view == View::side ? tr("the side") : tr("the front"))
+                   m ? tr("No rep of this set shows it: it is seen %1.").arg(q(fromWhere(m->definition.view)))
                      : tr("No picture belongs to this."));
         return;
     }
@@ -164,6 +177,12 @@ void StillPair::paintEvent(QPaintEvent*) {
 }
 
 void StillPair::mousePressEvent(QMouseEvent* e) {
+    if (const auto note = m_bench.data().notes.find(m_note); note != m_bench.data().notes.end()) {
+        m_bench.selectTake(note->second.take);
+        m_bench.setFrame(note->second.frame.value);
+        emit m_bench.workspaceWanted(Workspace::marking);
+        return;
+    }
     const auto all = dots();
     if (strip().contains(e->position())) {
         for (std::size_t i = 0; i + 2 < all.size(); ++i)

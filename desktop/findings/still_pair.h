@@ -4,7 +4,7 @@
 /// all reps under them.
 
 #include "casebook/shown_rep.h"
-#include "desktop/shell/workbench.h"
+#include "desktop/workbench/workbench.h"
 
 #include <QWidget>
 
@@ -20,6 +20,8 @@ public:
     explicit StillPair(Workbench& bench, QWidget* parent = nullptr);
     /// Shows a measure; empty = nothing to show.
     void show(const std::string& measure);
+    /// Shows a frame note instead, the whole height; 0 = back to the measure.
+    void showNote(Id note);
     [[nodiscard]] const std::string& measure() const { return m_measure; }
     /// The rep of the athlete that is shown, and the model's; 0 = none.
     [[nodiscard]] Id rep() const;
@@ -47,6 +49,7 @@ private:
     Workbench& m_bench;
     std::string m_measure;
     std::size_t m_at = 0;
+    Id m_note = 0;
 };
 
 } // namespace riflesso

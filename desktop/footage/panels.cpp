@@ -88,10 +88,7 @@ FilmPanel::FilmPanel(Workbench& bench) : TakePanel(bench) {
     connect(m_view, &QComboBox::activated, this, [this](int i) {
         change(tr("set the view of a take"), [i](Take& t) {
             t.view = static_cast<View>(i);
-            if (t.view == View::front)
-                t.facing = Facing::camera;
-            else if (t.facing == Facing::camera)
-                t.facing = Facing::right;
+            t.facing = facingIn(t.view, t.facing);
         });
     });
     connect(m_facing, &QComboBox::activated, this,
@@ -120,7 +117,7 @@ void FilmPanel::refresh() {
     m_day->setDate(toDate(take->day));
     m_view->setCurrentIndex(static_cast<int>(take->view));
     m_facing->setCurrentIndex(static_cast<int>(take->facing));
-    m_facing->setEnabled(take->view == View::side);
+    m_facing->setEnabled(facesAside(take->facing));
     m_stage->setCurrentIndex(static_cast<int>(take->stage));
     const QString path = m_bench.filmPath(*take);
     const bool there = QFileInfo::exists(path);

@@ -4,7 +4,7 @@
 
 #include "desktop/footage/rep_strip.h"
 #include "desktop/footage/stage_view.h"
-#include "desktop/shell/workbench.h"
+#include "desktop/workbench/workbench.h"
 
 #include <QCheckBox>
 #include <QComboBox>
@@ -127,7 +127,7 @@ private:
 class RepsPanel : public TakePanel {
     Q_OBJECT
 public:
-    RepsPanel(Workbench& bench, RepStrip* strip);
+    RepsPanel(Workbench& bench, RepStrip* strip, StageView* stage);
     void refresh() override;
 
 signals:
@@ -135,7 +135,11 @@ signals:
 
 private:
     void changeRep(const QString& what, const std::function<void(Rep&)>& edit);
+    void useTool(StageTool tool);
     RepStrip* m_strip;
+    StageView* m_stage;
+    QPushButton* m_landed;
+    QPushButton* m_zone;
     QLabel* m_found;
     QPushButton* m_acceptAll;
     QPushButton* m_accept;

@@ -3,7 +3,7 @@
 /// The whole take as a strip: how much moves, the reps there are, the reps proposed.
 
 #include "core/motion/rep_finder.h"
-#include "desktop/shell/workbench.h"
+#include "desktop/workbench/workbench.h"
 
 #include <QWidget>
 

@@ -3,7 +3,8 @@
 
 namespace riflesso {
 
-RepsPanel::RepsPanel(Workbench& bench, RepStrip* strip) : TakePanel(bench), m_strip(strip) {
+RepsPanel::RepsPanel(Workbench& bench, RepStrip* strip, StageView* stage)
+    : TakePanel(bench), m_strip(strip), m_stage(stage) {
     m_all->addWidget(wrapped(tr("Find the reps by"), "strong"));
     auto* by = new QHBoxLayout;
     by->setSpacing(4);
@@ -76,6 +77,34 @@ RepsPanel::RepsPanel(Workbench& bench, RepStrip* strip) : TakePanel(bench), m_st
     m_setOn->setToolTip(tr("Puts the reps after this one into the same set."));
     f->addRow(tr("Set"), m_set);
     f->addRow(QString(), m_setOn);
+    m_landed = new QPushButton(tr("where it landed"));
+    m_landed->setObjectName("toolLanded");
+    m_landed->setToolTip(
+        tr("Go to the frame on which it comes down and click the place. Calibrate the take for centimetres."));
+    m_zone = new QPushButton(tr("zone"));
+    m_zone->setObjectName("toolZone");
+    m_zone->setToolTip(tr("Where the reps of this take should land: its middle, then a point of its edge."));
+    auto* landing = new QHBoxLayout;
+    for (auto* b : {m_landed, m_zone}) {
+        b->setCheckable(true);
+        landing->addWidget(b);
+    }
+    f->addRow(tr("Click"), landing);
+    connect(m_landed, &QPushButton::clicked, this,
+            [this](bool on) { useTool(on ? StageTool::landed : StageTool::none); });
+    connect(m_zone, &QPushButton::clicked, this, [this](bool on) { useTool(on ? StageTool::zone : StageTool::none); });
+    connect(stage, &StageView::toolPutAway, this, [this] { useTool(StageTool::none); });
+    connect(stage, &StageView::pointsClicked, this, [this](StageTool tool, const std::vector<Pixel>& p) {
+        if (tool == StageTool::landed)
+            changeRep(tr("say where a rep landed"), [&](Rep& r) {
+                r.landed = Landing{FrameIndex(m_bench.frame()), p[0]};
+            });
+        else if (tool == StageTool::zone)
+            change(tr("draw the zone"), [&](Take& t) { t.zone = Zone{p[0], p[1]}; });
+        else
+            return;
+        useTool(StageTool::none);
+    });
     m_all->addWidget(m_rep);
     m_all->addStretch();
     connect(m_accept, &QPushButton::clicked, strip, &RepStrip::acceptHere);
@@ -145,8 +174,19 @@ void RepsPanel::changeRep(const QString& what, const std::function<void(Rep&)>& 
     m_bench.book().setRep(changed, what);
 }
 
+void RepsPanel::useTool(StageTool tool) {
+    if (m_stage->tool() != tool && (tool != StageTool::none || m_landed->isChecked() || m_zone->isChecked()))
+        m_stage->setTool(tool);
+    m_landed->setChecked(tool == StageTool::landed);
+    m_zone->setChecked(tool == StageTool::zone);
+}
+
 void RepsPanel::refresh() {
     const Take* take = m_bench.take();
+    const Rep* shown = m_bench.rep();
+    m_stage->setLanding(take && take->zone ? std::optional(std::pair(take->zone->middle, take->zone->edge))
+                                           : std::nullopt,
+                        shown && shown->landed ? std::optional(shown->landed->at) : std::nullopt);
     setEnabled(take);
     const auto n = static_cast<qsizetype>(m_strip->proposals().size());
     m_accept->setEnabled(n > 0);

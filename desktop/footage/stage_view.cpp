@@ -68,6 +68,10 @@ QString StageView::prompt(StageTool tool, std::size_t clicks) {
         return tr("Drag along another length you know");
     case StageTool::crop:
         return tr("Drag a frame around the athlete's whole way");
+    case StageTool::landed:
+        return tr("Click where it came down");
+    case StageTool::zone:
+        return clicks == 0 ? tr("Click the middle of the zone") : tr("Click a point of its edge");
     case StageTool::none:
         break;
     }
@@ -91,6 +95,12 @@ void StageView::setDrawn(const CalibrationInput& drawn) {
 void StageView::setCheck(const std::optional<DrawnLine>& line, const QString& words) {
     m_check = line;
     m_checkWords = words;
+    update();
+}
+
+void StageView::setLanding(const std::optional<std::pair<Pixel, Pixel>>& zone, const std::optional<Pixel>& landed) {
+    m_zone = zone;
+    m_landed = landed;
     update();
 }
 
@@ -146,6 +156,20 @@ void StageView::paintOver(QPainter& p) {
         }
     if (m_check)
         line(*m_check, Qt::DashDotLine, m_checkWords, 0.7);
+    if (m_zone) { // a circle on a plane is an oval here; its size says enough
+        const QPointF middle = at(m_zone->first), edge = at(m_zone->second);
+        const double r = std::hypot(edge.x() - middle.x(), edge.y() - middle.y());
+        p.setBrush(Qt::NoBrush);
+        p.setPen(QPen(Qt::black, 3.6));
+        p.drawEllipse(middle, r, r);
+        p.setPen(QPen(Qt::white, 1.6));
+        p.drawEllipse(middle, r, r);
+        label(p, middle, tr("zone"));
+    }
+    if (m_landed) {
+        end(p, at(*m_landed));
+        label(p, at(*m_landed), tr("landed"));
+    }
     if (m_dragged && m_tool == StageTool::crop) {
         p.setBrush(Qt::NoBrush);
         p.setPen(QPen(Qt::white, 1.6, Qt::DashLine));
@@ -181,9 +205,12 @@ void StageView::pointerPressed(QPointF at, Qt::KeyboardModifiers) {
     }
     case StageTool::rectangle:
     case StageTool::point:
+    case StageTool::landed:
+    case StageTool::zone:
     case StageTool::edge: {
         m_clicks.push_back(here);
-        if (m_tool != StageTool::edge && m_clicks.size() == (m_tool == StageTool::rectangle ? 4u : 1u)) {
+        const std::size_t all = m_tool == StageTool::rectangle ? 4 : m_tool == StageTool::zone ? 2 : 1;
+        if (m_tool != StageTool::edge && m_clicks.size() == all) {
             const auto clicks = m_clicks;
             m_clicks.clear();
             emit pointsClicked(m_tool, clicks);

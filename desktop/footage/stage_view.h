@@ -7,10 +7,10 @@
 
 namespace riflesso {
 
-enum class StageTool { none, plumb, horizon, length, rectangle, point, edge, check, crop };
+enum class StageTool { none, plumb, horizon, length, rectangle, point, edge, check, crop, landed, zone };
 
-/// Tools draw by dragging (lines, crop) or clicking (points, edges); Esc puts the tool away. Without a tool the ends of
-/// what is drawn can be dragged.
+/// Tools draw by dragging (lines, crop) or clicking (points, edges, zone, landing); Esc puts the tool away. Without a
+/// tool the ends of what is drawn can be dragged.
 class StageView : public PictureView {
     Q_OBJECT
 public:
@@ -21,6 +21,8 @@ public:
     /// What the take has; painted with its sizes. \p check: the line measured last, with its words.
     void setDrawn(const CalibrationInput& drawn);
     void setCheck(const std::optional<DrawnLine>& line, const QString& words);
+    /// Where the take's reps should land (middle and a point of the edge), and where this one did.
+    void setLanding(const std::optional<std::pair<Pixel, Pixel>>& zone, const std::optional<Pixel>& landed);
     [[nodiscard]] static QString prompt(StageTool tool, std::size_t clicks);
     /// Points clicked so far with this tool.
     [[nodiscard]] const std::vector<Pixel>& clicks() const { return m_clicks; }
@@ -48,6 +50,8 @@ private:
     StageTool m_tool = StageTool::none;
     CalibrationInput m_drawn;
     std::optional<DrawnLine> m_check, m_dragged;
+    std::optional<std::pair<Pixel, Pixel>> m_zone;
+    std::optional<Pixel> m_landed;
     QString m_checkWords;
     std::vector<Pixel> m_clicks;
     Pixel* m_held = nullptr;

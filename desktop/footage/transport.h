@@ -2,7 +2,7 @@
 /// \file
 /// Playing the take: both ways, 1/16 to 2 times real speed, round a rep or a phase.
 
-#include "desktop/shell/workbench.h"
+#include "desktop/workbench/workbench.h"
 
 #include <QComboBox>
 #include <QElapsedTimer>

@@ -4,7 +4,7 @@
 
 #include "desktop/handover/review_panel.h"
 #include "desktop/parts/job_row.h"
-#include "desktop/shell/workbench.h"
+#include "desktop/workbench/workbench.h"
 #include "handover/folder.h"
 
 #include <QComboBox>

@@ -250,7 +250,7 @@ void CurvePanel::refresh() {
         }
     if (take)
         for (const auto& m : m_bench.blueprint().measures)
-            if (m.definition.view == take->view && !isOfSpan(m.definition.kind))
+            if (serves(take->view, m.definition.view) && !isOfSpan(m.definition.kind))
                 m_what->addItem(q(m.definition.name), "m " + q(m.definition.id));
     const bool sameLandmark = kept.mid(2).toStdString() == m_landmark || kept.startsWith("m ");
     int at = m_what->findData(sameLandmark ? kept : "y " + q(m_landmark));

@@ -4,7 +4,7 @@
 
 #include "core/motion/smoothing.h"
 #include "core/motion/spikes.h"
-#include "desktop/shell/workbench.h"
+#include "desktop/workbench/workbench.h"
 
 #include <QComboBox>
 #include <QDoubleSpinBox>

@@ -2,8 +2,8 @@
 /// \file
 /// A first draft by the machine: a box round the athlete, how much to draft, and go.
 
-#include "desktop/marking/carrier.h"
 #include "desktop/marking/mark_canvas.h"
+#include "desktop/workbench/carrier.h"
 
 #include <QComboBox>
 #include <QFrame>

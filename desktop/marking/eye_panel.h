@@ -2,7 +2,7 @@
 /// \file
 /// Only what is seen: checkpoints judged by eye on a frame, with a note that may be pinned to a place of the picture.
 
-#include "desktop/shell/workbench.h"
+#include "desktop/workbench/workbench.h"
 
 #include <QLabel>
 #include <QLineEdit>

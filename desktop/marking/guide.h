@@ -2,7 +2,7 @@
 /// \file
 /// The figure guide: a schematic body that asks for one landmark after the other. And the loupe.
 
-#include "desktop/shell/workbench.h"
+#include "desktop/workbench/workbench.h"
 
 #include <QImage>
 #include <QWidget>

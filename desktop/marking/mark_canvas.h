@@ -3,7 +3,7 @@
 /// The frame on which landmarks are marked.
 
 #include "desktop/parts/picture_view.h"
-#include "desktop/shell/workbench.h"
+#include "desktop/workbench/workbench.h"
 
 namespace riflesso {
 

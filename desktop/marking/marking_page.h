@@ -2,7 +2,6 @@
 /// \file
 /// Marking: pegs by keys, landmarks by click in guided order, drag, nudge; saved at once.
 
-#include "desktop/marking/carrier.h"
 #include "desktop/marking/curve_panel.h"
 #include "desktop/marking/draft_panel.h"
 #include "desktop/marking/eye_panel.h"
@@ -11,7 +10,8 @@
 #include "desktop/marking/points_panel.h"
 #include "desktop/marking/repeat_panel.h"
 #include "desktop/marking/trust_strip.h"
-#include "desktop/parts/ribbon.h"
+#include "desktop/workbench/carrier.h"
+#include "desktop/workbench/ribbon.h"
 
 #include <QComboBox>
 #include <QLabel>

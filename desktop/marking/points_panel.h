@@ -2,7 +2,7 @@
 /// \file
 /// Which points this take asks for: the body schema, chosen and added to.
 
-#include "desktop/shell/workbench.h"
+#include "desktop/workbench/workbench.h"
 
 #include <QComboBox>
 #include <QLabel>

@@ -276,7 +276,7 @@ void RepeatPanel::showResult() {
     } else {
         m_sigma->setText(tr("These two have no frame in common yet."));
     }
-    for (const auto& g : agreementOf(m_bench.blueprint(), *take, one, again)) {
+    for (const auto& g : agreementByMeasure(m_bench.blueprint(), *take, one, again)) {
         if (g.frames == 0)
             continue;
         const int row = m_table->rowCount();

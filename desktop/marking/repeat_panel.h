@@ -3,7 +3,7 @@
 /// How good are my marks? Frames marked again without a look at the first marks, and what that says.
 
 #include "casebook/repeat.h"
-#include "desktop/shell/workbench.h"
+#include "desktop/workbench/workbench.h"
 
 #include <QComboBox>
 #include <QLabel>

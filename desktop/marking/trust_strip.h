@@ -2,7 +2,7 @@
 /// \file
 /// One thin row a landmark under the ribbon: darker where the mark is less sure.
 
-#include "desktop/parts/ribbon.h"
+#include "desktop/workbench/ribbon.h"
 
 #include <QPixmap>
 

@@ -1,8 +1,9 @@
 #include "desktop/mirror/board.h"
 
+#include "casebook/phase_curves.h"
 #include "casebook/text.h"
-#include "desktop/parts/rep_still.h"
 #include "desktop/theme/theme.h"
+#include "desktop/workbench/rep_still.h"
 #include "handover/words.h"
 
 #include <QHelpEvent>
@@ -65,7 +66,7 @@ std::vector<MirrorBoard::Column> MirrorBoard::columns() const {
         const View view = kept.takes.at(rep->second.take).view;
         for (const auto& d : a.deviations) {
             const auto& def = m_bench.blueprint().measure(d.measure)->definition;
-            if (d.judged && def.view == view && def.at == c.position->id && valueOf(m_athlete, d.measure))
+            if (d.judged && serves(view, def.view) && def.at == c.position->id && valueOf(m_athlete, d.measure))
                 c.deviations.push_back(&d);
         }
         std::stable_sort(c.deviations.begin(), c.deviations.end(), [](const Deviation* x1, const Deviation* x2) {
@@ -206,32 +207,8 @@ void MirrorCurve::show(const std::string& measure, Id athlete, const std::vector
     m_measure = measure;
     m_athlete.clear();
     m_model.clear();
-    const BlueprintMeasure* m = m_bench.blueprint().measure(measure);
-    const CaseData& kept = m_bench.data();
-    std::vector<PositionId> order;
-    for (const auto& p : m_bench.blueprint().positions)
-        order.push_back(p.id);
-    const auto curve = [&](const std::vector<Id>& reps) {
-        std::vector<std::vector<SeriesSample>> series;
-        std::vector<PhaseMap> maps;
-        std::map<Id, std::vector<SeriesSample>> ofTake;
-        for (Id id : reps) {
-            const auto rep = kept.reps.find(id);
-            if (!m || rep == kept.reps.end() || !m_bench.analysis().motions.contains(rep->second.take))
-                continue;
-            const Take& take = kept.takes.at(rep->second.take);
-            if (take.view != m->definition.view)
-                continue;
-            if (!ofTake.contains(take.id))
-                ofTake[take.id] =
-                    riflesso::series(m->definition, *m_bench.analysis().motions.at(take.id), setupOf(take));
-            series.push_back(ofTake[take.id]);
-            maps.emplace_back(order, rep->second.positions);
-        }
-        return phaseCurve(series, maps, 0, double(order.size()) - 1, 240);
-    };
-    m_athlete = curve({athlete});
-    m_model = curve(models);
+    m_athlete = phaseCurveOf(m_bench.data(), m_bench.blueprint(), m_bench.analysis(), measure, {athlete});
+    m_model = phaseCurveOf(m_bench.data(), m_bench.blueprint(), m_bench.analysis(), measure, models);
     update();
 }
 
@@ -309,7 +286,7 @@ void MirrorCurve::paintEvent(QPaintEvent*) {
     for (std::size_t i = 0; i < m_athlete.size(); ++i) {
         const QPointF at(x(m_athlete[i].phase), line - rise(m_athlete[i].value));
         // Gaps are drawn as gaps.
-        const bool gap = i && m_athlete[i].phase - m_athlete[i - 1].phase > 1.5 * last / 239;
+        const bool gap = i && m_athlete[i].phase - m_athlete[i - 1].phase > 1.5 * last / (kPhaseSteps - 1);
         pen && !gap ? own.lineTo(at) : own.moveTo(at);
         pen = true;
     }

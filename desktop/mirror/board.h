@@ -3,7 +3,7 @@
 /// The board: one column a key position, the athlete above the waterline, the model below it.
 
 #include "core/mirror/registration.h"
-#include "desktop/shell/workbench.h"
+#include "desktop/workbench/workbench.h"
 
 #include <QWidget>
 

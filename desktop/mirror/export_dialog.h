@@ -3,7 +3,7 @@
 /// A clip to take home: what of it, how it looks, and where it goes.
 
 #include "desktop/parts/job_row.h"
-#include "desktop/shell/workbench.h"
+#include "desktop/workbench/workbench.h"
 #include "handover/clip.h"
 
 #include <QCheckBox>

@@ -134,12 +134,16 @@ QWidget* MirrorPage::makeMoving() {
     auto* clip = new QPushButton(tr("Clip …"));
     clip->setObjectName("mirrorExport");
     clip->setToolTip(tr("What is seen here as a film to take home. (E)"));
+    m_curvesButton = new QPushButton(tr("Curves"));
+    m_curvesButton->setObjectName("mirrorCurvesButton");
+    m_curvesButton->setCheckable(true);
+    m_curvesButton->setToolTip(tr("Three measures with the playhead through them; again, one against another. (V)"));
     auto* transport = new QGridLayout;
     transport->setSpacing(5);
     int place = 0;
-    for (QWidget* w :
-         std::initializer_list<QWidget*>{m_play, m_speed, m_clock, m_ghost, m_loop, m_back, m_angles, clip}) {
-        transport->addWidget(w, place / 4, place % 4);
+    for (QWidget* w : std::initializer_list<QWidget*>{m_play, m_speed, m_clock, m_ghost, m_loop, m_back, m_angles,
+                                                      m_curvesButton, clip}) {
+        transport->addWidget(w, place / 3, place % 3);
         ++place;
     }
     connect(m_loop, &QPushButton::clicked, this, [this](bool on) { m_moving->setLoop(on); });
@@ -152,7 +156,12 @@ QWidget* MirrorPage::makeMoving() {
     card->body()->addStretch(1);
     auto* side = m_side = new QVBoxLayout;
     side->addLayout(transport);
-    side->addWidget(card, 1);
+    m_curves = new MirrorCurves(m_bench);
+    m_beside = new QStackedWidget;
+    m_beside->addWidget(card);
+    m_beside->addWidget(m_curves);
+    connect(m_curvesButton, &QPushButton::clicked, this, [this] { nextCurves(); });
+    side->addWidget(m_beside, 1);
     auto* way = new QWidget;
     auto* line = new QHBoxLayout(way);
     line->setContentsMargins(0, 0, 0, 0);
@@ -194,6 +203,24 @@ void MirrorPage::nextGhost() {
     m_moving->setGhost(now == 0.0 ? 1.0 : now > kFaint ? kFaint : 0.0);
 }
 
+// Bands, curves, one angle against another.
+void MirrorPage::nextCurves() {
+    const bool curves = m_beside->currentIndex() == 1;
+    m_beside->setCurrentIndex(curves && m_curves->against() ? 0 : 1);
+    m_curves->setAgainst(curves && !m_curves->against());
+    m_curvesButton->setChecked(m_beside->currentIndex() == 1);
+    m_curvesButton->setText(m_curves->against() ? tr("Against") : tr("Curves"));
+    m_curve->setVisible(m_beside->currentIndex() == 0);
+    showCurves();
+}
+
+// Only while they are seen: every judged rep has a curve of its own.
+void MirrorPage::showCurves() {
+    if (m_beside->currentIndex() == 1)
+        m_curves->show(m_measure->currentData().toString().toStdString(), m_athlete->currentData().toLongLong(),
+                       m_model->currentData().toLongLong());
+}
+
 ExportDialog* MirrorPage::exportClip() {
     const Id athlete = m_athlete->currentData().toLongLong();
     if (!m_bench.data().reps.contains(athlete))
@@ -217,7 +244,7 @@ void MirrorPage::showWay(Way way) {
     else
         static_cast<QVBoxLayout*>(layout())->addWidget(m_curve);
     m_curve->setFixedHeight(moving ? 170 : 118);
-    m_curve->setVisible(way != onOnePicture);
+    m_curve->setVisible(way == board || (moving && m_beside->currentIndex() == 0));
     m_ribbon->setVisible(way != onOnePicture);
     if (const Id rep = m_athlete->currentData().toLongLong();
         moving && rep && m_bench.rep() && m_bench.rep()->id != rep)
@@ -246,6 +273,10 @@ void MirrorPage::keyPressEvent(QKeyEvent* e) {
         return;
     case Qt::Key_E:
         exportClip();
+        return;
+    case Qt::Key_V:
+        if (moving)
+            nextCurves();
         return;
     case Qt::Key_Space:
         if (!moving)
@@ -326,7 +357,7 @@ void MirrorPage::showChosen() {
     for (const auto& d : m_bench.analysis().deviations)
         if (const auto* m = m_bench.blueprint().measure(d.measure);
             d.judged && m && rep != m_bench.data().reps.end() &&
-            m->definition.view == m_bench.data().takes.at(rep->second.take).view)
+            serves(m_bench.data().takes.at(rep->second.take).view, m->definition.view))
             worst.push_back(&d);
     std::stable_sort(worst.begin(), worst.end(), [](const Deviation* a, const Deviation* b) {
         return std::abs(a->verdict.severity) > std::abs(b->verdict.severity);
@@ -341,6 +372,7 @@ void MirrorPage::showChosen() {
             id == model || kept.takes.at(kept.reps.at(id).take).performer == Performer::model)
             models.push_back(id);
     m_curve->show(m_measure->currentData().toString().toStdString(), athlete, models);
+    showCurves();
 }
 
 } // namespace riflesso

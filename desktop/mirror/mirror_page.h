@@ -3,10 +3,11 @@
 /// Mirror: the board, both films moving, or a phase on one picture; the two ribbons, and the curve of one measure.
 
 #include "desktop/mirror/board.h"
-#include "desktop/mirror/moving.h"
+#include "desktop/mirror/curves.h"
 #include "desktop/mirror/trace_view.h"
 #include "desktop/parts/band_rows.h"
-#include "desktop/parts/ribbon.h"
+#include "desktop/workbench/moving.h"
+#include "desktop/workbench/ribbon.h"
 
 #include <QComboBox>
 #include <QLabel>
@@ -24,6 +25,7 @@ public:
     explicit MirrorPage(Workbench& bench);
     [[nodiscard]] MirrorMoving* moving() const { return m_moving; }
     [[nodiscard]] MirrorTrace* trace() const { return m_trace; }
+    [[nodiscard]] MirrorCurves* curves() const { return m_curves; }
     enum Way { board, inMotion, onOnePicture };
     void showWay(Way way);
     /// What is on the screen as a clip: null when there is no rep.
@@ -36,6 +38,8 @@ private:
     QWidget* makeMoving();
     void sayState();
     void nextGhost();
+    void nextCurves();
+    void showCurves();
     void refresh();
     void showChosen();
 
@@ -52,6 +56,9 @@ private:
     MirrorTrace* m_trace;
     BandRows* m_rows;
     QVBoxLayout* m_side = nullptr; ///< beside the moving films
+    QStackedWidget* m_beside;      ///< bands, or curves
+    MirrorCurves* m_curves;
+    QPushButton* m_curvesButton;
     QPushButton* m_play;
     QComboBox* m_speed;
     QPushButton* m_clock;

@@ -2,7 +2,7 @@
 /// \file
 /// Trace: a phase of both films on one picture.
 
-#include "desktop/shell/workbench.h"
+#include "desktop/workbench/workbench.h"
 #include "handover/trace_picture.h"
 
 #include <QCheckBox>

@@ -1,6 +1,7 @@
 #include "desktop/practice/practice_page.h"
 
 #include "casebook/text.h"
+#include "desktop/practice/film_verdicts.h"
 #include "desktop/theme/theme.h"
 
 #include <QDialog>
@@ -18,54 +19,8 @@ namespace riflesso {
 namespace {
 
 constexpr int kRestSeconds = 60;
-constexpr std::size_t kMostReasons = 4;
-
-// What can be wrong, in the words of the fault's measures.
-std::vector<std::string> reasonsOf(const Blueprint& blueprint, const std::string& fault) {
-    std::vector<std::string> out;
-    if (const Fault* f = blueprint.fault(fault))
-        for (const auto& indicator : f->indicators)
-            if (const auto* m = blueprint.measure(indicator.measure)) {
-                const std::string& words = indicator.direction == Deviance::low ? m->tooLow : m->tooHigh;
-                if (!words.empty() && std::find(out.begin(), out.end(), words) == out.end())
-                    out.push_back(words);
-            }
-    for (const auto& c : blueprint.checkpoints)
-        if (out.size() + 1 < kMostReasons)
-            out.push_back(c.name);
-    if (out.size() >= kMostReasons)
-        out.resize(kMostReasons - 1);
-    out.push_back("something else");
-    return out;
-}
 
 } // namespace
-
-void RepDots::show(const std::vector<PractisedRep>& reps) {
-    m_good.clear();
-    for (std::size_t i = reps.size() > 10 ? reps.size() - 10 : 0; i < reps.size(); ++i)
-        m_good.push_back(reps[i].good());
-    QStringList words;
-    for (const bool good : m_good)
-        words << (good ? tr("good") : tr("not yet"));
-    setAccessibleName(tr("The last reps: %1").arg(words.join(", ")));
-    update();
-}
-
-void RepDots::paintEvent(QPaintEvent*) {
-    const Theme& t = theme();
-    QPainter p(this);
-    p.setRenderHint(QPainter::Antialiasing);
-    const double step = std::min(46.0, width() / 10.0), r = std::min(step, height() * 1.0) / 2 - 4;
-    const double left = (width() - 10 * step) / 2;
-    for (int i = 0; i < 10; ++i) {
-        const bool there = i < static_cast<int>(m_good.size());
-        const bool good = there && m_good[static_cast<std::size_t>(i)];
-        p.setPen(QPen(there ? t.hues.athlete : t.line, there ? 3 : 2));
-        p.setBrush(good ? QBrush(t.hues.athlete) : QBrush(Qt::NoBrush));
-        p.drawEllipse(QPointF(left + (i + 0.5) * step, height() / 2.0), r, r);
-    }
-}
 
 PracticePage::PracticePage(Workbench& bench) : m_bench(bench) {
     setFocusPolicy(Qt::StrongFocus);
@@ -134,6 +89,15 @@ QWidget* PracticePage::makeSettings() {
     m_note->setObjectName("practiceNote");
     m_note->setPlaceholderText(tr("a note on this block"));
     m_note->setAccessibleName(tr("Note"));
+    auto* film = new QPushButton(tr("On film …"));
+    film->setObjectName("filmVerdictsButton");
+    film->setToolTip(
+        tr("Reps of the films in hidden order: the athlete says, the coach says, then the measure shows."));
+    connect(film, &QPushButton::clicked, this, [this] {
+        auto* dialog = new FilmVerdictsDialog(m_bench, static_cast<unsigned>(m_bench.data().blocks.size() + 1), this);
+        dialog->setAttribute(Qt::WA_DeleteOnClose);
+        dialog->open();
+    });
     auto* card = new Card({});
     auto* first = new QHBoxLayout;
     first->addWidget(m_drills, 3);
@@ -142,6 +106,7 @@ QWidget* PracticePage::makeSettings() {
     auto* second = new QHBoxLayout;
     second->addWidget(fresh);
     second->addWidget(m_restButton);
+    second->addWidget(film);
     second->addWidget(m_rest, 1);
     second->addWidget(m_note, 2);
     m_cues = new QComboBox;
@@ -499,7 +464,7 @@ void PracticePage::takeBack() {
 
 void PracticePage::giveReason(int index) {
     const Block* b = block();
-    const auto reasons = drill() ? reasonsOf(m_bench.blueprint(), faultOf(drill()->id)) : std::vector<std::string>();
+    const auto reasons = drill() ? reasonsOfBad(m_bench.blueprint(), faultOf(drill()->id)) : std::vector<std::string>();
     if (!m_reasonOpen || !b || b->reps.empty() || index < 0 || index >= static_cast<int>(reasons.size()))
         return;
     Block changed = *b;
@@ -569,79 +534,6 @@ void PracticePage::keyPressEvent(QKeyEvent* e) {
     }
 }
 
-void PracticePage::fillReasons() {
-    clearLayout(m_reasons);
-    const auto reasons = drill() ? reasonsOf(m_bench.blueprint(), faultOf(drill()->id)) : std::vector<std::string>();
-    for (std::size_t i = 0; i < reasons.size(); ++i) {
-        auto* chip = new QPushButton(QString("%1  %2").arg(i + 1).arg(q(reasons[i])));
-        chip->setToolTip(q(reasons[i]));
-        chip->setFocusPolicy(Qt::NoFocus);
-        chip->setEnabled(m_reasonOpen);
-        chip->setStyleSheet("text-align: left;");
-        connect(chip, &QPushButton::clicked, this, [this, i] { giveReason(static_cast<int>(i)); });
-        m_reasons->addWidget(chip, static_cast<int>(i) / 2, static_cast<int>(i) % 2);
-    }
-    QString why = tr("Why not? One more key, or go on.");
-    if (const Block* b = block(); b && !b->reps.empty() && !b->reps.back().reason.empty())
-        why = tr("Noted: %1").arg(q(b->reps.back().reason));
-    m_why->setText(why);
-}
-
-void PracticePage::fillToday() {
-    clearLayout(m_today);
-    struct Entry {
-        std::string drill{};
-        int good = 0, reps = 0;
-        bool planned = false, done = false;
-        double alone = 0.0; ///< minutes without a coach
-    };
-    std::vector<Entry> entries;
-    const auto entry = [&](const std::string& id) -> Entry& {
-        for (auto& e : entries)
-            if (e.drill == id)
-                return e;
-        entries.push_back({id});
-        return entries.back();
-    };
-    for (const auto& [id, b] : m_bench.data().planned)
-        if (b.day == day() && b.state != BlockState::dropped) {
-            entry(b.drill).planned = true;
-            entry(b.drill).done |= b.state == BlockState::done;
-        }
-    for (const auto& [id, b] : m_bench.data().blocks)
-        if (b.day == day()) {
-            auto& e = entry(b.drill);
-            for (const auto& r : b.reps)
-                e.good += r.good();
-            e.reps += static_cast<int>(b.reps.size());
-            e.alone += b.own ? b.own->minutes : 0.0;
-        }
-    for (const auto& e : entries) {
-        const Drill* d = m_bench.blueprint().drill(e.drill);
-        auto* button = new QPushButton(
-            tr("%1\n%2").arg(q(d ? d->name : e.drill), e.reps > 0    ? tr("%1 of %2 good").arg(e.good).arg(e.reps)
-                                                       : e.alone > 0 ? tr("%1 min alone").arg(e.alone)
-                                                       : e.planned   ? tr("planned")
-                                                                     : QString()));
-        button->setCheckable(true);
-        button->setChecked(drill() && drill()->id == e.drill);
-        button->setFocusPolicy(Qt::NoFocus);
-        button->setSizePolicy(QSizePolicy::Preferred, QSizePolicy::Fixed);
-        connect(button, &QPushButton::clicked, this, [this, id = e.drill] {
-            if (const int i = m_drills->findData(q(id)); i >= 0) {
-                m_drills->setCurrentIndex(i);
-                m_chosen = true;
-                newBlock();
-            }
-        });
-        m_today->addWidget(button);
-    }
-    if (entries.empty())
-        m_today->addWidget(
-            new QLabel(tr("Nothing is planned for this day. Choose a drill, and count good reps, not reps.")));
-    m_today->addStretch();
-}
-
 void PracticePage::refresh() {
     const Drill* d = drill();
     if (!d)
@@ -678,14 +570,14 @@ void PracticePage::refresh() {
         for (const auto& r : previous->reps)
             (r.good() ? counted.back().good : counted.back().bad) += 1;
     }
-    const Gate g = gate(counted, m_bench.book().today());
+    const Gate g = gate(counted, m_bench.book().today(), gateOptions(m_bench.blueprint().gate));
     m_gate->setText(previous && current ? tr("With the last block: %1").arg(q(g.words)) : q(g.words));
     int allGood = 0, allBad = 0;
     for (const auto& b : counted) {
         allGood += b.good;
         allBad += b.bad;
     }
-    m_bar->show(allGood, allBad);
+    m_bar->show(allGood, allBad, m_bench.blueprint().gate);
     fillReasons();
     fillToday();
 }

@@ -4,9 +4,10 @@
 
 #include "desktop/parts/card.h"
 #include "desktop/practice/metronome.h"
-#include "desktop/programme/drill_card.h"
-#include "desktop/programme/right_and_wrong.h"
-#include "desktop/shell/workbench.h"
+#include "desktop/workbench/drill_card.h"
+#include "desktop/workbench/rep_dots.h"
+#include "desktop/workbench/right_and_wrong.h"
+#include "desktop/workbench/workbench.h"
 
 #include <QComboBox>
 #include <QDateEdit>
@@ -19,21 +20,9 @@
 
 namespace riflesso {
 
-/// The last ten reps: filled = good, hollow = not yet.
-class RepDots : public QWidget {
-    Q_OBJECT
-public:
-    explicit RepDots(QWidget* parent = nullptr) : QWidget(parent) {}
-    void show(const std::vector<PractisedRep>& reps);
-    [[nodiscard]] QSize sizeHint() const override { return {460, 44}; }
-    [[nodiscard]] QSize minimumSizeHint() const override { return {220, 36}; }
-
-protected:
-    void paintEvent(QPaintEvent*) override;
-
-private:
-    std::vector<bool> m_good;
-};
+/// What can be wrong with a rep, in the words of the fault's measures and the checkpoints; four at most, the last one
+/// is "something else".
+std::vector<std::string> reasonsOfBad(const Blueprint& blueprint, const std::string& fault);
 
 /// Keys: G, arrow up or a presenter's forward = good; B, arrow down or its backward = not yet, and then a number for
 /// the reason, or none; Backspace or its black-screen key takes the last rep back; N begins a new block; R a rest; T

@@ -2,7 +2,7 @@
 /// \file
 /// The ladder of each focus: its drills, easiest stage first, with what their gates say.
 
-#include "desktop/shell/workbench.h"
+#include "desktop/workbench/workbench.h"
 
 #include <QWidget>
 

@@ -1,6 +1,7 @@
 #include "desktop/programme/plan_calendar.h"
 
 #include "casebook/text.h"
+#include "core/programme/support.h"
 #include "desktop/theme/theme.h"
 
 #include <QApplication>
@@ -67,8 +68,7 @@ void PlanCalendar::choose(std::optional<std::size_t> block) {
 }
 
 QString PlanCalendar::nameOf(const std::string& drill) const {
-    const Drill* d = m_blueprint.drill(drill);
-    return q(d ? d->name : drill);
+    return q(workName(m_blueprint, drill));
 }
 
 int PlanCalendar::faultIndex(const std::string& fault) const {
@@ -172,7 +172,7 @@ void PlanCalendar::paintChip(QPainter& p, const QRectF& box, const PlannedBlock&
         p.setBrush(hue);
         p.drawPolygon(QPolygonF({box.topRight(), box.topRight() - QPointF(9, 0), box.topRight() + QPointF(0, 9)}));
     }
-    QFont font = typeface(Type::small, !b.home());
+    QFont font = typeface(Type::small, b.kind == BlockKind::session);
     font.setStrikeOut(b.state == BlockState::missed);
     p.setFont(font);
     p.setPen(over ? t.quiet : t.text);

@@ -1,9 +1,12 @@
 #include "desktop/programme/programme_page.h"
 #include "files/write_file.h"
 #include "library/calendar_file.h"
+#include "library/shelves.h"
 
 #include "casebook/planner.h"
+#include "casebook/shipped.h"
 #include "casebook/text.h"
+#include "desktop/programme/own_drill_dialog.h"
 #include "desktop/theme/theme.h"
 
 #include <QDateTime>
@@ -74,6 +77,11 @@ ProgrammePage::ProgrammePage(Workbench& bench) : m_bench(bench) {
     bar->addWidget(m_regime);
     bar->addWidget(m_weeks);
     bar->addWidget(hours);
+    auto* own = new QPushButton(tr("Own drill …"));
+    own->setObjectName("ownDrillButton");
+    own->setToolTip(tr("A drill of yours, for every case of this technique in this library."));
+    connect(own, &QPushButton::clicked, this, [this] { editOwnDrill({}); });
+    bar->addWidget(own);
     bar->addSpacing(8);
     bar->addWidget(m_head, 1);
     bar->addWidget(m_anew);
@@ -140,6 +148,7 @@ ProgrammePage::ProgrammePage(Workbench& bench) : m_bench(bench) {
         showDrill();
     });
     connect(m_calendar, &PlanCalendar::chosenChanged, this, &ProgrammePage::showDrill);
+    connect(m_drill, &DrillCard::editWanted, this, &ProgrammePage::editOwnDrill);
     connect(m_calendar, &PlanCalendar::considered, this, &ProgrammePage::consider);
     connect(m_calendar, &PlanCalendar::moved, this, [this](std::size_t i, Day day) {
         PlannedBlock b = m_calendar->blocks()[i];
@@ -198,6 +207,47 @@ ProgrammePage::ProgrammePage(Workbench& bench) : m_bench(bench) {
     auto* seen = new WhenSeen(this, [this] { refresh(); });
     connect(&bench.book(), &Casebook::analysed, seen, [seen] { (*seen)(); });
     refresh();
+}
+
+void ProgrammePage::editOwnDrill(const QString& id) {
+    const auto folder = m_bench.book().library().folder();
+    auto kept = readOwnDrills(folder);
+    if (!kept) {
+        m_head->setText(q(kept.error().text()));
+        return;
+    }
+    OwnDrill drill{m_bench.blueprint().id, m_bench.analysis().judgement.focus, {}};
+    for (const auto& d : *kept)
+        if (d.drill.id == id.toStdString())
+            drill = d;
+    auto* dialog = new OwnDrillDialog(m_bench.blueprint(), drill, this);
+    dialog->setAttribute(Qt::WA_DeleteOnClose);
+    connect(dialog, &QDialog::accepted, this, [this, dialog, folder] {
+        auto all = readOwnDrills(folder); // another window may have added one meanwhile
+        if (!all) {
+            m_head->setText(q(all.error().text()));
+            return;
+        }
+        OwnDrill made = dialog->drill();
+        const auto same = [&](const OwnDrill& d) { return d.drill.id == made.drill.id; };
+        const auto it = std::find_if(all->begin(), all->end(), same);
+        if (dialog->removal()) {
+            std::erase_if(*all, same);
+        } else if (it != all->end()) {
+            *it = made;
+        } else {
+            made.drill.id = freshDrillId(*all);
+            all->push_back(made);
+        }
+        const auto done = keepOwnDrills(folder, *all);
+        auto blueprint = blueprintForCase(folder, m_bench.blueprint().id);
+        if (done && blueprint)
+            m_bench.book().takeBlueprint(std::move(*blueprint));
+        m_head->setText(!done               ? q(done.error().text())
+                        : dialog->removal() ? tr("The drill is gone from the ladder.")
+                                            : tr("“%1” stands on the ladder now.").arg(q(made.drill.name)));
+    });
+    dialog->open();
 }
 
 Day ProgrammePage::lastDay() const {

@@ -3,10 +3,10 @@
 /// Programme: the ladder of each focus, the weeks that can be bent by hand, the drill.
 
 #include "desktop/parts/card.h"
-#include "desktop/programme/drill_card.h"
 #include "desktop/programme/ladder_view.h"
 #include "desktop/programme/plan_calendar.h"
-#include "desktop/shell/workbench.h"
+#include "desktop/workbench/drill_card.h"
+#include "desktop/workbench/workbench.h"
 
 #include <QComboBox>
 #include <QFutureWatcher>
@@ -45,6 +45,8 @@ private:
     /// Changes one block by hand, and has the weeks round it laid anew.
     void bend(PlannedBlock block, const QString& what, bool around = true);
     void addDrill(const QString& drill, Day day);
+    /// Makes or changes a drill of the coach's own; an empty id makes one.
+    void editOwnDrill(const QString& id);
     void remove(std::size_t block);
     void menu(std::size_t block, const QPoint& at);
     void overrule(const Breach& breach);

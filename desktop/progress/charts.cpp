@@ -1,8 +1,8 @@
 #include "desktop/progress/progress_page.h"
 
 #include "casebook/text.h"
-#include "desktop/parts/rep_still.h"
 #include "desktop/theme/theme.h"
+#include "desktop/workbench/rep_still.h"
 #include "handover/progress_words.h"
 #include "handover/words.h"
 

@@ -1,8 +1,8 @@
 #include "desktop/progress/progress_page.h"
 
 #include "casebook/text.h"
-#include "desktop/parts/rep_still.h"
 #include "desktop/theme/theme.h"
+#include "desktop/workbench/rep_still.h"
 #include "handover/progress_words.h"
 #include "handover/words.h"
 
@@ -120,7 +120,11 @@ void ProgressPage::refresh() {
         answer = practisedWords(m_bench.data(), m_bench.book().today());
         break;
     default:
-        answer = trend ? movedWords(b, *trend) + " " + goalWords(b, m_bench.data().brief.aim, *trend) : std::string();
+        if (trend)
+            for (const auto& words :
+                 {movedWords(b, *trend), againstBestWords(b, *trend), keptWords(m_bench.data(), b, *trend),
+                  transferredWords(*trend), goalWords(b, m_bench.data().brief.aim, *trend)})
+                answer += words.empty() ? "" : (answer.empty() ? "" : " ") + words;
     }
     m_answer->setText(answer.empty() ? tr("Findings give the focus first; each later film adds a point here.")
                                      : q(answer));

@@ -6,7 +6,7 @@
 #include "core/progress/sets.h"
 #include "desktop/parts/card.h"
 #include "desktop/progress/story_line.h"
-#include "desktop/shell/workbench.h"
+#include "desktop/workbench/workbench.h"
 
 #include <QComboBox>
 #include <QStackedWidget>

@@ -41,7 +41,7 @@ std::vector<StoryLine::Mark> StoryLine::marks() const {
                        film.second});
     std::map<Day, std::pair<int, int>> reps;
     for (const auto& [id, b] : kept.blocks)
-        for (const auto& r : b.reps) {
+        for (const auto& r : b.film.empty() ? b.reps : std::vector<PractisedRep>()) {
             reps[b.day].first += r.good();
             ++reps[b.day].second;
         }

@@ -2,7 +2,7 @@
 /// \file
 /// The case's story as one line of time: films, practice, what was worked on, competitions. A click leads there.
 
-#include "desktop/shell/workbench.h"
+#include "desktop/workbench/workbench.h"
 
 #include <QWidget>
 

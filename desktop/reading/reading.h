@@ -3,7 +3,7 @@
 /// First reading: one button on a fresh take or on a whole day.
 
 #include "casebook/first_words.h"
-#include "desktop/marking/carrier.h"
+#include "desktop/workbench/carrier.h"
 #include "intake/find_body.h"
 
 #include <QObject>

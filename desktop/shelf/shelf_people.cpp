@@ -7,6 +7,7 @@
 #include "desktop/parts/card.h"
 #include "desktop/shelf/arrival_dialog.h"
 #include "desktop/shelf/athlete_page.h"
+#include "desktop/shelf/squad_practice.h"
 #include "desktop/shelf/squad_sheet.h"
 
 #include <QFileDialog>
@@ -36,6 +37,13 @@ SquadSheet* ShelfPage::showSquad() {
                                  m_model.today(), this);
     sheet->setAttribute(Qt::WA_DeleteOnClose);
     connect(sheet, &SquadSheet::openCase, this, &ShelfPage::openCase);
+    connect(sheet, &SquadSheet::practiceWanted, this,
+            [this, sheet](const Blueprint& blueprint, const std::vector<SquadRow>& rows, const QString& fault) {
+                auto* practice =
+                    new SquadPractice(m_library, blueprint, rows, fault.toStdString(), m_model.today(), sheet);
+                practice->setAttribute(Qt::WA_DeleteOnClose);
+                practice->open();
+            });
     sheet->open();
     return sheet;
 }

@@ -330,6 +330,15 @@ SquadSheet::SquadSheet(const QString& squad, const std::vector<ShelfAthlete>& at
     m_session->setAlignment(Qt::AlignTop);
     auto* printing = new QPushButton(tr("Print the session …"));
     printing->setObjectName("squadPrint");
+    auto* together = new QPushButton(tr("Practise together …"));
+    together->setObjectName("squadTogether");
+    together->setToolTip(tr("Tap a name, then the verdict: everybody's reps are counted in their own cases."));
+    connect(together, &QPushButton::clicked, this, [this] {
+        std::vector<SquadMember> members;
+        for (const auto& r : m_rows)
+            members.push_back(r.member);
+        emit practiceWanted(m_blueprint, m_rows, q(sessionForAll(members, kStations).fault));
+    });
     auto* close = new QPushButton(tr("Close"));
     auto* legend = wrapped(tr("Ringed: works on it. Full: has it. Hook: held. Half: the film cannot tell. Dash: not "
                               "filmed so that it shows. Small dot: does not have it."),
@@ -346,6 +355,7 @@ SquadSheet::SquadSheet(const QString& squad, const std::vector<ShelfAthlete>& at
     sessionText->setFrameShape(QFrame::NoFrame);
     sessionText->setWidget(m_session);
     session->body()->addWidget(sessionText, 1);
+    session->body()->addWidget(together);
     session->body()->addWidget(printing);
     auto* top = new QHBoxLayout;
     auto* title = new QLabel(squad);

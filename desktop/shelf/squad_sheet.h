@@ -84,6 +84,9 @@ public:
 
 signals:
     void openCase(riflesso::Id caseId);
+    /// Several practise at once; the fault is the session's, empty when there is none.
+    void practiceWanted(const riflesso::Blueprint& blueprint, const std::vector<riflesso::SquadRow>& rows,
+                        const QString& fault);
 
 protected:
     void resizeEvent(QResizeEvent* e) override;

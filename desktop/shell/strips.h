@@ -2,7 +2,7 @@
 /// \file
 /// The case strip on top and the path of the nine workspaces under it.
 
-#include "desktop/shell/workbench.h"
+#include "desktop/workbench/workbench.h"
 
 #include <QAbstractButton>
 #include <QLabel>

@@ -35,6 +35,13 @@ inline QWidget* atTopOfScroll(QWidget* inner) {
 
 /// Ids and the names by which people know them.
 using Options = std::vector<std::pair<std::string, QString>>;
+/// Things with an id and a name as options.
+template <typename List> Options optionsOf(const List& list) {
+    Options out;
+    for (const auto& x : list)
+        out.emplace_back(x.id, q(x.name));
+    return out;
+}
 
 /// A field is given as a function `(auto& blueprint, int index) -> auto&`, so that the same one reads and writes.
 class ItemForm : public QWidget {

@@ -88,7 +88,7 @@ std::vector<TriedValue> tryMeasure(const Blueprint& blueprint, const MeasureDefi
             continue;
         const bool model = take->second.performer == Performer::model;
         const MeasureDefinition& one = isAcrossReps(d.kind) && !d.base.empty() ? *d.base.front() : d;
-        if (!isNoted(one.kind) && one.view != take->second.view)
+        if (!isNoted(one.kind) && !serves(take->second.view, one.view))
             continue;
         TriedValue v{QString("%1, rep %2").arg(q(take->second.title)).arg(rep.number), model,
                      evaluate(one, *motion->second, rep.positions, setups.at(rep.take), factsOf(blueprint, rep))};
@@ -327,9 +327,9 @@ void MeasureEditor::buildFields() {
             auto& d = def(b, m_form->index());
             const int i = direction->currentData().toInt();
             d.direction = i < 0 ? std::nullopt : std::optional(static_cast<Direction>(i));
-            if (d.direction == Direction::across)
+            if (d.direction == Direction::across && d.view == View::side)
                 d.view = View::front;
-            if (d.direction == Direction::forward)
+            if (d.direction == Direction::forward && (d.view == View::front || d.view == View::rear))
                 d.view = View::side;
         });
     });
@@ -471,9 +471,9 @@ void MeasureEditor::showRows() {
     using K = MeasureKind;
     const bool feet = d.kind == K::contacts || (d.kind == K::recovery && d.aspect == Aspect::steps);
     const bool way = d.kind == K::cadence && d.aspect != Aspect::rate; // a rate is read from its positions alone
-    const bool lengths =
-        is({K::offset, K::order, K::stack, K::speed, K::path, K::stillness, K::dwell, K::gap, K::turn, K::facing}) ||
-        way || feet || (d.kind == K::overlap && d.aspect == Aspect::nearest);
+    const bool lengths = is({K::offset, K::order, K::stack, K::speed, K::path, K::stillness, K::dwell, K::gap, K::turn,
+                             K::facing, K::swing}) ||
+                         way || feet || (d.kind == K::overlap && d.aspect == Aspect::nearest);
     const std::map<QString, bool> shown = {
         {"aspect", !aspectsOf(d.kind).empty()},
         {"at", !is({K::symmetry, K::spread, K::drift})},
@@ -704,10 +704,9 @@ void MeasureEditor::tryIt() {
                 model.push_back(std::move(rep));
             }
         }
-        m_results->setText(
-            lines.isEmpty()
-                ? tr("No take of this case shows it: it needs a %1 view.").arg(q(enumName(kViewNames, d.view)))
-                : lines.join('\n'));
+        m_results->setText(lines.isEmpty()
+                               ? tr("No take of this case shows it: it needs a view %1.").arg(q(fromWhere(d.view)))
+                               : lines.join('\n'));
     } else {
         m_results->setText(tr("Open a case to try it on its films."));
     }

@@ -2,7 +2,7 @@
 /// \file
 /// The measure of a blueprint: its kind, its points on the figure, its target on the loaded reps.
 
-#include "desktop/shell/workbench.h"
+#include "desktop/workbench/workbench.h"
 #include "desktop/workshop/band_plot.h"
 #include "desktop/workshop/figure_picker.h"
 #include "desktop/workshop/form.h"

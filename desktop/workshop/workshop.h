@@ -2,7 +2,7 @@
 /// \file
 /// The blueprint workshop: a window of its own in which a technique is described without writing JSON.
 
-#include "desktop/shell/workbench.h"
+#include "desktop/workbench/workbench.h"
 #include "desktop/workshop/cause_graph.h"
 #include "desktop/workshop/measure_editor.h"
 

@@ -69,16 +69,16 @@ private slots:
                 const Pixel p = m_data.marks[1][n][FrameIndex(f)].at;
                 r.marks.push_back({FrameIndex(f), n, {p.x + e(random), p.y + e(random)}});
             }
-        const auto all = agreementOf(m_blueprint, m_data.takes[1], m_data.marks[1], againOf(r));
+        const auto all = agreementByMeasure(m_blueprint, m_data.takes[1], m_data.marks[1], againOf(r));
         const auto knee =
-            std::find_if(all.begin(), all.end(), [](const Agreement& a) { return a.measure == "guard_knee"; });
+            std::find_if(all.begin(), all.end(), [](const MeasureAgreement& a) { return a.measure == "guard_knee"; });
         QVERIFY(knee != all.end() && knee->frames == 20 && knee->reliability && knee->limits);
         QVERIFY(knee->reliability->icc21.value > 0.98);
         // 1 px on limbs of 100 px is about 1.4 degrees of difference; SEM is that over √2.
         QVERIFY(knee->reliability->sem > 0.4 && knee->reliability->sem < 1.7);
         QVERIFY(knee->unit == "°" || !knee->unit.empty());
         const auto elbow =
-            std::find_if(all.begin(), all.end(), [](const Agreement& a) { return a.measure == "guard_elbow"; });
+            std::find_if(all.begin(), all.end(), [](const MeasureAgreement& a) { return a.measure == "guard_elbow"; });
         QVERIFY(elbow != all.end() && elbow->frames == 0 && !elbow->reliability && !elbow->why.empty());
     }
 };

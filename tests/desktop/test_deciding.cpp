@@ -6,12 +6,12 @@
 #include "desktop/findings/chain_view.h"
 #include "desktop/findings/finding_list.h"
 #include "desktop/findings/still_pair.h"
-#include "desktop/mirror/moving.h"
 #include "desktop/practice/practice_page.h"
 #include "desktop/programme/programme_page.h"
 #include "desktop/progress/story_line.h"
 #include "desktop/shell/walk.h"
 #include "desktop/theme/theme.h"
+#include "desktop/workbench/moving.h"
 #include "tests/support/window_test.h"
 
 #include <QAction>

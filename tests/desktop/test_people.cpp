@@ -1,6 +1,7 @@
 // A squad as a sheet, small and large, and one person over several techniques: from their cards alone.
 
 #include "desktop/shelf/athlete_page.h"
+#include "desktop/shelf/squad_practice.h"
 #include "desktop/shelf/squad_sheet.h"
 
 #include "casebook/shipped.h"
@@ -11,6 +12,7 @@
 #include <QLabel>
 #include <QPushButton>
 #include <QSignalSpy>
+#include <QTemporaryDir>
 #include <QTest>
 
 #include <algorithm>
@@ -65,6 +67,53 @@ private slots:
     void initTestCase() {
         QVERIFY(loadFonts());
         useTheme(Theme::light());
+    }
+    void practiceTogether() {
+        QTemporaryDir dir;
+        std::shared_ptr<Library> library = std::move(*Library::create(dir.filePath("library").toStdString()));
+        std::vector<SquadRow> rows;
+        for (const char* name : {"Ada Linn", "Bo Karsten", "Cleo Amari"}) {
+            Brief brief;
+            brief.athlete.name = name;
+            SquadRow row;
+            row.member.name = name;
+            row.caseId = *library->addCase("fencing-lunge", brief);
+            rows.push_back(row);
+        }
+        const auto b = *blueprint("fencing-lunge");
+        const Fault& fault = b.faults.front();
+        SquadPractice dialog(library, b, rows, fault.id, m_today);
+        dialog.show();
+        QVERIFY(!dialog.block(0));
+        QTest::keyClick(&dialog, Qt::Key_G);
+        QTest::keyClick(&dialog, Qt::Key_3);
+        QCOMPARE(dialog.chosen(), std::size_t(2));
+        for (const auto key : {Qt::Key_B, Qt::Key_G, Qt::Key_G, Qt::Key_Backspace})
+            QTest::keyClick(&dialog, key);
+        QTest::keyClick(&dialog, Qt::Key_9); // nobody
+        QCOMPARE(dialog.chosen(), std::size_t(2));
+        picture("squad-practice", dialog);
+        // Written at once, each into the own case.
+        const auto reopened = std::move(*Library::open(dir.filePath("library").toStdString()));
+        const auto reps = [&](std::size_t i) {
+            std::string out;
+            const auto kept = reopened->load(rows[i].caseId);
+            for (const auto& [id, block] : kept->blocks)
+                for (const auto& r : block.reps)
+                    out += *r.coach ? 'G' : 'B';
+            return out;
+        };
+        QCOMPARE(reps(0), std::string("G"));
+        QCOMPARE(reps(1), std::string());
+        QCOMPARE(reps(2), std::string("BG"));
+        const auto first = reopened->load(rows[0].caseId);
+        QCOMPARE(first->blocks.begin()->second.drill, fault.drills.front());
+        // Another drill is another block.
+        auto* drills = dialog.findChild<QComboBox*>("squadDrill");
+        drills->setCurrentIndex(1);
+        emit drills->activated(1);
+        QTest::keyClick(&dialog, Qt::Key_G);
+        QCOMPARE(reopened->load(rows[2].caseId)->blocks.size(), std::size_t(2));
     }
     void aSquad_data() {
         QTest::addColumn<int>("n");

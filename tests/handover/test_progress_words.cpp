@@ -47,6 +47,32 @@ private slots:
         QCOMPARE(comparable(scored).size(), std::size_t(2));
         QVERIFY(says(movedWords(m_blueprint, scored), "At fixed feed: Yes"));
     }
+    void keptTransferredAndBest() {
+        const Stage calm = Stage::fixedFeed;
+        CaseData data;
+        auto t = trend({{150, calm}, {170, calm}, {171, calm}});
+        QVERIFY(keptWords(data, m_blueprint, t).empty()); // filmed every week
+        t.points[2].day = t.points[1].day + days(20);
+        QVERIFY2(says(keptWords(data, m_blueprint, t), "Kept over 20 days without it: +1"),
+                 keptWords(data, m_blueprint, t).c_str());
+        t.points[2].value = 158;
+        QVERIFY(says(keptWords(data, m_blueprint, t), "Not kept over 20 days"));
+        Block practised;
+        practised.day = t.points[1].day + days(5);
+        data.blocks[1] = practised;
+        QVERIFY(keptWords(data, m_blueprint, t).empty()); // it was no pause
+        QVERIFY(transferredWords(t).empty());
+        const auto more = trend({{150, calm}, {170, calm}, {172, Stage::open}, {150, Stage::scored}});
+        QVERIFY2(says(transferredWords(more), "at fixed feed since") &&
+                     says(transferredWords(more), "not yet at scored"),
+                 transferredWords(more).c_str());
+        QVERIFY(
+            says(transferredWords(trend({{150, calm}, {151, Stage::open}})), "Not inside the band under any stress"));
+        QVERIFY(
+            says(againstBestWords(m_blueprint, trend({{150, calm}, {172, calm}, {158, calm}})), "Against the best ("));
+        QVERIFY(says(againstBestWords(m_blueprint, trend({{150, calm}, {160, calm}, {170, calm}})), "The best so far"));
+        QVERIFY(againstBestWords(m_blueprint, trend({{150, calm}, {170, calm}})).empty());
+    }
     void theGoal() {
         const auto goal = [&](double from, double to, double now) {
             return goalWords(m_blueprint, Goal{"rear_knee", from, to, m_today + days(25)},

@@ -539,9 +539,10 @@ private slots:
                  {QString("UPDATE cases SET brief = json_insert(brief, '$.athlete', json('%1'))").arg(athlete),
                   QString("INSERT INTO cases (id, blueprint, brief) SELECT 2, 'rowing-ergometer', brief FROM cases"),
                   QString("DROP TABLE links"), QString("DROP TABLE repeats"), QString("DROP TABLE decisions"),
-                  QString("DROP TABLE planned"), QString("DROP TABLE ids"), QString("DROP TABLE athletes"),
-                  QString("DROP INDEX cases_of_athlete"), QString("ALTER TABLE takes DROP COLUMN camera"),
-                  QString("ALTER TABLE cases DROP COLUMN athlete"), QString("ALTER TABLE cases DROP COLUMN card")})
+                  QString("DROP TABLE planned"), QString("DROP TABLE notes"), QString("DROP TABLE ids"),
+                  QString("DROP TABLE athletes"), QString("DROP INDEX cases_of_athlete"),
+                  QString("ALTER TABLE takes DROP COLUMN camera"), QString("ALTER TABLE cases DROP COLUMN athlete"),
+                  QString("ALTER TABLE cases DROP COLUMN card")})
                 QVERIFY2(query.exec(sql), qPrintable(sql + query.lastError().text()));
             for (const char* table : {"cases", "takes", "reps", "blocks"})
                 QVERIFY(query.exec(QString("ALTER TABLE %1 DROP COLUMN version").arg(table)) &&
@@ -583,6 +584,12 @@ private slots:
         r.choice = "disengage";
         r.worked = false;
         r.stage = Stage::open;
+        r.landed = Landing{FrameIndex(7), {12.5, 3}};
+        t.zone = Zone{{10, 20}, {30, 20}};
+        FrameNote note{
+            9,   5,   FrameIndex(3), {{1, 2}, {3, 4.5}},       FrameIndex(6), {{2, 2}, {3, 3}}, "angle", 90.5,
+            1.5, "°", "the knee",    *dayFromIso("2026-11-20")};
+        FindingDecision own{10, {}, "the knee", DecisionKind::parked, {}, note.day, Consent::notAsked, {}, 9};
         Take other = someTake(7);
         Link link;
         link.id = 8;
@@ -591,11 +598,12 @@ private slots:
         link.shared = {{FrameIndex(1), FrameIndex(2)}};
         link.sound = SoundMatch{0.5, 0.001, 1.7, 0.4};
         QVERIFY((*l)->apply(1, {TakeEdit{5, someTake(5), t}, TakeEdit{7, {}, other}, RepEdit{6, {}, r},
-                                LinkEdit{8, {}, link}})
+                                LinkEdit{8, {}, link}, NoteEdit{9, {}, note}, DecisionEdit{10, {}, own}})
                     .ok());
         data = (*l)->load(1);
         QVERIFY2(data.ok(), data ? "" : data.error().text().c_str());
         QVERIFY(data->takes.at(5) == t && data->reps.at(6) == r && data->links.at(8) == link);
+        QVERIFY(data->notes.at(9) == note && data->decisions.at(10) == own);
         l = Library::open(folder);
         QVERIFY((*l)->freshId() > 5);
         QCOMPARE((*l)->knownFilms()->at("ab"), t.film);

@@ -104,9 +104,7 @@ inline std::optional<double> truthOf(MeasureDefinition d, const Filmed& f, const
         return r ? std::optional(r->value) : std::nullopt;
     }
     const auto v = evaluate(d, f.motion, f.positions, setup);
-    if (v.refused)
-        return std::nullopt;
-    return onFrame ? v.value + v.rate * f.positions.at(d.at).shift : v.value;
+    return v.refused ? std::nullopt : std::optional(v.value);
 }
 
 // "path straightness", "speed max", "lean".

@@ -50,7 +50,7 @@ private slots:
         lean.direction = Direction::across;
         QVERIFY(problemOf(lean).empty());
         lean.view = View::side;
-        QVERIFY(problemOf(lean).find("front") != std::string::npos);
+        QVERIFY(problemOf(lean).find("from the side") != std::string::npos);
         lean.direction = Direction::up;
         QVERIFY(!problemOf(lean).empty());
         auto offset = of(MeasureKind::offset, {"head", "neck"});
@@ -72,7 +72,7 @@ private slots:
     void namesGoBothWays() {
         for (auto n : kMeasureKindNames)
             QCOMPARE(enumName(kMeasureKindNames, *enumFromName<MeasureKind>(kMeasureKindNames, n)), std::string(n));
-        QVERIFY(!enumFromName<View>(kViewNames, "below"));
+        QVERIFY(!enumFromName<View>(kViewNames, "beside"));
     }
     void whatEachKindNeeds_data() {
         QTest::addColumn<int>("kind");

@@ -205,7 +205,8 @@ private slots:
         };
         const Positions here = {{"here", {FrameIndex(0), {}}}};
         QVERIFY(reason(knee, {}, side).find("not placed") != std::string::npos);
-        QVERIFY(reason(knee, here, {View::front, Facing::camera, Side::left}).find("side view") != std::string::npos);
+        QVERIFY(reason(knee, here, {View::front, Facing::camera, Side::left}).find("view from the side") !=
+                std::string::npos);
         QVERIFY(reason(of(MeasureKind::angle, {"lead_hip", "lead_elbow", "lead_ankle"}), here, side)
                     .find("left elbow is not marked") != std::string::npos);
         QVERIFY(reason(knee, {{"here", {FrameIndex(3), {}}}}, side).find("not marked") != std::string::npos);

@@ -152,6 +152,7 @@ private slots:
             v.u = v.uMarks = 4.0;
             hand.push_back({std::to_string(i), {}, {v}});
             v.draft = true;
+            v.uShared = 4.0 * std::sqrt(0.74); // as evaluate() has it
             drafted.push_back({std::to_string(i), {}, {v}});
         }
         const auto a = gather("m", hand), b = gather("m", drafted);

@@ -1,0 +1,70 @@
+#include "casebook/body.h"
+
+#include "core/statistics/numbers.h"
+
+#include <algorithm>
+
+namespace riflesso {
+
+std::set<std::string> partsOfFault(const Blueprint& blueprint, const Fault& fault, Side handedness) {
+    std::set<std::string> out;
+    for (const auto& i : fault.indicators)
+        if (const BlueprintMeasure* m = blueprint.measure(i.measure))
+            for (const auto& landmark : landmarksOf(m->definition, handedness))
+                if (const std::string part = partOf(landmark); !part.empty())
+                    out.insert(part);
+    return out;
+}
+
+std::vector<std::string> hurtingFaults(const Blueprint& blueprint, const Athlete& athlete) {
+    std::vector<std::string> out;
+    for (const auto& fault : blueprint.faults) {
+        const auto parts = partsOfFault(blueprint, fault, athlete.handedness);
+        if (std::any_of(athlete.body.begin(), athlete.body.end(),
+                        [&](const BodyNote& n) { return n.pain && parts.contains(n.part); }))
+            out.push_back(fault.id);
+    }
+    return out;
+}
+
+std::vector<BodyNote> notesForDrill(const Blueprint& blueprint, const std::string& drill, const Athlete& athlete) {
+    std::set<std::string> parts;
+    for (const auto& fault : blueprint.faults)
+        if (std::find(fault.drills.begin(), fault.drills.end(), drill) != fault.drills.end())
+            parts.merge(partsOfFault(blueprint, fault, athlete.handedness));
+    std::vector<BodyNote> out;
+    std::copy_if(athlete.body.begin(), athlete.body.end(), std::back_inserter(out),
+                 [&](const BodyNote& n) { return parts.contains(n.part); });
+    return out;
+}
+
+std::string growthWords(const Athlete& athlete) {
+    constexpr double kSeen = 2.0; // cm: more than two measurings of one body differ (common practice, no source)
+    if (athlete.growth.size() < 2)
+        return {};
+    const Growth& now = athlete.growth.back();
+    const Growth* first = nullptr;
+    for (const auto& g : athlete.growth)
+        if (!first && now.day - g.day <= std::chrono::days(366))
+            first = &g;
+    const double by = now.stature - first->stature;
+    if (by < kSeen)
+        return {};
+    return "Grown " + fixed(by, 0) + " cm since " + isoDate(first->day) +
+           ": films from before show another body. Lengths in its own segments still hold; metres and habits change.";
+}
+
+void setStature(Athlete& athlete, Day day, double stature) {
+    std::erase_if(athlete.growth, [&](const Growth& g) { return g.day == day; });
+    if (stature > 0.0)
+        athlete.growth.push_back({day, stature});
+    std::sort(athlete.growth.begin(), athlete.growth.end(),
+              [](const Growth& a, const Growth& b) { return a.day < b.day; });
+}
+
+std::string bodyWords(const BodyNote& note) {
+    return note.part + (note.words.empty() ? "" : ": " + note.words) +
+           (note.since ? ", since " + isoDate(*note.since) : "") + (note.pain ? ", hurts now" : "");
+}
+
+} // namespace riflesso

@@ -1,0 +1,79 @@
+#include "casebook/film_verdicts.h"
+
+#include "core/statistics/distributions.h"
+#include "core/statistics/numbers.h"
+
+#include <algorithm>
+#include <cmath>
+#include <random>
+
+namespace riflesso {
+namespace {
+const MeasureValue* valueOn(const Analysis& analysis, const std::string& measure, Id rep) {
+    const auto it = analysis.measured.find(rep);
+    if (it == analysis.measured.end())
+        return nullptr;
+    for (const auto& v : it->second.values)
+        if (v.measure == measure && !v.refused)
+            return &v;
+    return nullptr;
+}
+} // namespace
+
+std::vector<Id> repsToJudge(const CaseData& data, const Blueprint& blueprint, const Analysis& analysis,
+                            const std::string& measure, unsigned seed) {
+    std::vector<Id> out;
+    for (const auto& [id, rep] : data.reps)
+        if (data.takes.at(rep.take).performer == Performer::athlete && machineVerdict(blueprint, analysis, measure, id))
+            out.push_back(id);
+    std::mt19937 random(seed);
+    std::shuffle(out.begin(), out.end(), random);
+    return out;
+}
+
+std::optional<MachineVerdict> machineVerdict(const Blueprint& blueprint, const Analysis& analysis,
+                                             const std::string& measure, Id rep) {
+    const MeasureValue* v = valueOn(analysis, measure, rep);
+    const Deviation* d = analysis.deviation(measure);
+    const BlueprintMeasure* m = blueprint.measure(measure);
+    if (!v || !d || !m || !d->judged)
+        return std::nullopt;
+    MachineVerdict out;
+    const double u = std::max(v->u, 1e-12);
+    out.inside = normalCdf(d->band.hi, v->value, u) - normalCdf(d->band.lo, v->value, u);
+    const double sure = out.good() ? out.inside : 1.0 - out.inside;
+    out.words = std::string(sure >= 0.95 ? "" : "probably ") + (out.good() ? "good" : "not yet good") + " (" +
+                fixed(sure, 2) + ")";
+    return out;
+}
+
+FilmAgreement filmAgreement(const CaseData& data, const std::string& measure) {
+    FilmAgreement out;
+    using Pairs = std::vector<std::pair<std::string, std::string>>;
+    Pairs athleteCoach, athleteFilm, coachFilm;
+    const auto word = [](bool good) { return std::string(good ? "good" : "not"); };
+    for (const auto& [id, block] : data.blocks) {
+        if (block.film.empty() || (!measure.empty() && block.film != measure))
+            continue;
+        for (const auto& r : block.reps) {
+            if (!r.machine)
+                continue;
+            ++out.reps;
+            out.bad += !*r.machine;
+            out.missedByCoach += !*r.machine && r.coach && *r.coach;
+            out.missedByAthlete += !*r.machine && r.athlete && *r.athlete;
+            if (r.athlete && r.coach)
+                athleteCoach.emplace_back(word(*r.athlete), word(*r.coach));
+            if (r.athlete)
+                athleteFilm.emplace_back(word(*r.athlete), word(*r.machine));
+            if (r.coach)
+                coachFilm.emplace_back(word(*r.coach), word(*r.machine));
+        }
+    }
+    out.athleteCoach = agreementOf(athleteCoach);
+    out.athleteFilm = agreementOf(athleteFilm);
+    out.coachFilm = agreementOf(coachFilm);
+    return out;
+}
+
+} // namespace riflesso

@@ -1,0 +1,300 @@
+#include "core/measure/phase.h"
+
+#include "core/measure/extreme.h"
+#include "core/measure/movement.h"
+#include "core/measure/reading.h"
+
+#include <Eigen/LU>
+
+#include <algorithm>
+#include <cmath>
+#include <functional>
+
+namespace riflesso {
+namespace {
+
+// Places and marks of some landmarks as they were marked, before smoothing, on the frames of a span.
+Motion asMarked(const Motion& motion, const std::vector<LandmarkName>& names, FrameIndex first, FrameIndex last,
+                bool jitterOnly) {
+    std::map<LandmarkName, MotionTrack> out;
+    for (const auto& name : names)
+        for (FrameIndex f = first; f <= last; f = f + 1)
+            if (const auto s = motion.at(name, f); s && s->markSigma > 0.0) {
+                MotionSample raw = *s;
+                raw.at = s->mark;
+                raw.sigma = jitterOnly ? s->jitter : s->markSigma;
+                raw.own = s->jitter;
+                out[name].samples[f] = raw;
+            } else if (s && kindOf(name) == PointKind::scene) {
+                out[name].samples[f] = *s;
+            }
+    return {std::move(out), motion.time()};
+}
+
+constexpr double kFlattened = 0.8; // of what smoothing is seen to take off a peak's speed, by draws
+
+} // namespace
+
+// One value out of all frames of a phase.
+MeasureValue evaluateOver(const MeasureDefinition& d, const Motion& motion, const PlacedPosition& from,
+                          const PlacedPosition& until, const ViewSetup& setup) {
+    const auto& time = motion.time();
+    const int all = until.frame - from.frame + 1;
+    if (all < 2)
+        return refuse(d, "\"" + d.until + "\" does not lie after \"" + d.at + "\"");
+    if (isTime(d) && !time.captureKnown())
+        return refuse(d, "the capture rate of this take is not set, so no time can be read");
+    std::vector<Sample> samples;
+    std::vector<double> own, lost;
+    std::vector<std::vector<double>> alike; // by frame: what the reps' common errors do there
+    std::string why;
+    MeasureValue v;
+    v.measure = d.id;
+    for (int f = from.frame.value; f <= until.frame.value; ++f) {
+        const auto r = readAt(d, motion, FrameIndex(f), setup);
+        if (!r) {
+            why = why.empty() ? r.error().text() : why;
+            continue;
+        }
+        // Values that go round are counted on from the frame before.
+        const double value =
+            samples.empty() ? r->value : samples.back().value + difference(d, r->value, samples.back().value);
+        const double common = rootOfSquares(r->alike);
+        samples.push_back({FrameIndex(f), time.real(FrameIndex(f)).value, value,
+                           std::sqrt(std::max(0.0, r->u * r->u - common * common))});
+        alike.push_back(r->alike);
+        own.push_back(r->own);
+        lost.push_back(r->lost);
+        v.draft = v.draft || r->draft;
+        if (r->filled)
+            v.reason = "read from a filled gap, in part";
+    }
+    if (const auto few = tooFewRead(samples.size(), all, why))
+        return refuse(d, few->text());
+    const double independent = independentRate(d, motion, setup);
+    const auto extreme = [&](bool largest) {
+        return extremeOf(samples, largest, time, instantError(from, time), instantError(until, time),
+                         Hertz(independent / 2.0));
+    };
+    // Figures made of several frames: each common error is the same one on all of them.
+    const auto commonOf = [&](const std::function<double(std::size_t)>& weight) {
+        std::vector<double> sum(alike.front().size());
+        for (std::size_t i = 0; i < alike.size(); ++i)
+            for (std::size_t k = 0; k < sum.size() && k < alike[i].size(); ++k)
+                sum[k] += weight(i) * alike[i][k];
+        return rootOfSquares(sum);
+    };
+    // The value at an end of the phase, which may lie between two frames.
+    const auto shiftedEnd = [&](std::size_t i, std::size_t inner, const PlacedPosition& end) {
+        const double slope = (samples[i].value - samples[inner].value) / (samples[i].time - samples[inner].time);
+        return samples[i].value + slope * end.shift;
+    };
+    switch (d.reduction) {
+    case Reduction::at:
+    case Reduction::justBefore: // have no phase
+        break;
+    case Reduction::min:
+    case Reduction::max: {
+        const Extreme e = extreme(d.reduction == Reduction::max);
+        v.value = e.value;
+        if (d.reduction == Reduction::max && d.kind == MeasureKind::speed)
+            v.value += kFlattened * lost[e.at]; // smoothing makes a peak lower, never higher
+        v.uMarks = e.u;
+        v.uTime = e.uTime;
+        v.uShared = rootOfSquares(alike[e.at]);
+        v.frames = {samples[e.at].frame};
+        break;
+    }
+    case Reduction::range: {
+        const Extreme high = extreme(true), low = extreme(false);
+        v.value = std::max(0.0, high.value - low.value); // what noise alone spreads is taken off at each end
+        v.uMarks = std::hypot(high.u, low.u);
+        v.uTime = std::hypot(high.uTime, low.uTime);
+        v.uShared = commonOf([&](std::size_t i) { return (i == high.at ? 1.0 : 0.0) - (i == low.at ? 1.0 : 0.0); });
+        v.frames = {samples[std::min(high.at, low.at)].frame, samples[std::max(high.at, low.at)].frame};
+        break;
+    }
+    case Reduction::mean: {
+        // Over time, by trapezes: frames need not lie evenly.
+        const double span = samples.back().time - samples.front().time;
+        double area = 0.0, together = 0.0, apart = 0.0;
+        for (std::size_t i = 1; i < samples.size(); ++i) {
+            const double width = (samples[i].time - samples[i - 1].time) / span;
+            area += width * (samples[i].value + samples[i - 1].value) / 2.0;
+            const double u = (samples[i].u + samples[i - 1].u) / 2.0, each = (own[i] + own[i - 1]) / 2.0;
+            together += width * std::sqrt(std::max(0.0, u * u - each * each));
+            apart += width * each;
+        }
+        // The phase ends between two frames where its positions do.
+        v.value =
+            area + ((samples.back().value - area) * until.shift - (samples.front().value - area) * from.shift) / span;
+        v.uShared = commonOf([&](std::size_t i) {
+            const double before = i > 0 ? samples[i].time - samples[i - 1].time : 0.0;
+            const double after = i + 1 < samples.size() ? samples[i + 1].time - samples[i].time : 0.0;
+            return (before + after) / (2.0 * span);
+        });
+        // What neighbours share stays. What each mark has to itself smoothing only shares out, and what it takes off
+        // the movement it gives back beside: of these the mean has as many as there are marks, and the ends.
+        const auto names = landmarksOf(d, setup.handedness);
+        const Motion jitter = asMarked(motion, names, samples.front().frame, samples.back().frame, true);
+        double square = 0.0;
+        int marked = 0;
+        for (const auto& s : samples)
+            if (const auto r = readAt(d, jitter, s.frame, setup)) {
+                square += std::max(0.0, r->u * r->u - std::pow(rootOfSquares(r->alike), 2));
+                ++marked;
+            }
+        const double ends = std::hypot(own.front(), own.back()) / (2.0 * independent * span);
+        v.uMarks = marked > 0 ? std::hypot(together, std::sqrt(square) / marked, ends)
+                              : std::hypot(together, apart / std::sqrt(std::max(1.0, independent * span)));
+        v.uTime = std::hypot((samples.front().value - area) / span * instantError(from, time),
+                             (samples.back().value - area) / span * instantError(until, time));
+        v.frames = {samples.front().frame, samples.back().frame};
+        break;
+    }
+    case Reduction::shareOfMax: {
+        const Extreme e = extreme(true);
+        const Sample& end = samples.back();
+        if (!(e.value > 0.0))
+            return refuse(d, "it never rises above 0");
+        v.value = shiftedEnd(samples.size() - 1, samples.size() - 2, until) / e.value;
+        v.uShared = commonOf([&](std::size_t i) {
+            return ((i + 1 == alike.size() ? 1.0 : 0.0) - (i == e.at ? v.value : 0.0)) / e.value;
+        });
+        v.uMarks = std::hypot(end.u, v.value * e.u) / e.value;
+        const Sample& last = samples[samples.size() - 2];
+        v.uTime = std::abs((end.value - last.value) / (end.time - last.time)) / e.value * instantError(until, time);
+        v.frames = {samples[e.at].frame, end.frame};
+        break;
+    }
+    case Reduction::timeOfMin:
+    case Reduction::timeOfMax: {
+        const Extreme e = extreme(d.reduction == Reduction::timeOfMax);
+        v.value = e.time - time.real(from.frame).value - from.shift;
+        v.uTime = std::hypot(e.uInstant, instantError(from, time));
+        v.frames = {from.frame, samples[e.at].frame};
+        break;
+    }
+    }
+    v.uMarks = std::hypot(v.uMarks, v.uShared);
+    v.u = std::hypot(v.uMarks, v.uTime);
+    return v;
+}
+
+namespace {
+
+// A polynomial through samples by least squares, at time 0: value, slope and second derivative, and the share of one
+// sample's variance that value and slope have. `misfit`: mean square of the residuals.
+struct EndFit {
+    double value = 0.0, slope = 0.0, bend = 0.0;
+    double varValue = 0.0, varSlope = 0.0;
+    double misfit = 0.0;
+};
+EndFit endFit(const std::vector<double>& times, const std::vector<double>& values, int degree) {
+    const auto n = static_cast<Eigen::Index>(times.size());
+    Eigen::MatrixXd m(n, degree + 1);
+    Eigen::VectorXd y(n);
+    for (Eigen::Index i = 0; i < n; ++i) {
+        y[i] = values[static_cast<std::size_t>(i)];
+        for (int k = 0; k <= degree; ++k)
+            m(i, k) = std::pow(times[static_cast<std::size_t>(i)], k);
+    }
+    const Eigen::MatrixXd inverse = (m.transpose() * m).inverse();
+    const Eigen::VectorXd p = inverse * (m.transpose() * y);
+    EndFit out{p[0], p[1], 2.0 * p[2], inverse(0, 0), inverse(1, 1), 0.0};
+    out.misfit = (y - m * p).squaredNorm() / std::max(1.0, static_cast<double>(n - degree - 1));
+    return out;
+}
+
+} // namespace
+
+// The value that a movement had reached when a contact cut it off. Smoothing smears what the contact does over the
+// frames beside it, so the marks themselves are taken, from before it only: a polynomial to the instant (Knudson and
+// Bahamonde 2001 compare such ends of strokes; from memory). Cubic for a place, whose slope is the speed; else a
+// parabola.
+MeasureValue evaluateJustBefore(const MeasureDefinition& d, const Motion& motion, const PlacedPosition& at,
+                                const ViewSetup& setup) {
+    const bool speed = d.kind == MeasureKind::speed;
+    const auto& time = motion.time();
+    if (speed && !time.captureKnown())
+        return refuse(d, "the capture rate of this take is not set, so no speed can be read");
+    const int degree = speed ? 3 : 2;
+    const double period = time.realPeriod(at.frame), window = std::max(0.12, (2.0 * degree + 1.0) * period);
+    const double contact = time.real(at.frame).value + at.shift;
+    FrameIndex first = at.frame, last = at.frame;
+    while (first.value > 0 && time.real(first - 1).value >= contact - window - 1e-9)
+        first = first - 1;
+    while (last >= first && time.real(last).value > contact + 1e-9) // an instant between two frames
+        last = last - 1;
+    const auto names = landmarksOf(d, setup.handedness);
+    const Motion jitter = asMarked(motion, names, first, last, true),
+                 marks = asMarked(motion, names, first, last, false);
+    const auto unit = unitLengthOver(d, jitter, first, last, setup);
+    MeasureValue v;
+    v.measure = d.id;
+    v.frames = {first, last};
+    std::vector<double> times, values, across;
+    double own = 0.0, shared = 0.0, scale = 0.0, alike = 0.0; // mean variances; relative error of the unit
+    std::string why;
+    for (FrameIndex f = first; f <= last; f = f + 1) {
+        if (speed) {
+            const auto p = unit ? movingPoint(d, jitter, f, setup, &*unit)
+                                : Result<MovingPoint>(Error{"its unit of length is not marked", {}, {}, {}});
+            if (!p) {
+                why = why.empty() ? p.error().text() : why;
+                continue;
+            }
+            times.push_back(p->time - contact);
+            values.push_back(p->at.x());
+            across.push_back(p->at.y());
+            own += p->own * p->own;
+            scale = p->scale;
+            alike = p->scaleShared;
+            v.draft = v.draft || p->draft;
+            continue;
+        }
+        const auto r = readAt(d, jitter, f, setup), all = readAt(d, marks, f, setup);
+        if (!r || !all) {
+            why = why.empty() ? (r ? all : r).error().text() : why;
+            continue;
+        }
+        times.push_back(time.real(f).value - contact);
+        values.push_back(values.empty() ? r->value : values.back() + difference(d, r->value, values.back()));
+        alike = rootOfSquares(r->alike);
+        own += std::max(0.0, r->u * r->u - alike * alike);
+        shared += std::max(0.0, all->u * all->u - r->u * r->u);
+        v.draft = v.draft || r->draft;
+    }
+    const auto n = static_cast<double>(times.size());
+    if (n < 2 * degree)
+        return refuse(d, "fewer than " + std::to_string(2 * degree) + " frames just before \"" + d.at +
+                             "\" can be read" + (why.empty() ? "" : " (" + why + ")"));
+    own /= n;
+    shared /= n;
+    const EndFit fit = endFit(times, values, degree);
+    // Where the polynomial fits worse than the marks' errors allow, what is left over counts as error (Birge's ratio).
+    const auto widened = [&](double misfit) { return std::max(1.0, own > 0.0 ? misfit / own : 1.0); };
+    if (speed) {
+        const EndFit other = endFit(times, across, degree);
+        const Eigen::Vector2d velocity(fit.slope, other.slope), bend(fit.bend, other.bend);
+        std::optional<Eigen::Vector2d> along;
+        if (d.direction && !(along = inPicture(*d.direction, setup)))
+            return refuse(d, "this view cannot show the direction \"" + enumName(kDirectionNames, *d.direction) + "\"");
+        v.value = along ? velocity.dot(*along) : velocity.norm();
+        const Eigen::Vector2d way = along ? *along : Eigen::Vector2d(velocity.normalized());
+        v.rate = bend.dot(way);
+        const double misfit = widened((fit.misfit + other.misfit) / 2.0);
+        v.uMarks = std::hypot(std::sqrt(own * fit.varSlope * misfit), scale * v.value);
+        v.uShared = alike * std::abs(v.value);
+    } else {
+        v.value = fit.value;
+        v.rate = fit.slope;
+        v.uMarks = std::hypot(std::sqrt(own * fit.varValue * widened(fit.misfit) + shared), alike);
+        v.uShared = alike;
+    }
+    v.uTime = std::abs(v.rate) * instantError(at, time);
+    v.u = std::hypot(v.uMarks, v.uTime);
+    return v;
+}
+
+} // namespace riflesso

@@ -1,0 +1,12 @@
+#pragma once
+/// \file
+/// What one frame says: readAt() (evaluate.h) and how two readings differ.
+
+#include "core/measure/evaluate.h"
+
+namespace riflesso {
+
+/// \p a less \p b in the measure's unit; what goes round (leans, signed angles, dials) the short way.
+double difference(const MeasureDefinition& definition, double a, double b);
+
+} // namespace riflesso

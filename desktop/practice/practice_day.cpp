@@ -1,0 +1,105 @@
+// Practice beside the counting: reasons of a bad rep, what the day holds.
+
+#include "desktop/practice/practice_page.h"
+
+#include "casebook/text.h"
+#include "desktop/practice/film_verdicts.h"
+#include "desktop/theme/theme.h"
+
+#include <algorithm>
+
+namespace riflesso {
+
+std::vector<std::string> reasonsOfBad(const Blueprint& blueprint, const std::string& fault) {
+    constexpr std::size_t kMostReasons = 4;
+    std::vector<std::string> out;
+    if (const Fault* f = blueprint.fault(fault))
+        for (const auto& indicator : f->indicators)
+            if (const auto* m = blueprint.measure(indicator.measure)) {
+                const std::string& words = indicator.direction == Deviance::low ? m->tooLow : m->tooHigh;
+                if (!words.empty() && std::find(out.begin(), out.end(), words) == out.end())
+                    out.push_back(words);
+            }
+    for (const auto& c : blueprint.checkpoints)
+        if (out.size() + 1 < kMostReasons)
+            out.push_back(c.name);
+    if (out.size() >= kMostReasons)
+        out.resize(kMostReasons - 1);
+    out.push_back("something else");
+    return out;
+}
+
+void PracticePage::fillReasons() {
+    clearLayout(m_reasons);
+    const auto reasons = drill() ? reasonsOfBad(m_bench.blueprint(), faultOf(drill()->id)) : std::vector<std::string>();
+    for (std::size_t i = 0; i < reasons.size(); ++i) {
+        auto* chip = new QPushButton(QString("%1  %2").arg(i + 1).arg(q(reasons[i])));
+        chip->setToolTip(q(reasons[i]));
+        chip->setFocusPolicy(Qt::NoFocus);
+        chip->setEnabled(m_reasonOpen);
+        chip->setStyleSheet("text-align: left;");
+        connect(chip, &QPushButton::clicked, this, [this, i] { giveReason(static_cast<int>(i)); });
+        m_reasons->addWidget(chip, static_cast<int>(i) / 2, static_cast<int>(i) % 2);
+    }
+    QString why = tr("Why not? One more key, or go on.");
+    if (const Block* b = block(); b && !b->reps.empty() && !b->reps.back().reason.empty())
+        why = tr("Noted: %1").arg(q(b->reps.back().reason));
+    m_why->setText(why);
+}
+
+void PracticePage::fillToday() {
+    clearLayout(m_today);
+    struct Entry {
+        std::string drill{};
+        int good = 0, reps = 0;
+        bool planned = false, done = false;
+        double alone = 0.0; ///< minutes without a coach
+    };
+    std::vector<Entry> entries;
+    const auto entry = [&](const std::string& id) -> Entry& {
+        for (auto& e : entries)
+            if (e.drill == id)
+                return e;
+        entries.push_back({id});
+        return entries.back();
+    };
+    for (const auto& [id, b] : m_bench.data().planned)
+        if (b.day == day() && b.state != BlockState::dropped) {
+            entry(b.drill).planned = true;
+            entry(b.drill).done |= b.state == BlockState::done;
+        }
+    for (const auto& [id, b] : m_bench.data().blocks)
+        if (b.day == day() && b.film.empty()) {
+            auto& e = entry(b.drill);
+            for (const auto& r : b.reps)
+                e.good += r.good();
+            e.reps += static_cast<int>(b.reps.size());
+            e.alone += b.own ? b.own->minutes : 0.0;
+        }
+    for (const auto& e : entries) {
+        const Drill* d = m_bench.blueprint().drill(e.drill);
+        auto* button = new QPushButton(
+            tr("%1\n%2").arg(q(d ? d->name : e.drill), e.reps > 0    ? tr("%1 of %2 good").arg(e.good).arg(e.reps)
+                                                       : e.alone > 0 ? tr("%1 min alone").arg(e.alone)
+                                                       : e.planned   ? tr("planned")
+                                                                     : QString()));
+        button->setCheckable(true);
+        button->setChecked(drill() && drill()->id == e.drill);
+        button->setFocusPolicy(Qt::NoFocus);
+        button->setSizePolicy(QSizePolicy::Preferred, QSizePolicy::Fixed);
+        connect(button, &QPushButton::clicked, this, [this, id = e.drill] {
+            if (const int i = m_drills->findData(q(id)); i >= 0) {
+                m_drills->setCurrentIndex(i);
+                m_chosen = true;
+                newBlock();
+            }
+        });
+        m_today->addWidget(button);
+    }
+    if (entries.empty())
+        m_today->addWidget(
+            new QLabel(tr("Nothing is planned for this day. Choose a drill, and count good reps, not reps.")));
+    m_today->addStretch();
+}
+
+} // namespace riflesso

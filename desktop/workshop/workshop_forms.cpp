@@ -1,0 +1,454 @@
+// The workshop's forms: one a kind of thing of a blueprint.
+
+#include "desktop/workshop/workshop.h"
+
+#include "casebook/shipped.h"
+#include "core/technique/position_finder.h"
+#include "desktop/parts/card.h"
+#include "desktop/parts/picture_view.h"
+#include "desktop/theme/theme.h"
+#include "files/write_file.h"
+#include "library/blueprint_json.h"
+
+#include <QHBoxLayout>
+#include <QVBoxLayout>
+
+namespace riflesso {
+
+namespace {
+auto at(auto& list, int i) -> auto& {
+    return list[static_cast<std::size_t>(i)];
+}
+
+// A name that is edited through the document, so that ids and references follow.
+QLineEdit* nameField(ItemForm& form, Part part) {
+    auto* e = new QLineEdit;
+    e->setObjectName("itemName");
+    form.layoutForm()->addRow(ItemForm::tr("Name"), e);
+    form.onFill([&form, e, part] {
+        if (const QString t = form.document().nameOf(part, form.index()); e->text() != t)
+            e->setText(t);
+    });
+    QObject::connect(e, &QLineEdit::textEdited, &form, [&form, part](const QString& t) {
+        if (!form.filling())
+            form.document().rename(part, form.index(), t);
+    });
+    return e;
+}
+
+// Things of the blueprint that are chosen from a list: a check box each.
+template <typename Field>
+QListWidget* checkList(ItemForm& form, const QString& label, std::function<Options()> options, Field field) {
+    auto* list = new QListWidget;
+    list->setAccessibleName(label);
+    list->setMaximumHeight(150);
+    form.layoutForm()->addRow(label, list);
+    form.onFill([&form, list, options, field] {
+        const QSignalBlocker quiet(list);
+        const auto& chosen = field(form.document().value(), form.index());
+        const int row = list->currentRow();
+        list->clear();
+        for (const auto& [id, name] : options()) {
+            auto* item = new QListWidgetItem(name, list);
+            item->setData(Qt::UserRole, q(id));
+            item->setFlags(item->flags() | Qt::ItemIsUserCheckable);
+            item->setCheckState(std::find(chosen.begin(), chosen.end(), id) != chosen.end() ? Qt::Checked
+                                                                                            : Qt::Unchecked);
+        }
+        list->setCurrentRow(row);
+    });
+    QObject::connect(list, &QListWidget::itemChanged, &form, [&form, label, field](QListWidgetItem* item) {
+        const std::string id = item->data(Qt::UserRole).toString().toStdString();
+        const bool on = item->checkState() == Qt::Checked;
+        form.change(label, [&](Blueprint& b) {
+            auto& chosen = field(b, form.index());
+            std::erase(chosen, id);
+            if (on)
+                chosen.push_back(id);
+        });
+    });
+    return list;
+}
+
+} // namespace
+
+ItemForm* Workshop::techniqueForm() {
+    auto* f = new ItemForm(*m_document);
+    f->line(
+         tr("Name"), [](auto& b, int) -> auto& { return b.name; })
+        ->setObjectName("techniqueName");
+    f->words(
+        tr("Cautions"), tr("parted by |"), [](auto& b, int) -> auto& { return b.cautions; }, '|');
+    auto* landmarks = f->words(
+        tr("Landmarks"), tr("in the order in which the eye goes"), [](auto& b, int) -> auto& { return b.landmarks; });
+    landmarks->setToolTip(tr("lead_ is the side of the weapon or of the preferred hand, rear_ the other one"));
+    auto* words = wrapped({}, "quiet");
+    words->setObjectName("overview");
+    f->layoutForm()->addRow(words);
+    f->onFill([this, words] {
+        const auto& b = m_document->value();
+        QStringList stages;
+        for (int s = 0; s < static_cast<int>(kStageNames.size()); ++s) {
+            const auto n = std::count_if(b.drills.begin(), b.drills.end(),
+                                         [&](const Drill& d) { return static_cast<int>(d.stage) == s; });
+            if (n > 0)
+                stages << QString("%1 %2").arg(q(std::string(kStageNames[static_cast<std::size_t>(s)]))).arg(n);
+        }
+        words->setText(tr("%1, version %2: %3 key positions, %4 measures, %5 faults, %6 drills.\nDrills by stage: %7.")
+                           .arg(q(b.id))
+                           .arg(b.version)
+                           .arg(b.positions.size())
+                           .arg(b.measures.size())
+                           .arg(b.faults.size())
+                           .arg(b.drills.size())
+                           .arg(stages.join(", ")));
+    });
+    f->setIndex(0);
+    return f;
+}
+
+ItemForm* Workshop::positionForm() {
+    auto* f = new ItemForm(*m_document);
+    nameField(*f, Part::positions);
+    f->area(
+        tr("How to recognise it"), [](auto& b, int i) -> auto& { return at(b.positions, i).words; });
+    m_picture = new QLabel;
+    m_picture->setFixedSize(240, 160);
+    m_picture->setAlignment(Qt::AlignCenter);
+    m_picture->setObjectName("positionPicture");
+    auto* row = new QHBoxLayout;
+    row->addWidget(m_picture);
+    auto* take = new QPushButton(tr("Take the picture from the film"));
+    take->setObjectName("takePicture");
+    take->setToolTip(tr("The frame that is shown in Footage and Marking"));
+    take->setEnabled(m_bench != nullptr);
+    auto* none = new QPushButton(tr("No picture"));
+    auto* column = new QVBoxLayout;
+    column->addWidget(take);
+    column->addWidget(none);
+    column->addStretch();
+    row->addLayout(column, 1);
+    f->layoutForm()->addRow(tr("Picture"), row);
+    connect(take, &QPushButton::clicked, this, &Workshop::takePicture);
+    connect(none, &QPushButton::clicked, f,
+            [f] { f->change(tr("No picture"), [f](Blueprint& b) { at(b.positions, f->index()).picture.clear(); }); });
+    f->onFill([this, f] {
+        const std::string& encoded = at(m_document->value().positions, f->index()).picture;
+        const QPixmap picture = pictureFromText(encoded);
+        if (picture.isNull())
+            m_picture->setText(tr("no picture yet"));
+        else
+            m_picture->setPixmap(picture.scaled(m_picture->size(), Qt::KeepAspectRatio, Qt::SmoothTransformation));
+    });
+    // The rule by which the program proposes it.
+    auto* when = ItemForm::box(tr("Found when"));
+    when->addItem(tr("no rule: placed by hand"), -1);
+    for (int i = 0; i < static_cast<int>(kRuleKindNames.size()); ++i)
+        when->addItem(q(std::string(kRuleKindNames[static_cast<std::size_t>(i)])), i);
+    f->layoutForm()->addRow(tr("Found when it"), when);
+    f->onFill([this, f, when] {
+        const auto& r = at(m_document->value().positions, f->index()).rule;
+        when->setCurrentIndex(r ? static_cast<int>(r->kind) + 1 : 0);
+    });
+    connect(when, &QComboBox::activated, f, [f, when](int) {
+        f->change(tr("Rule"), [&](Blueprint& b) {
+            auto& p = at(b.positions, f->index());
+            const int kind = when->currentData().toInt();
+            if (kind < 0) {
+                p.rule.reset();
+                return;
+            }
+            if (!p.rule) {
+                p.rule = PositionRule();
+                p.rule->series.points = {{{b.landmarks.empty() ? "lead_wrist" : b.landmarks.front()}}};
+                p.rule->series.direction = Direction::up;
+                if (b.landmarks.empty())
+                    b.landmarks.push_back("lead_wrist");
+            }
+            p.rule->kind = static_cast<RuleKind>(kind);
+        });
+    });
+    // The rule's own fields: a rule that is not there reads as its usual values.
+    const auto rule = [](auto& b, int i) -> auto& {
+        static PositionRule usual;
+        auto& r = at(b.positions, i).rule;
+        return r ? *r : const_cast<std::remove_reference_t<decltype(*r)>&>(static_cast<const PositionRule&>(usual));
+    };
+    std::vector<QWidget*> rows;
+    rows.push_back(f->enumChoice<SeriesKind>(
+        tr("of the"), kSeriesKindNames, [rule](auto& b, int i) -> auto& { return rule(b, i).series.kind; }));
+    auto* points = new QLineEdit;
+    points->setPlaceholderText(tr("lead_wrist; three for an angle, two for a distance"));
+    f->layoutForm()->addRow(tr("of"), points);
+    rows.push_back(points);
+    f->onFill([this, f, points, rule] {
+        QStringList names;
+        for (const auto& p : rule(m_document->value(), f->index()).series.points)
+            names << q(riflesso::textOf(p));
+        if (!points->hasFocus() || !points->isModified())
+            points->setText(names.join(", "));
+    });
+    connect(points, &QLineEdit::editingFinished, f, [this, f, points, rule] {
+        if (!points->isModified())
+            return;
+        points->setModified(false);
+        std::vector<PointSpec> out;
+        for (const QString& text : points->text().split(',', Qt::SkipEmptyParts)) {
+            const auto p = pointFromText(text.trimmed().toStdString());
+            if (!p) {
+                m_message->setText(tr("“%1” is no landmark.").arg(text.trimmed()));
+                return;
+            }
+            out.push_back(*p);
+        }
+        f->change(tr("Points of the rule"), [&](Blueprint& b) {
+            rule(b, f->index()).series.points = out;
+            for (const auto& p : out)
+                for (const auto& role : p.landmarks)
+                    if (std::find(b.landmarks.begin(), b.landmarks.end(), role) == b.landmarks.end())
+                        b.landmarks.push_back(role);
+        });
+    });
+    auto* direction = ItemForm::box(tr("Direction"));
+    direction->addItem(tr("any"), -1);
+    for (int i = 0; i < static_cast<int>(kDirectionNames.size()); ++i)
+        direction->addItem(q(std::string(kDirectionNames[static_cast<std::size_t>(i)])), i);
+    f->layoutForm()->addRow(tr("Direction"), direction);
+    rows.push_back(direction);
+    f->onFill([this, f, direction, rule] {
+        const auto& d = rule(m_document->value(), f->index()).series.direction;
+        direction->setCurrentIndex(d ? static_cast<int>(*d) + 1 : 0);
+    });
+    connect(direction, &QComboBox::activated, f, [f, direction, rule] {
+        f->change(tr("Direction"), [&](Blueprint& b) {
+            const int i = direction->currentData().toInt();
+            rule(b, f->index()).series.direction = i < 0 ? std::nullopt : std::optional(static_cast<Direction>(i));
+        });
+    });
+    rows.push_back(f->truth(
+        tr("downwards, or backwards"), [rule](auto& b, int i) -> auto& { return rule(b, i).falling; }));
+    rows.push_back(f->number(
+        tr("Level"), 0.01, 0.99, 2, 0.05, [rule](auto& b, int i) -> auto& { return rule(b, i).level; }));
+    const auto others = [this, f] {
+        Options out = {{"", tr("the ends of the rep")}};
+        for (const auto& p : m_document->value().positions)
+            if (p.id != at(m_document->value().positions, f->index()).id)
+                out.emplace_back(p.id, q(p.name));
+        return out;
+    };
+    rows.push_back(f->choice(
+        tr("Not before"), others, [rule](auto& b, int i) -> auto& { return rule(b, i).after; }));
+    rows.push_back(f->choice(
+        tr("Not after"), others, [rule](auto& b, int i) -> auto& { return rule(b, i).before; }));
+    rows.push_back(f->whole(
+        tr("Frames added"), -50, 50, [rule](auto& b, int i) -> auto& { return rule(b, i).frames; }));
+    m_ruleResult = wrapped({}, "quiet");
+    m_ruleResult->setObjectName("ruleResult");
+    f->layoutForm()->addRow(tr("On this rep"), m_ruleResult);
+    f->onFill([this, f, rows] {
+        const bool has = at(m_document->value().positions, f->index()).rule.has_value();
+        for (auto* w : rows)
+            f->layoutForm()->setRowVisible(
+                w,
+                has && (w != rows[4] || at(m_document->value().positions, f->index()).rule->kind == RuleKind::crosses));
+    });
+    return f;
+}
+
+void Workshop::takePicture() {
+    auto* f = m_forms[Room::positions];
+    const Take* take = m_bench ? m_bench->take() : nullptr;
+    if (!take || f->index() < 0) {
+        m_message->setText(tr("Open a take in Footage first."));
+        return;
+    }
+    const QImage picture = m_bench->frames().still(m_bench->filmPath(*take), m_bench->frame());
+    if (picture.isNull()) {
+        m_message->setText(tr("That frame is not read yet; look at it in Footage, then try again."));
+        return;
+    }
+    // Cropped to the body, small: a blueprint is a file that people send to one another.
+    const auto points = pointsAt(m_bench->data(), m_bench->analysis(), take->id, FrameIndex(m_bench->frame()));
+    const QRect crop = bodyBox(points, picture.size(), 1.5).toRect().intersected(picture.rect());
+    const QByteArray bytes =
+        encoded(picture.copy(crop).scaled(360, 240, Qt::KeepAspectRatio, Qt::SmoothTransformation), "JPEG", 82);
+    f->change(tr("Picture"), [&](Blueprint& b) {
+        at(b.positions, f->index()).picture = "data:image/jpeg;base64," + bytes.toBase64().toStdString();
+    });
+}
+
+void Workshop::tryRule() {
+    auto* f = m_forms[Room::positions];
+    const Rep* rep = m_bench ? m_bench->rep() : nullptr;
+    if (f->index() < 0 || f->index() >= m_document->count(Part::positions))
+        return;
+    if (!rep) {
+        m_ruleResult->setText(tr("Open a case with a rep to try the rule on it."));
+        return;
+    }
+    const auto& position = at(m_document->value().positions, f->index());
+    std::map<PositionId, std::string> reasons;
+    const auto found = proposalsFor(m_bench->data(), m_document->value(), *rep, {}, &reasons);
+    const auto it = found.find(position.id);
+    const auto placed = rep->positions.find(position.id);
+    QString text;
+    if (it != found.end())
+        text = tr("found on frame %1 ± %2 ms%3")
+                   .arg(it->second.frame.value + 1)
+                   .arg(1000 * it->second.sigma, 0, 'f', 0)
+                   .arg(it->second.sure ? QString() : tr(", unsure: %1").arg(q(it->second.why)));
+    else
+        text = position.rule ? tr("not found: %1").arg(q(reasons.contains(position.id) ? reasons.at(position.id) : ""))
+                             : tr("no rule");
+    if (placed != rep->positions.end())
+        text += tr("; it stands on frame %1").arg(placed->second.frame.value + 1);
+    m_ruleResult->setText(text);
+}
+
+ItemForm* Workshop::faultForm() {
+    auto* f = new ItemForm(*m_document);
+    nameField(*f, Part::faults);
+    f->area(
+        tr("What it costs"), [](auto& b, int i) -> auto& { return at(b.faults, i).why; });
+    f->choice(
+        tr("First shows at"), [this] { return optionsOf(m_document->value().positions); },
+        [](auto& b, int i) -> auto& { return at(b.faults, i).phase; });
+    f->line(
+        tr("Cue"), [](auto& b, int i) -> auto& { return at(b.faults, i).cue; });
+    f->area(
+        tr("Caution"), [](auto& b, int i) -> auto& { return at(b.faults, i).caution; }, 40);
+    f->truth(
+        tr("can hurt: comes first"), [](auto& b, int i) -> auto& { return at(b.faults, i).safety; });
+    f->number(
+        tr("How readily it changes"), 0.05, 1.0, 2, 0.05,
+        [](auto& b, int i) -> auto& { return at(b.faults, i).trainability; });
+    // Indicators: one row each, as many as there are, and an empty one.
+    auto* rows = new QVBoxLayout;
+    rows->setSpacing(3);
+    auto* box = new QWidget;
+    box->setObjectName("indicators");
+    box->setLayout(rows);
+    f->layoutForm()->addRow(tr("Seen in"), box);
+    f->onFill([this, f, rows] {
+        clearLayout(rows);
+        const auto& fault = at(m_document->value().faults, f->index());
+        Options measures = {{"", tr("(one more measure)")}};
+        for (const auto& m : m_document->value().measures)
+            measures.emplace_back(m.definition.id, q(m.definition.name));
+        for (std::size_t k = 0; k <= fault.indicators.size(); ++k) {
+            const Indicator now =
+                k < fault.indicators.size() ? fault.indicators[k] : Indicator{"", Deviance::high, 0.9};
+            auto* line = new QHBoxLayout;
+            auto* measure = ItemForm::box(tr("Measure"));
+            ItemForm::fillChoice(measure, measures, now.measure);
+            auto* way = ItemForm::box(tr("Too low or too high"));
+            way->addItems({tr("too low"), tr("too high")});
+            way->setMinimumContentsLength(7);
+            way->setCurrentIndex(static_cast<int>(now.direction));
+            auto* weight = new QDoubleSpinBox;
+            weight->setAccessibleName(tr("Weight"));
+            weight->setRange(0.05, 1.0);
+            weight->setSingleStep(0.05);
+            weight->setValue(now.weight);
+            line->addWidget(measure, 1);
+            line->addWidget(way);
+            line->addWidget(weight);
+            rows->addLayout(line);
+            const auto edit = [f, k, measure, way, weight] {
+                f->change(QObject::tr("Seen in"), [&](Blueprint& b) {
+                    auto& list = at(b.faults, f->index()).indicators;
+                    const std::string id = measure->currentData().toString().toStdString();
+                    if (id.empty()) {
+                        if (k < list.size())
+                            list.erase(list.begin() + static_cast<std::ptrdiff_t>(k));
+                        return;
+                    }
+                    if (list.size() <= k)
+                        list.resize(k + 1);
+                    list[k] = {id, static_cast<Deviance>(way->currentIndex()), weight->value()};
+                });
+            };
+            // Not at once: the row that is edited is made anew.
+            connect(measure, &QComboBox::activated, f, edit, Qt::QueuedConnection);
+            connect(way, &QComboBox::activated, f, edit, Qt::QueuedConnection);
+            connect(
+                weight, &QDoubleSpinBox::editingFinished, f,
+                [weight, now, edit] {
+                    if (weight->value() != now.weight)
+                        edit();
+                },
+                Qt::QueuedConnection);
+        }
+    });
+    checkList(
+        *f, tr("Drills"), [this] { return optionsOf(m_document->value().drills); },
+        [](auto& b, int i) -> auto& { return at(b.faults, i).drills; });
+    return f;
+}
+
+ItemForm* Workshop::drillForm() {
+    auto* f = new ItemForm(*m_document);
+    const auto drill = [](auto& b, int i) -> auto& {
+        return at(b.drills, i);
+    };
+    nameField(*f, Part::drills);
+    f->area(
+        tr("How"), [drill](auto& b, int i) -> auto& { return drill(b, i).how; }, 64);
+    f->enumChoice<Stage>(
+        tr("Stage"), kStageNames, [drill](auto& b, int i) -> auto& { return drill(b, i).stage; });
+    f->whole(
+        tr("Sets"), 1, 100, [drill](auto& b, int i) -> auto& { return drill(b, i).dose.sets; });
+    f->whole(
+        tr("Reps a set"), 1, 1000, [drill](auto& b, int i) -> auto& { return drill(b, i).dose.reps; });
+    f->number(
+        tr("Minutes"), 0.5, 240, 1, 1, [drill](auto& b, int i) -> auto& { return drill(b, i).dose.minutes; });
+    f->line(
+        tr("Cue"), [drill](auto& b, int i) -> auto& { return drill(b, i).cue; });
+    f->line(
+        tr("Contrast"), [drill](auto& b, int i) -> auto& { return drill(b, i).contrast; });
+    f->area(
+        tr("Caution"), [drill](auto& b, int i) -> auto& { return drill(b, i).caution; }, 40);
+    f->words(
+        tr("Equipment"), tr("parted by commas"), [drill](auto& b, int i) -> auto& { return drill(b, i).equipment; });
+    f->line(
+        tr("Speed"), [drill](auto& b, int i) -> auto& { return drill(b, i).speed; });
+    f->truth(
+        tr("needs a partner"), [drill](auto& b, int i) -> auto& { return drill(b, i).partner; });
+    f->truth(
+        tr("can be done alone at home"), [drill](auto& b, int i) -> auto& { return drill(b, i).home; });
+    return f;
+}
+
+ItemForm* Workshop::namedForm(Part part) {
+    auto* f = new ItemForm(*m_document);
+    nameField(*f, part);
+    switch (part) {
+    case Part::profiles:
+        f->area(
+            tr("In words"), [](auto& b, int i) -> auto& { return at(b.profiles, i).words; });
+        checkList(
+            *f, tr("Made of, the first to repair first"), [this] { return optionsOf(m_document->value().faults); },
+            [](auto& b, int i) -> auto& { return at(b.profiles, i).faults; });
+        break;
+    case Part::schools:
+        f->area(
+            tr("What it teaches"), [](auto& b, int i) -> auto& { return at(b.schools, i).words; });
+        break;
+    case Part::situations:
+        f->area(
+            tr("How to recognise it"), [](auto& b, int i) -> auto& { return at(b.situations, i).words; });
+        f->words(
+            tr("Right choices"), tr("parted by commas"),
+            [](auto& b, int i) -> auto& { return at(b.situations, i).choices; });
+        break;
+    default:
+        f->area(
+            tr("Question"), [](auto& b, int i) -> auto& { return at(b.checkpoints, i).question; });
+        f->choice(
+            tr("Judged at"), [this] { return optionsOf(m_document->value().positions); },
+            [](auto& b, int i) -> auto& { return at(b.checkpoints, i).at; });
+    }
+    return f;
+}
+
+} // namespace riflesso
