@@ -166,6 +166,7 @@ BriefPage::BriefPage(Workbench& bench) : m_bench(bench) {
     m_competition = new QDateEdit;
     m_competition->setDisplayFormat("yyyy-MM-dd");
     m_competition->setCalendarPopup(true);
+    m_competition->setAccessibleName(tr("Day of the main competition"));
     auto* comp = new QHBoxLayout;
     comp->addWidget(m_hasCompetition);
     comp->addWidget(m_competition);

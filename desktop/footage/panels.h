@@ -136,6 +136,8 @@ signals:
 private:
     void changeRep(const QString& what, const std::function<void(Rep&)>& edit);
     void useTool(StageTool tool);
+    /// Asks for the name of a set for these reps, among those there are or a new one.
+    void askSet(const std::vector<Id>& reps);
     RepStrip* m_strip;
     StageView* m_stage;
     QPushButton* m_landed;

@@ -1,5 +1,6 @@
 #include "desktop/footage/rep_strip.h"
 
+#include "casebook/text.h"
 #include "desktop/theme/theme.h"
 
 #include <QMouseEvent>
@@ -7,6 +8,7 @@
 #include <QPainterPath>
 #include <QWheelEvent>
 
+#include <algorithm>
 #include <cmath>
 
 namespace riflesso {
@@ -288,6 +290,22 @@ void RepStrip::paintEvent(QPaintEvent*) {
             p.setPen(t.text);
             p.setFont(typeface(Type::small, chosen));
             p.drawText(box, Qt::AlignCenter, QString::number(r.number));
+            // The set's name where it begins.
+            const auto before = std::find_if(all.begin(), all.end(), [&](const Block& o) { return o.rep == b.rep; });
+            const Rep* left = nullptr;
+            for (auto it = all.begin(); it != before; ++it)
+                if (it->rep)
+                    left = &m_bench.data().reps.at(it->rep);
+            if (!r.set.empty() && (!left || left->set != r.set)) {
+                p.setFont(typeface(Type::small));
+                p.setPen(t.text);
+                p.drawText(QRectF(box.left() + 3, 0, width() - box.left(), kTop + 2), Qt::AlignLeft | Qt::AlignVCenter,
+                           q(r.set));
+            }
+            if (!r.set.empty()) {
+                p.setPen(QPen(t.text, 2));
+                p.drawLine(box.topLeft() + QPointF(0, -2), box.topRight() + QPointF(0, -2));
+            }
             if (r.worked) // did it work: a filled or a hollow drop below the line
                 for (QPointF at : {QPointF(box.center().x(), line + 7)}) {
                     p.setPen(QPen(t.text, 1.2));
@@ -295,6 +313,13 @@ void RepStrip::paintEvent(QPaintEvent*) {
                     p.drawEllipse(at, 3, 3);
                 }
         }
+    }
+    if (m_swept) {
+        const double a = xOf(std::min(m_swept->first, m_swept->second)),
+                     b = xOf(std::max(m_swept->first, m_swept->second));
+        p.setPen(QPen(t.text, 1.4, Qt::DotLine));
+        p.setBrush(faint(t.accent, 40));
+        p.drawRect(QRectF(a, 2, std::max(1.0, b - a), line - 2));
     }
     // Seconds of real time below the waterline.
     const Timebase time = timebaseOf(*take);
@@ -324,6 +349,11 @@ void RepStrip::paintEvent(QPaintEvent*) {
 void RepStrip::mousePressEvent(QMouseEvent* e) {
     ++m_gesture;
     const double x = e->position().x();
+    if (e->modifiers() & Qt::ShiftModifier) {
+        m_swept = {frameAt(x), frameAt(x)};
+        update();
+        return;
+    }
     for (const auto& b : blocks()) {
         if (std::abs(x - xOf(b.first)) <= kGrip || std::abs(x - xOf(b.last)) <= kGrip) {
             m_held = b;
@@ -339,6 +369,11 @@ void RepStrip::mousePressEvent(QMouseEvent* e) {
 
 void RepStrip::mouseMoveEvent(QMouseEvent* e) {
     const double x = e->position().x();
+    if (m_swept) {
+        m_swept->second = frameAt(x);
+        update();
+        return;
+    }
     if (m_held) {
         int first = m_held->first, last = m_held->last;
         (m_heldEnd ? last : first) = frameAt(x);
@@ -361,6 +396,21 @@ void RepStrip::mouseMoveEvent(QMouseEvent* e) {
 
 void RepStrip::mouseReleaseEvent(QMouseEvent*) {
     m_held.reset();
+    if (!m_swept)
+        return;
+    const auto reps = repsBetween(std::min(m_swept->first, m_swept->second), std::max(m_swept->first, m_swept->second));
+    m_swept.reset();
+    update();
+    if (!reps.empty())
+        emit setWanted(reps);
+}
+
+std::vector<Id> RepStrip::repsBetween(int first, int last) const {
+    std::vector<Id> out;
+    for (const auto& b : blocks())
+        if (b.rep && b.first <= last && b.last >= first)
+            out.push_back(b.rep);
+    return out;
 }
 
 void RepStrip::wheelEvent(QWheelEvent* e) {

@@ -33,8 +33,13 @@ public:
     [[nodiscard]] QSize sizeHint() const override { return {700, 92}; }
     [[nodiscard]] QSize minimumSizeHint() const override { return {300, 92}; }
 
+    /// The reps that a stretch of frames touches, in order.
+    [[nodiscard]] std::vector<Id> repsBetween(int first, int last) const;
+
 signals:
     void proposalsChanged();
+    /// Dragged over with Shift: these reps belong together.
+    void setWanted(const std::vector<riflesso::Id>& reps);
 
 protected:
     void paintEvent(QPaintEvent*) override;
@@ -62,6 +67,7 @@ private:
     std::vector<double> m_energy, m_strikes;
     std::optional<Block> m_held;
     bool m_heldEnd = false;
+    std::optional<std::pair<int, int>> m_swept; ///< frames, from and to
     int m_gesture = 1;
 };
 

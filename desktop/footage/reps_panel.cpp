@@ -1,6 +1,8 @@
 #include "desktop/footage/panel_form.h"
 #include "desktop/footage/panels.h"
 
+#include <QInputDialog>
+
 namespace riflesso {
 
 RepsPanel::RepsPanel(Workbench& bench, RepStrip* strip, StageView* stage)
@@ -30,9 +32,10 @@ RepsPanel::RepsPanel(Workbench& bench, RepStrip* strip, StageView* stage)
     accept->addWidget(m_accept);
     accept->addWidget(m_acceptAll);
     m_all->addLayout(accept);
-    m_all->addWidget(wrapped(tr("S splits at the playhead, M merges with the next, [ and ] put an end here, Delete "
-                                "takes away, Page keys go from one to the next."),
-                             "quiet"));
+    m_all->addWidget(
+        wrapped(tr("S splits at the playhead, M merges with the next, [ and ] put an end here, Delete "
+                   "takes away, Page keys go from one to the next. Drag over reps with Shift to make a set."),
+                "quiet"));
     m_rep = new QWidget;
     auto* f = form();
     m_rep->setLayout(f);
@@ -110,6 +113,7 @@ RepsPanel::RepsPanel(Workbench& bench, RepStrip* strip, StageView* stage)
     connect(m_accept, &QPushButton::clicked, strip, &RepStrip::acceptHere);
     connect(m_acceptAll, &QPushButton::clicked, strip, &RepStrip::acceptAll);
     connect(strip, &RepStrip::proposalsChanged, this, [this] { refresh(); });
+    connect(strip, &RepStrip::setWanted, this, &RepsPanel::askSet);
     const auto situation = [this] {
         const QString text = m_situation->currentText().trimmed();
         // A name of the blueprint's stands for its situation; anything else is kept as it was typed.
@@ -172,6 +176,29 @@ void RepsPanel::changeRep(const QString& what, const std::function<void(Rep&)>& 
     Rep changed = *rep;
     edit(changed);
     m_bench.book().setRep(changed, what);
+}
+
+void RepsPanel::askSet(const std::vector<Id>& reps) {
+    QStringList names;
+    for (const auto& [id, rep] : m_bench.data().reps)
+        if (!rep.set.empty() && !names.contains(q(rep.set)))
+            names << q(rep.set);
+    for (const auto& usual : {tr("before"), tr("after the hint"), tr("points")})
+        if (!names.contains(usual))
+            names << usual;
+    auto* dialog = new QInputDialog(this);
+    dialog->setAttribute(Qt::WA_DeleteOnClose);
+    dialog->setObjectName("setName");
+    dialog->setWindowTitle(tr("A set"));
+    dialog->setLabelText(
+        tr("%1 belong together as:").arg(counted(static_cast<qsizetype>(reps.size()), tr("rep"), tr("reps"))));
+    dialog->setComboBoxItems(names);
+    dialog->setComboBoxEditable(true);
+    connect(dialog, &QInputDialog::textValueSelected, this, [this, reps](const QString& name) {
+        if (!name.trimmed().isEmpty())
+            m_bench.book().putInSet(reps, name.trimmed().toStdString());
+    });
+    dialog->open();
 }
 
 void RepsPanel::useTool(StageTool tool) {

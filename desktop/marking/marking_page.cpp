@@ -141,6 +141,7 @@ MarkingPage::MarkingPage(Workbench& bench) : m_bench(bench) {
     right->setContentsMargins(0, 0, 0, 0);
     m_tabs = new QTabWidget;
     m_tabs->setObjectName("markingTabs");
+    m_tabs->setAccessibleName(tr("Panels of Marking"));
     m_tabs->setDocumentMode(true);
     m_tabs->addTab(figure, tr("Figure"));
     m_tabs->addTab(m_curves, tr("Curves"));

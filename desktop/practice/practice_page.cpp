@@ -47,8 +47,10 @@ PracticePage::PracticePage(Workbench& bench) : m_bench(bench) {
     connect(&m_restTimer, &QTimer::timeout, this, [this] {
         m_rest->setValue(kRestSeconds - --m_restLeft);
         m_rest->setFormat(tr("rest %1 s").arg(m_restLeft));
-        if (m_restLeft <= 0)
+        if (m_restLeft <= 0) {
             rest(); // over
+            hear(Chime::start);
+        }
     });
     connect(&bench.book(), &Casebook::changed, this, [this](const ChangeSet& c) {
         if (c.blocks || c.plan)
@@ -107,6 +109,22 @@ QWidget* PracticePage::makeSettings() {
     second->addWidget(fresh);
     second->addWidget(m_restButton);
     second->addWidget(film);
+    m_hear = new QComboBox;
+    m_hear->setObjectName("practiceSound");
+    m_hear->setAccessibleName(tr("What is heard"));
+    m_hear->addItems({tr("silent"), tr("sounds"), tr("sounds and cue")});
+    m_hear->setItemData(2,
+                        Sounds::canSpeak() ? tr("The cue is spoken when a block begins.")
+                                           : tr("There is no speech engine on this computer: sounds alone."),
+                        Qt::ToolTipRole);
+    m_hear->setCurrentIndex(std::clamp(QSettings().value("practice/sound", 0).toInt(), 0, 2));
+    m_hear->setFocusPolicy(Qt::ClickFocus);
+    connect(m_hear, &QComboBox::activated, this, [this](int i) {
+        QSettings().setValue("practice/sound", i);
+        hear(Chime::start);
+        setFocus();
+    });
+    second->addWidget(m_hear);
     second->addWidget(m_rest, 1);
     second->addWidget(m_note, 2);
     m_cues = new QComboBox;
@@ -404,6 +422,16 @@ void PracticePage::newBlock() {
     m_reasonOpen = false;
     refresh();
     setFocus();
+    hear(Chime::start);
+}
+
+// A sound, and at a start the cue, as far as they are wanted.
+void PracticePage::hear(Chime chime) {
+    if (m_hear->currentIndex() == 0)
+        return;
+    m_sounds.play(chime);
+    if (chime == Chime::start && m_hear->currentIndex() == 2)
+        m_sounds.say(m_cues->currentText().trimmed());
 }
 
 void PracticePage::verdict(bool good) {
@@ -446,6 +474,9 @@ void PracticePage::count(const PractisedRep& rep) {
     if (saved) {
         m_athlete.reset();
         m_reasonOpen = !rep.good();
+        const Dose& dose = drill()->dose;
+        if (const Block* b = block(); b && static_cast<int>(b->reps.size()) == dose.sets * dose.reps)
+            hear(Chime::end); // what was asked for is done
     }
     refresh();
 }
@@ -488,6 +519,7 @@ void PracticePage::rest() {
     m_rest->setFormat(tr("rest %1 s").arg(m_restLeft));
     m_restButton->setText(tr("End rest"));
     m_restTimer.start();
+    hear(Chime::rest);
 }
 
 void PracticePage::keyPressEvent(QKeyEvent* e) {

@@ -4,6 +4,7 @@
 
 #include "desktop/parts/card.h"
 #include "desktop/practice/metronome.h"
+#include "desktop/practice/sounds.h"
 #include "desktop/workbench/drill_card.h"
 #include "desktop/workbench/rep_dots.h"
 #include "desktop/workbench/right_and_wrong.h"
@@ -49,6 +50,7 @@ private:
     void rest();
     void fillCues();
     void tempo();
+    void hear(Chime chime);
     void ownDay();
     void count(const PractisedRep& rep);
     [[nodiscard]] QWidget* makeCounting();
@@ -70,6 +72,8 @@ private:
     QSpinBox* m_beats;
     QPushButton* m_tempo;
     Metronome m_metronome;
+    Sounds m_sounds;
+    QComboBox* m_hear; ///< nothing, sounds, sounds and the cue
     QTimer m_flash;
     RightAndWrong* m_pictures;
     QLabel* m_cue;

@@ -38,6 +38,16 @@ void LadderView::refresh() {
             if (m_chosen.empty() && !r.drill.empty())
                 m_chosen = r.drill;
     }
+    QStringList spoken;
+    for (const auto& r : all) {
+        const Fault* fault = m_bench.blueprint().fault(r.fault);
+        const Drill* d = m_bench.blueprint().drill(r.drill);
+        if (d)
+            spoken << tr("%1: %2").arg(q(std::string(kStageNames[static_cast<std::size_t>(d->stage)])), q(d->name));
+        else if (fault)
+            spoken << tr("for %1").arg(q(fault->name));
+    }
+    setAccessibleDescription(spoken.isEmpty() ? tr("no focus yet") : spoken.join("; "));
     updateGeometry();
     update();
 }

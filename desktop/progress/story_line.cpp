@@ -23,6 +23,18 @@ StoryLine::StoryLine(Workbench& bench, QWidget* parent) : QWidget(parent), m_ben
     setAccessibleName(tr("The story of this case"));
     setMouseTracking(true);
     setCursor(Qt::PointingHandCursor);
+    connect(&bench.book(), &Casebook::analysed, this, &StoryLine::speak);
+    speak();
+}
+
+// What it shows in words, in the order of time.
+void StoryLine::speak() {
+    auto all = marks();
+    std::stable_sort(all.begin(), all.end(), [](const Mark& a, const Mark& b) { return a.day < b.day; });
+    QStringList words;
+    for (const auto& m : all)
+        words << m.words;
+    setAccessibleDescription(words.isEmpty() ? tr("nothing yet") : words.join("; "));
 }
 
 std::vector<StoryLine::Mark> StoryLine::marks() const {

@@ -28,6 +28,7 @@ private:
         Id take = 0;
     };
     [[nodiscard]] std::vector<Mark> marks() const;
+    void speak();
     [[nodiscard]] double placeOf(Day day) const;
     [[nodiscard]] const Mark* markAt(const std::vector<Mark>& all, const QPointF& at) const;
     Workbench& m_bench;

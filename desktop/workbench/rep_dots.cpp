@@ -16,7 +16,7 @@ void RepDots::show(const std::vector<PractisedRep>& reps) {
     QStringList words;
     for (const bool good : m_good)
         words << (good ? tr("good") : tr("not yet"));
-    setAccessibleName(tr("The last reps: %1").arg(words.join(", ")));
+    setAccessibleName(tr("The last reps: %1").arg(words.isEmpty() ? tr("none yet") : words.join(", ")));
     update();
 }
 

@@ -1,4 +1,5 @@
 #include "desktop/practice/metronome.h"
+#include "desktop/practice/sounds.h"
 
 #include <QCoreApplication>
 #include <QTest>
@@ -103,6 +104,32 @@ private slots:
         QCOMPARE(clicks, then);
         m.change(4.0); // at rest only the figure changes
         QVERIFY(!m.running() && m.beatsAMinute() == 15.0);
+    }
+    void chimesDiffer() {
+        const auto crossings = [](const std::vector<float>& sound, std::size_t from, std::size_t to) {
+            int n = 0;
+            for (std::size_t i = from + 1; i < to; ++i)
+                n += (sound[i - 1] < 0.0f) != (sound[i] < 0.0f);
+            return n;
+        };
+        int first[3], second[3];
+        for (int i = 0; i < 3; ++i) {
+            const auto sound = chimeOf(static_cast<Chime>(i), kRate);
+            QVERIFY(sound.front() == 0.0f && sound.back() == 0.0f); // no crack at the ends
+            for (std::size_t k = 1; k < sound.size(); ++k)
+                QVERIFY(std::abs(sound[k]) <= 0.4f && std::abs(sound[k] - sound[k - 1]) < 0.06f);
+            first[i] = crossings(sound, 0, sound.size() / 2);
+            second[i] = crossings(sound, sound.size() / 2, sound.size());
+        }
+        QVERIFY(second[0] > first[0] && second[1] < first[1] && std::abs(second[2] - first[2]) <= 1); // up, down, level
+    }
+    void withoutADeviceNothingFails() {
+        Sounds sounds;
+        sounds.play(Chime::start);
+        sounds.say("hand first");
+        QVERIFY(sounds.played() == 1 && sounds.said() == "hand first");
+        sounds.say({});
+        QVERIFY(sounds.said().isEmpty());
     }
 };
 QTEST_GUILESS_MAIN(TestMetronome)

@@ -7,6 +7,7 @@
 #include "desktop/findings/finding_list.h"
 #include "desktop/findings/landing_map.h"
 #include "desktop/findings/still_pair.h"
+#include "desktop/footage/rep_strip.h"
 #include "desktop/footage/stage_view.h"
 #include "desktop/mirror/mirror_page.h"
 #include "desktop/practice/film_verdicts.h"
@@ -17,6 +18,7 @@
 #include "tests/support/window_test.h"
 
 #include <QDialogButtonBox>
+#include <QInputDialog>
 #include <QLabel>
 #include <QMenu>
 #include <QTest>
@@ -149,6 +151,33 @@ private slots:
         for (const Rep* r : repsOf(data(), take))
             QVERIFY(r->landed);
         picture("footage-landing");
+        // Three reps are dragged over and become a set.
+        auto* strip = m_window->findChild<RepStrip*>();
+        const auto all = repsOf(data(), take);
+        QVERIFY(all.size() >= 3);
+        const double share = 1.0 / static_cast<double>(all.size());
+        const auto place = [&](double at) {
+            return QPoint(static_cast<int>(at * strip->width()), strip->height() / 3);
+        };
+        QTest::mousePress(strip, Qt::LeftButton, Qt::ShiftModifier, place(0.5 * share));
+        QTest::mouseMove(strip, place(1.5 * share));
+        QTest::mouseMove(strip, place(2.5 * share));
+        QTest::mouseRelease(strip, Qt::LeftButton, Qt::ShiftModifier, place(2.5 * share));
+        QInputDialog* name = nullptr;
+        QTRY_VERIFY((name = m_window->findChild<QInputDialog*>("setName")) && name->isVisible());
+        auto* edit = name->findChild<QLineEdit*>();
+        edit->selectAll();
+        QTest::keyClicks(edit, "before the hint");
+        QTest::keyClick(edit, Qt::Key_Return);
+        QVERIFY(settle(*m_window));
+        int inSet = 0;
+        for (const Rep* r : repsOf(data(), take))
+            inSet += r->set == "before the hint";
+        QCOMPARE(inSet, 3);
+        picture("footage-set");
+        QVERIFY(book().undo()); // one step
+        for (const Rep* r : repsOf(data(), take))
+            QVERIFY(r->set.empty());
         go(Workspace::findings);
         QTest::mouseClick(child<QPushButton>("landingsWay"), Qt::LeftButton);
         auto* map = child<LandingPicture>("landingPicture");

@@ -1,0 +1,140 @@
+// What a screen reader is told and where Tab leads, on every page of the real window.
+
+#include "tests/support/window_test.h"
+
+#include <QAbstractButton>
+#include <QAbstractItemView>
+#include <QAbstractSpinBox>
+#include <QAccessible>
+#include <QApplication>
+#include <QComboBox>
+#include <QLineEdit>
+#include <QPlainTextEdit>
+#include <QTest>
+
+#include <array>
+#include <set>
+
+using namespace riflesso;
+
+class TestAccess : public test::WindowTest {
+    Q_OBJECT
+    static constexpr std::array kPages = {Workspace::brief,    Workspace::footage,  Workspace::marking,
+                                          Workspace::mirror,   Workspace::findings, Workspace::programme,
+                                          Workspace::practice, Workspace::progress, Workspace::handover};
+
+    static QString nameOf(QWidget* w) {
+        const QAccessibleInterface* i = QAccessible::queryAccessibleInterface(w);
+        return i ? i->text(QAccessible::Name) : QString();
+    }
+    static QString called(QWidget* w) { return QString("%1 %2").arg(w->metaObject()->className(), w->objectName()); }
+    // What a hand can do something with.
+    static bool isControl(QWidget* w) {
+        if (!w->isVisible() || !w->isEnabled())
+            return false;
+        if (qobject_cast<QAbstractSpinBox*>(w->parentWidget()) || qobject_cast<QComboBox*>(w->parentWidget()))
+            return false; // the line inside is the box's own
+        return qobject_cast<QAbstractButton*>(w) || qobject_cast<QComboBox*>(w) || qobject_cast<QLineEdit*>(w) ||
+               qobject_cast<QAbstractSpinBox*>(w) || qobject_cast<QAbstractItemView*>(w) ||
+               qobject_cast<QPlainTextEdit*>(w) || w->focusPolicy() & Qt::TabFocus;
+    }
+private slots:
+    void initTestCase() {
+        QAccessible::setActive(true);
+        prepare("RiflessoTestAccess");
+        openWindow();
+    }
+    void cleanupTestCase() { m_window.reset(); }
+
+    void everyControlHasANameAndARole() {
+        QStringList wrong;
+        int seen = 0;
+        for (const Workspace page : kPages) {
+            go(page);
+            for (QWidget* w : view()->page(page)->findChildren<QWidget*>()) {
+                if (!isControl(w) || w->inherits("QScrollArea") || w->inherits("QScrollBar") ||
+                    QByteArray(w->metaObject()->className()).startsWith("QComboBoxPrivate"))
+                    continue;
+                ++seen;
+                const QAccessibleInterface* i = QAccessible::queryAccessibleInterface(w);
+                if (!i || i->role() == QAccessible::NoRole)
+                    wrong << QString("page %1: no role: %2").arg(static_cast<int>(page)).arg(called(w));
+                else if (nameOf(w).trimmed().isEmpty())
+                    wrong << QString("page %1: no name: %2").arg(static_cast<int>(page)).arg(called(w));
+            }
+        }
+        wrong.removeDuplicates();
+        QVERIFY2(seen > 100, qPrintable(QString::number(seen)));
+        QVERIFY2(wrong.isEmpty(), qPrintable("\n" + wrong.join('\n')));
+    }
+    // What is painted says in words what it shows.
+    void paintedViewsSpeak() {
+        const std::pair<Workspace, std::vector<const char*>> painted[] = {
+            {Workspace::brief, {"riflesso::BodyMap"}},
+            {Workspace::footage, {"riflesso::RepStrip"}},
+            {Workspace::marking, {"riflesso::Ribbon", "riflesso::TrustStrip"}},
+            {Workspace::mirror, {"riflesso::MirrorBoard", "riflesso::Ribbon", "riflesso::MirrorCurve"}},
+            {Workspace::findings, {"riflesso::FindingList", "riflesso::ChainView", "riflesso::StillPair"}},
+            {Workspace::programme, {"riflesso::PlanCalendar", "riflesso::LadderView"}},
+            {Workspace::practice, {"riflesso::RepDots", "riflesso::GateBar"}},
+            {Workspace::progress, {"riflesso::StoryLine", "riflesso::TrendChart"}}};
+        QStringList wrong;
+        for (const auto& [page, classes] : painted) {
+            go(page);
+            for (const char* name : classes) {
+                bool found = false;
+                for (QWidget* w : view()->page(page)->findChildren<QWidget*>()) {
+                    if (qstrcmp(w->metaObject()->className(), name) != 0 || !w->isVisible())
+                        continue;
+                    found = true;
+                    const QAccessibleInterface* i = QAccessible::queryAccessibleInterface(w);
+                    if (!i || nameOf(w).isEmpty() ||
+                        (i->text(QAccessible::Description).isEmpty() && i->childCount() == 0 && nameOf(w).size() < 20))
+                        wrong << QString("%1 says \"%2\", \"%3\"")
+                                     .arg(name, nameOf(w), i ? i->text(QAccessible::Description) : "");
+                }
+                if (!found)
+                    wrong << QString("%1 is not on page %2").arg(name).arg(static_cast<int>(page));
+            }
+        }
+        QVERIFY2(wrong.isEmpty(), qPrintable("\n" + wrong.join('\n')));
+    }
+    // Tab goes round every page and never stays.
+    void tabGoesRound() {
+        m_window->activateWindow();
+        QTRY_VERIFY(m_window->isActiveWindow());
+        for (const Workspace page : kPages) {
+            go(page);
+            QWidget* first = nullptr;
+            for (QWidget* w : view()->page(page)->findChildren<QWidget*>())
+                if (!first && w->isVisible() && w->isEnabled() && w->focusPolicy() & Qt::TabFocus)
+                    first = w;
+            if (!first)
+                continue;
+            first->setFocus();
+            std::set<QWidget*> met;
+            QWidget* last = nullptr;
+            int same = 0;
+            bool round = false;
+            for (int i = 0; i < 300 && !round; ++i) {
+                QWidget* now = QApplication::focusWidget();
+                // A date has parts of its own that Tab walks through, a text its links.
+                same = now == last ? same + 1 : 0;
+                QVERIFY2(now && same < (now->inherits("QLabel") ? 40 : 5),
+                         qPrintable(QString("page %1: Tab stays at %2")
+                                        .arg(static_cast<int>(page))
+                                        .arg(now ? called(now) : QString("nothing"))));
+                round = i > 0 && now == first;
+                met.insert(now);
+                last = now;
+                QTest::keyClick(now, Qt::Key_Tab);
+            }
+            QVERIFY2(round, qPrintable(QString("page %1: Tab does not come back after %2 widgets")
+                                           .arg(static_cast<int>(page))
+                                           .arg(met.size())));
+        }
+    }
+};
+
+QTEST_MAIN(TestAccess)
+#include "test_access.moc"
