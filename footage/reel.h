@@ -71,7 +71,6 @@ private:
     int m_direction = 0;
     unsigned long m_moves = 0, m_planned = 0; // what was read ahead for which move
     int m_answered = -1;
-    bool m_failed = false;
     bool m_stop = false;
     bool m_busy = true;
     std::thread m_thread; // last: starts when all the rest is there

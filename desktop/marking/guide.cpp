@@ -26,6 +26,11 @@ void FigureGuide::setState(const std::vector<LandmarkName>& wanted, const std::s
     update();
 }
 
+void FigureGuide::setPose(std::map<LandmarkName, QPointF> pose) {
+    m_pose = std::move(pose);
+    update();
+}
+
 QPointF FigureGuide::placeOf(const LandmarkName& landmark) const {
     // With a second person asked for, the two stand side by side.
     const bool two = std::any_of(m_wanted.begin(), m_wanted.end(), [](const auto& n) { return ofOther(n); });
@@ -34,6 +39,12 @@ QPointF FigureGuide::placeOf(const LandmarkName& landmark) const {
     const double w = h / 1.12;
     const double left = (room - w) / 2 + (two && ofOther(landmark) ? room : 0.0);
     const auto onFigure = [&](double x, double y) { return QPointF(left + x * w, (height() - h) / 2 + y * h); };
+    if (!two && !m_pose.empty() && onBody(landmark)) {
+        const auto known = m_pose.find(landmark);
+        const double side = std::min(width(), height()) - 8.0;
+        if (known != m_pose.end())
+            return {(width() - side) / 2 + known->second.x() * side, (height() - side) / 2 + known->second.y() * side};
+    }
     const LandmarkName own = ofOther(landmark) ? landmark.substr(6) : landmark;
     for (const auto& p : figurePoints())
         if (resolveRole(p.role, m_handedness) == own)

@@ -19,6 +19,8 @@ public:
     explicit FigureGuide(QWidget* parent = nullptr);
     void setState(const std::vector<LandmarkName>& wanted, const std::set<LandmarkName>& marked,
                   const LandmarkName& asked, Side handedness);
+    /// How the figure stands: places in a box of 1 x 1 by body name; empty = as the table of the figure has it.
+    void setPose(std::map<LandmarkName, QPointF> pose);
     [[nodiscard]] QPointF placeOf(const LandmarkName& landmark) const; ///< where its dot is, in the widget
     [[nodiscard]] QSize sizeHint() const override { return {230, 250}; }
     [[nodiscard]] QSize minimumSizeHint() const override { return {200, 200}; }
@@ -37,6 +39,7 @@ private:
     std::set<LandmarkName> m_marked;
     LandmarkName m_asked;
     Side m_handedness = Side::right;
+    std::map<LandmarkName, QPointF> m_pose;
 };
 
 /// The neighbourhood of the pointer, enlarged, with a cross of hair lines.

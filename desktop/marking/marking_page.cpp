@@ -1,5 +1,6 @@
 #include "desktop/marking/marking_page.h"
 
+#include "casebook/pose.h"
 #include "casebook/text.h"
 #include "desktop/parts/card.h"
 #include "desktop/theme/theme.h"
@@ -370,6 +371,8 @@ void MarkingPage::showEvent(QShowEvent*) {
 
 void MarkingPage::refresh() {
     const Take* take = m_bench.take();
+    if (take && !positionHere().empty())
+        m_guide->setPose(poseAt(m_bench.data(), m_bench.analysis(), *take, positionHere()));
     m_guide->setState(wanted(), markedHere(), m_canvas->landmark(), take ? take->handedness : Side::right);
     // Rows of the strip: what the technique reads in this view, then whatever else is marked.
     std::vector<LandmarkName> rows;

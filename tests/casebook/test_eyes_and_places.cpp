@@ -4,6 +4,7 @@
 #include "casebook/film_verdicts.h"
 #include "casebook/landings.h"
 #include "casebook/phase_curves.h"
+#include "casebook/pose.h"
 #include "casebook/shipped.h"
 
 #include <QTest>
@@ -248,6 +249,33 @@ private slots:
         // It is no practice: no gate, nothing known, no lost drill.
         const Analysis whole = m.analysed();
         QVERIFY(whole.gates.empty() && orphansOf(m.data, m.blueprint).drills.empty());
+    }
+    void theFigureStandsAsTheModelDoes() {
+        Made m;
+        const Id mine = m.take(), model = m.take(Performer::model, "A");
+        const PositionId position = m.blueprint.positions.front().id;
+        m.rep(model, 1).positions = {{position, {FrameIndex(20), {}}}};
+        QVERIFY(poseAt(m.data, m.analysed(), m.data.takes[mine], position).empty()); // nothing is marked
+        const std::pair<const char*, QPointF> points[] = {{"head", {300, 100}},       {"left_hip", {310, 300}},
+                                                          {"right_hip", {290, 300}},  {"left_knee", {330, 400}},
+                                                          {"right_knee", {280, 410}}, {"left_ankle", {340, 500}},
+                                                          {"ball", {900, 100}}};
+        for (const auto& [name, at] : points)
+            m.data.marks[model][name][FrameIndex(20)] = {{at.x(), at.y()}, 1.0, How::hand};
+        const auto pose = [&] { return poseAt(m.data, m.analysed(), m.data.takes[mine], position); };
+        const auto same = pose();
+        QCOMPARE(same.size(), std::size_t(6)); // the ball is no part of a body
+        for (const auto& [name, at] : same)
+            QVERIFY(at.x() >= 0 && at.x() <= 1 && at.y() >= 0 && at.y() <= 1);
+        QVERIFY(same.at("head").y() < same.at("left_ankle").y() &&
+                same.at("left_knee").x() > same.at("right_knee").x());
+        // The other way round, and with the other hand.
+        m.data.takes[mine].facing = m.data.takes[model].facing == Facing::left ? Facing::right : Facing::left;
+        QVERIFY(pose().at("left_knee").x() < pose().at("right_knee").x());
+        m.data.takes[mine].handedness = Side::left;
+        QVERIFY(std::abs(pose().at("right_knee").x() - (1.0 - same.at("left_knee").x())) < 1e-9);
+        m.data.takes[mine].view = View::front; // no model from there
+        QVERIFY(pose().empty());
     }
     void phases() {
         Made m;
