@@ -103,8 +103,8 @@ void followFocus(const CaseData& data, const Blueprint& blueprint, Analysis& a) 
             if (take.performer != Performer::athlete ||
                 !serves(take.view, blueprint.measure(t.measure)->definition.view))
                 continue;
-            setups[{take.day, data.reps.at(id).stage.value_or(take.stage)}].insert(setupName(data, take));
-            byDay[{take.day, data.reps.at(id).stage.value_or(take.stage)}].push_back(rep);
+            setups[{take.day, stageOf(data, data.reps.at(id))}].insert(setupName(data, take));
+            byDay[{take.day, stageOf(data, data.reps.at(id))}].push_back(rep);
         }
         for (const auto& [when, reps] : byDay)
             if (const auto v = gather(t.measure, reps); v.reps > 0)

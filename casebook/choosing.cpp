@@ -200,7 +200,7 @@ void chooseReference(const CaseData& data, const Blueprint& blueprint, const Set
         const Rep& r = data.reps.at(id);
         const Take& take = data.takes.at(r.take);
         if (take.performer == Performer::athlete && hasValue(rep))
-            own.push_back({id, take.day, r.stage.value_or(take.stage), r.worked.value_or(true)});
+            own.push_back({id, take.day, stageOf(data, r), r.worked.value_or(true)});
     }
     std::vector<Id> chosen;
     const auto earlier = [&](const Own& o) { return o.day < *a.judgedDay; };

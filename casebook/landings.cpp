@@ -62,7 +62,7 @@ Landings landingsOf(const CaseData& data, const Blueprint& blueprint, const Anal
              {off.x(), -off.y()},
              (place(take.zone->edge) - middle).norm(),
              situation,
-             std::string(kStageNames[static_cast<std::size_t>(rep.stage.value_or(take.stage))])});
+             std::string(kStageNames[static_cast<std::size_t>(stageOf(data, rep))])});
     }
     Landings out;
     out.metric = lots[1].size() >= lots[0].size();

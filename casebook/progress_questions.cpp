@@ -1,5 +1,7 @@
 #include "casebook/progress_questions.h"
 
+#include "casebook/sets.h"
+
 #include <algorithm>
 #include <cmath>
 #include <map>
@@ -46,6 +48,27 @@ std::vector<TimedRep> timedReps(const CaseData& data, const Blueprint& blueprint
             out.push_back({std::to_string(s.rep->id), duration, std::hypot(time.instantError(a), time.instantError(b)),
                            s.value->value, s.value->u});
     }
+    return out;
+}
+
+std::vector<RepBehind> repsBehind(const CaseData& data, const Analysis& analysis, const std::string& measure,
+                                  Stage stage, std::optional<Day> day) {
+    std::vector<RepBehind> out;
+    for (const auto& [id, measured] : analysis.measured) {
+        const auto rep = data.reps.find(id);
+        if (rep == data.reps.end() || stageOf(data, rep->second) != stage)
+            continue;
+        const Take& take = data.takes.at(rep->second.take);
+        if (take.performer != Performer::athlete || (day && take.day != *day))
+            continue;
+        for (const auto& v : measured.values)
+            if (v.measure == measure && !v.refused && !v.frames.empty())
+                out.push_back({id, take.day, v.value, v.u, v.frames.front()});
+    }
+    std::stable_sort(out.begin(), out.end(), [&](const RepBehind& a, const RepBehind& b) {
+        return std::tuple(a.day, data.reps.at(a.rep).take, data.reps.at(a.rep).number) <
+               std::tuple(b.day, data.reps.at(b.rep).take, data.reps.at(b.rep).number);
+    });
     return out;
 }
 

@@ -1,6 +1,7 @@
 #pragma once
 /// \file
-/// What a case has to say to two questions asked weeks later: at which speed does it fall apart, and which cue works.
+/// What a case has to say to questions asked weeks later: at which speed does it fall apart, which cue works, and which
+/// reps are behind a number.
 
 #include "casebook/analysis.h"
 #include "core/progress/cues.h"
@@ -15,6 +16,17 @@ namespace riflesso {
 /// first to its last key position of those that all of them have; a rep of a cyclic technique from cycle to cycle.
 std::vector<TimedRep> timedReps(const CaseData& data, const Blueprint& blueprint, const Analysis& analysis,
                                 const std::string& measure);
+
+/// A rep of the athlete's that stands behind a point of a chart.
+struct RepBehind {
+    Id rep = 0;
+    Day day{};
+    double value = 0.0, u = 0.0; ///< SI
+    FrameIndex frame;            ///< where it was read, in the rep's take
+};
+/// The athlete's reps of a stage in which a measure could be taken, by day and number; of one day when it is given.
+std::vector<RepBehind> repsBehind(const CaseData& data, const Analysis& analysis, const std::string& measure,
+                                  Stage stage, std::optional<Day> day = std::nullopt);
 
 /// Practised reps by cue, of the drill and stage with the most cues and, of those, the most reps.
 struct CueTrial {

@@ -4,13 +4,10 @@
 #include <cmath>
 
 namespace riflesso {
-namespace {
 
 Stage stageOf(const CaseData& data, const Rep& rep) {
     return rep.stage.value_or(data.takes.at(rep.take).stage);
 }
-
-} // namespace
 
 std::string textOf(const SetKey& key) {
     return isoDate(key.day) + " " + key.name;

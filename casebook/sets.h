@@ -44,6 +44,9 @@ std::string setupName(const CaseData& data, const Take& take);
 std::vector<SetValue> setValues(const CaseData& data, const std::map<Id, MeasuredRep>& measured,
                                 const std::vector<Id>& reps);
 
+/// The rep's own stage, else its take's.
+Stage stageOf(const CaseData& data, const Rep& rep);
+
 /// By stage in ladder order: how many of the athlete's reps have this measure inside the band.
 std::vector<StageCount> insideByStage(const CaseData& data, const std::map<Id, MeasuredRep>& measured,
                                       const std::string& measure, const Band& band);

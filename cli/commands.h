@@ -253,6 +253,8 @@ struct PeopleArguments {
 Status person(const PeopleArguments& a);
 /// Who has what, and one session for all.
 Status squad(const PeopleArguments& a);
+/// Causes put to the test over all athletes of a technique.
+Status links(const PeopleArguments& a);
 /// What the window's training of the eye has found so far.
 Status eye(const PeopleArguments& a);
 /// Cases as one file, out and in.

@@ -35,6 +35,7 @@ struct Looked {
     Blueprint blueprint;
     CardDetail detail;
     Day today{};
+    std::vector<LinkBelief> beliefs;
 };
 
 Result<Looked> look(const PeopleArguments& a, const CaseSummary& summary) {
@@ -48,8 +49,9 @@ Result<Looked> look(const PeopleArguments& a, const CaseSummary& summary) {
     const auto book = openCase(c);
     if (!book)
         return book.error();
-    return Looked{summary, (*book)->blueprint(),
-                  detailOf((*book)->data(), (*book)->blueprint(), (*book)->analysisNow(), *today), *today};
+    const Analysis& analysis = (*book)->analysisNow();
+    return Looked{summary, (*book)->blueprint(), detailOf((*book)->data(), (*book)->blueprint(), analysis, *today),
+                  *today, analysis.beliefs};
 }
 
 json faultsJson(const CardDetail& detail) {
@@ -186,6 +188,53 @@ Status squad(const PeopleArguments& a) {
     return Done{};
 }
 
+Status links(const PeopleArguments& a) {
+    struct Technique {
+        Blueprint blueprint;
+        std::vector<std::vector<LinkBelief>> beliefs; // an athlete's each
+    };
+    std::map<std::string, Technique> techniques;
+    const auto looked = eachPerson(a, [&](const AthleteSummary&, const std::vector<Looked>& cases) {
+        for (const auto& seen : cases) {
+            auto& t = techniques[seen.summary.blueprintId];
+            t.blueprint = seen.blueprint;
+            t.beliefs.push_back(seen.beliefs);
+        }
+    });
+    if (!looked)
+        return looked;
+    constexpr int kEnough = 6; // checks before a strength is proposed
+    json out = json::array();
+    for (const auto& [id, technique] : techniques)
+        for (const auto& b : pooledBeliefs(technique.beliefs)) {
+            if (b.checks == 0)
+                continue;
+            const auto athletes = std::count_if(
+                technique.beliefs.begin(), technique.beliefs.end(), [&](const std::vector<LinkBelief>& list) {
+                    return std::any_of(list.begin(), list.end(), [&](const LinkBelief& l) {
+                        return l.cause == b.cause && l.consequence == b.consequence && l.checks > 0;
+                    });
+                });
+            out.push_back({{"technique", id},
+                           {"cause", b.cause},
+                           {"consequence", b.consequence},
+                           {"prior", rounded(b.prior)},
+                           {"now", rounded(b.posterior)},
+                           {"checks", b.checks},
+                           {"followed", b.followed},
+                           {"athletes", athletes},
+                           {"propose", b.checks >= kEnough}});
+            if (!a.json)
+                std::printf("%s: %s, then %s: %.2f, now %.2f after %d checks of %td athletes%s\n",
+                            technique.blueprint.name.c_str(), technique.blueprint.fault(b.cause)->name.c_str(),
+                            technique.blueprint.fault(b.consequence)->name.c_str(), b.prior, b.posterior, b.checks,
+                            athletes, b.checks >= kEnough ? "" : " (too few to change the technique)");
+        }
+    if (a.json)
+        std::printf("%s\n", json{{"links", out}}.dump(1).c_str());
+    return Done{};
+}
+
 Status bundleOut(const PeopleArguments& a) {
     const auto library = Library::open(a.library);
     if (!library)
@@ -317,6 +366,10 @@ void addPeople(CLI::App& app, PeopleArguments& a, std::function<Status()>& chose
     many->add_option("NAME", a.squad, "the squad's name (everybody when left out)");
     common(many);
     run(many, squad);
+    auto* tested = app.add_subcommand("links", "Causes put to the test over all athletes");
+    tested->add_option("--squad", a.squad, "only this squad");
+    common(tested);
+    run(tested, links);
     auto* scores = app.add_subcommand("eye", "From which size a coach sees simulated faults");
     scores->add_option("--technique", a.name, "only this one");
     scores->add_option("--scores", a.file, "another file than the window's own");

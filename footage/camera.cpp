@@ -117,6 +117,16 @@ std::unique_ptr<Camera> deviceCamera(const std::filesystem::path& device, const 
     return std::make_unique<DeviceCamera>(device, format);
 }
 
+Picture evenSized(const Picture& picture) {
+    if (picture.width % 2 == 0 && picture.height % 2 == 0)
+        return picture;
+    Picture cut(picture.width & ~1, picture.height & ~1);
+    for (int y = 0; y < cut.height; ++y)
+        std::copy_n(picture.pixels.begin() + static_cast<std::ptrdiff_t>(y) * picture.width, cut.width,
+                    cut.pixels.begin() + static_cast<std::ptrdiff_t>(y) * cut.width);
+    return cut;
+}
+
 LiveView::LiveView(std::unique_ptr<Camera> camera, Callbacks callbacks, std::size_t bytes)
     : m_camera(std::move(camera)), m_callbacks(std::move(callbacks)), m_bytes(bytes) {
     m_thread = std::thread([this] { work(); });
@@ -145,6 +155,15 @@ std::shared_ptr<const Picture> LiveView::ago(double seconds) const {
     const auto it = std::upper_bound(m_past.begin(), m_past.end(), wanted + 1e-9,
                                      [](double t, const LivePicture& p) { return t < p.time; });
     return std::prev(it)->picture;
+}
+
+std::vector<LivePicture> LiveView::between(double from, double to) const {
+    std::lock_guard lock(m_mutex);
+    std::vector<LivePicture> out;
+    for (const LivePicture& p : m_past)
+        if (p.time >= from && p.time <= to)
+            out.push_back(p);
+    return out;
 }
 
 double LiveView::reach() const {
@@ -223,21 +242,15 @@ void LiveView::work() {
                 const int tick = static_cast<int>(std::lround((got->time - m_writeZero) * kTicks));
                 if (m_writer && tick > m_lastTick) {
                     m_lastTick = tick;
-                    Picture even = *got->picture;
-                    if (even.width % 2 || even.height % 2) {
-                        Picture cut(even.width & ~1, even.height & ~1);
-                        for (int y = 0; y < cut.height; ++y)
-                            std::copy_n(even.pixels.begin() + static_cast<std::ptrdiff_t>(y) * even.width, cut.width,
-                                        cut.pixels.begin() + static_cast<std::ptrdiff_t>(y) * cut.width);
-                        even = std::move(cut);
-                    }
-                    if (const auto s = m_writer->add(even, tick); !s) {
+                    if (const auto s = m_writer->add(evenSized(*got->picture), tick); !s) {
                         m_writeError = s.error();
                         m_writer.reset();
                     }
                 }
             }
         }
+        if (m_callbacks.taken)
+            m_callbacks.taken(*got);
         if (m_callbacks.picture)
             m_callbacks.picture();
     }

@@ -45,11 +45,15 @@ std::vector<std::filesystem::path> videoDevices();
 /// A real camera through FFmpeg's libavdevice (Video4Linux). \p format is for tests: another of its input formats.
 std::unique_ptr<Camera> deviceCamera(const std::filesystem::path& device, const std::string& format = "v4l2");
 
+/// The picture, its last column or row left out where there is an odd number of them: H.264 wants even sides.
+Picture evenSized(const Picture& picture);
+
 /// Runs a camera on a thread of its own: the newest picture, the delayed mirror, and recording. Thread-safe.
 class LiveView {
 public:
     struct Callbacks {
         std::function<void()> picture;                      ///< a new picture is there; on the camera's thread
+        std::function<void(const LivePicture&)> taken;      ///< the same, with the picture itself
         std::function<void(const std::string& why)> failed; ///< the camera stopped by itself
     };
     /// \p bytes bounds what the delayed mirror remembers.
@@ -61,6 +65,8 @@ public:
     [[nodiscard]] std::shared_ptr<const Picture> newest() const;
     /// The picture of \p seconds ago. Null while the camera has not run for so long. The reach is what memory allows.
     [[nodiscard]] std::shared_ptr<const Picture> ago(double seconds) const;
+    /// Those of \p from to \p to, s since the camera started, as far as they are remembered.
+    [[nodiscard]] std::vector<LivePicture> between(double from, double to) const;
     [[nodiscard]] double reach() const;   ///< s
     [[nodiscard]] double running() const; ///< s since the first picture
 

@@ -1,6 +1,7 @@
 #include "footage/movement.h"
 
 #include "footage/film.h"
+#include "footage/picture_change.h"
 
 #include <Eigen/LU>
 
@@ -42,31 +43,17 @@ Result<std::vector<double>> motionEnergy(const std::filesystem::path& path, cons
     const int n = film.info().frames;
     const int w = 160, h = std::max(16, 160 * film.info().height / std::max(1, film.info().width));
     std::vector<double> energy(static_cast<std::size_t>(n), -1.0);
-    std::vector<std::uint8_t> before;
+    PictureChange change;
     int beforeFrame = -1;
     const bool sparseKeys = 4 * film.info().keyFrames < n;
-    double noise = 2.0; // grey levels that the sensor alone makes; learnt from the quietest pixels
     const bool whole = film.quickly([&](int frame, const DecodedFrame& picture) {
-        const auto now = picture.toGrey(w, h);
-        if (beforeFrame >= 0 && now.size() == before.size()) {
-            double sum = 0.0;
-            std::array<int, 256> counts{};
-            for (std::size_t i = 0; i < now.size(); ++i)
-                ++counts[static_cast<std::size_t>(std::abs(now[i] - before[i]))];
-            // Half of all pixels are background at least: their median change is noise.
-            int seen = 0, middle = 0;
-            while (middle < 255 &&
-                   (seen += counts[static_cast<std::size_t>(middle)]) < static_cast<int>(now.size() / 2))
-                ++middle;
-            noise = 0.95 * noise + 0.05 * std::max(1.0, 3.0 * middle);
-            for (int d = static_cast<int>(noise) + 1; d < 256; ++d)
-                sum += counts[static_cast<std::size_t>(d)] * (d - noise);
+        const auto changed = change.add(picture.toGrey(w, h));
+        if (changed && beforeFrame >= 0) {
             const double dt = times[static_cast<std::size_t>(frame)] - times[static_cast<std::size_t>(beforeFrame)];
             // A key picture is drawn anew everywhere: that is no movement.
             if (!(sparseKeys && film.groupStart(FrameIndex(frame)).value == frame))
-                energy[static_cast<std::size_t>(frame)] = sum / static_cast<double>(now.size()) / std::max(1e-4, dt);
+                energy[static_cast<std::size_t>(frame)] = *changed / std::max(1e-4, dt);
         }
-        before = now;
         beforeFrame = frame;
         return !goOn || goOn(static_cast<double>(frame) / n);
     });

@@ -201,6 +201,7 @@ struct PractisedRep {
     std::optional<bool> athlete{}, coach{};
     std::string reason{};          ///< of a bad one; may be empty
     std::optional<bool> machine{}; ///< what the measure said of its film: good or not; never counts for a gate
+    std::string clip{};            ///< its film in Library::practiceClips(), a name without a folder; may be gone
     /// The coach's where there is one, else the athlete's.
     [[nodiscard]] bool good() const { return coach.value_or(athlete.value_or(false)); }
     friend bool operator==(const PractisedRep&, const PractisedRep&) = default;

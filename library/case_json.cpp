@@ -478,6 +478,8 @@ std::string toJson(const Block& b) {
             rep["reason"] = r.reason;
         if (r.machine)
             rep["machine"] = *r.machine;
+        if (!r.clip.empty())
+            rep["clip"] = r.clip;
         reps.push_back(rep);
     }
     json j = {{"day", isoDate(b.day)},
@@ -511,6 +513,8 @@ Result<Block> blockFromJson(const std::string& text) {
             rep.reason = r.textOr("reason");
             if (r.has("machine"))
                 rep.machine = r["machine"].truth();
+            if (rep.clip = r.textOr("clip"); rep.clip.find('/') != std::string::npos) // a name, never a way out
+                rep.clip.clear();
             b.reps.push_back(rep);
         }
         b.note = j.textOr("note");

@@ -413,6 +413,8 @@ Result<std::vector<std::string>> Library::belongingsOf(Id athlete) {
             std::error_code ec;
             if (fs::exists(folder() / "reviews" / ("case-" + std::to_string(c.id)), ec))
                 out.push_back("the recorded review of case " + std::to_string(c.id));
+            if (fs::exists(practiceClips(c.id), ec))
+                out.push_back("the films of reps in practice of case " + std::to_string(c.id));
         }
     }
     return out;
@@ -458,6 +460,7 @@ Status Library::eraseAthlete(Id athlete) {
     std::error_code ec; // voices and pictures of them go, too
     for (const Id id : gone) {
         fs::remove_all(folder() / "reviews" / ("case-" + std::to_string(id)), ec);
+        fs::remove_all(practiceClips(id), ec);
         fs::remove(folder() / "stills" / (std::to_string(id) + ".jpg"), ec);
     }
     return Done{};

@@ -64,6 +64,10 @@ public:
 
     [[nodiscard]] std::filesystem::path folder() const;
     [[nodiscard]] std::filesystem::path media() const { return folder() / "media"; }
+    /// Films of single reps taken beside practice. Old ones make room for new ones; nothing else depends on them.
+    [[nodiscard]] std::filesystem::path practiceClips(Id caseId) const {
+        return folder() / "practice" / ("case-" + std::to_string(caseId));
+    }
     /// Why it can only be read; nothing when it can be written.
     [[nodiscard]] const std::optional<Error>& readOnly() const;
     /// Where a take's film is, whether inside the library or outside.

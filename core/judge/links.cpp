@@ -6,6 +6,8 @@
 namespace riflesso {
 namespace {
 
+constexpr double kWeight = 4.0; // checks that the blueprint's word is worth
+
 const FaultReading* readingOf(const std::vector<FaultReading>& readings, const std::string& fault) {
     const auto it = std::find_if(readings.begin(), readings.end(), [&](const auto& r) { return r.fault == fault; });
     return it == readings.end() ? nullptr : &*it;
@@ -41,7 +43,6 @@ std::vector<LinkCheck> checksBetween(const Blueprint& blueprint, const std::vect
 }
 
 std::vector<LinkBelief> beliefsOf(const Blueprint& blueprint, const std::vector<LinkCheck>& checks) {
-    constexpr double kWeight = 4.0; // checks that the blueprint's word is worth
     std::vector<LinkBelief> out;
     for (const auto& fault : blueprint.faults)
         for (const auto& cause : fault.causes) {
@@ -53,6 +54,22 @@ std::vector<LinkBelief> beliefsOf(const Blueprint& blueprint, const std::vector<
                 }
             b.posterior = (kWeight * b.prior + b.followed) / (kWeight + b.checks);
             out.push_back(b);
+        }
+    return out;
+}
+
+std::vector<LinkBelief> pooledBeliefs(const std::vector<std::vector<LinkBelief>>& athletes) {
+    std::vector<LinkBelief> out;
+    for (const auto& beliefs : athletes)
+        for (const auto& b : beliefs) {
+            auto it = std::find_if(out.begin(), out.end(), [&](const LinkBelief& o) {
+                return o.cause == b.cause && o.consequence == b.consequence;
+            });
+            if (it == out.end())
+                it = out.insert(out.end(), {b.cause, b.consequence, b.prior, b.prior, 0, 0});
+            it->checks += b.checks;
+            it->followed += b.followed;
+            it->posterior = (kWeight * it->prior + it->followed) / (kWeight + it->checks);
         }
     return out;
 }

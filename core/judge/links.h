@@ -40,6 +40,10 @@ struct LinkBelief {
 /// Every link of the blueprint, with the checks that it had.
 std::vector<LinkBelief> beliefsOf(const Blueprint& blueprint, const std::vector<LinkCheck>& checks);
 
+/// Of several athletes in one, each re-measurement counted alike: a proposal to the blueprint's owner. The lists are of
+/// one blueprint (what a list lacks had no check there); strengths are those of the first list.
+std::vector<LinkBelief> pooledBeliefs(const std::vector<std::vector<LinkBelief>>& athletes);
+
 /// The blueprint with what is believed in place of its own strengths.
 Blueprint withBeliefs(Blueprint blueprint, const std::vector<LinkBelief>& beliefs);
 

@@ -16,8 +16,8 @@
 #include <QHBoxLayout>
 #include <QInputDialog>
 #include <QMessageBox>
-#include <QScrollArea>
 #include <QPushButton>
+#include <QScrollArea>
 #include <QVBoxLayout>
 
 namespace riflesso {

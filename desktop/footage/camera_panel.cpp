@@ -2,7 +2,6 @@
 
 #include "casebook/text.h"
 #include "desktop/parts/frame_service.h"
-#include "simulator/live_camera.h"
 
 #include <QDateTime>
 #include <QDir>
@@ -13,11 +12,8 @@
 namespace riflesso {
 CameraPanel::CameraPanel(const QString& folder, Makers cameras, QWidget* parent)
     : QWidget(parent), m_folder(folder), m_makers(std::move(cameras)) {
-    if (m_makers.empty()) {
-        for (const auto& device : videoDevices())
-            m_makers.emplace_back(q(device.filename().string()), [device] { return deviceCamera(device); });
-        m_makers.emplace_back(tr("Simulated camera"), [] { return simulatedCamera(); });
-    }
+    if (m_makers.empty())
+        m_makers = camerasHere();
     m_which = new QComboBox;
     m_which->setObjectName("camera");
     m_which->setAccessibleName(tr("Camera"));

@@ -3,7 +3,7 @@
 /// Filming now: the live picture, the delayed mirror, recording.
 
 #include "desktop/parts/picture_view.h"
-#include "footage/camera.h"
+#include "desktop/workbench/cameras.h"
 
 #include <QComboBox>
 #include <QDoubleSpinBox>
@@ -21,7 +21,7 @@ namespace riflesso {
 class CameraPanel : public QWidget {
     Q_OBJECT
 public:
-    using Makers = std::vector<std::pair<QString, std::function<std::unique_ptr<Camera>()>>>;
+    using Makers = CameraMakers;
     /// \p cameras: empty = the devices that are there, and the simulated one.
     explicit CameraPanel(const QString& folder, Makers cameras = {}, QWidget* parent = nullptr);
     ~CameraPanel() override;

@@ -1,10 +1,14 @@
-// Practice beside the counting: reasons of a bad rep, what the day holds.
+// Practice beside the counting: reasons of a bad rep, what the day holds, a day on one's own.
 
 #include "desktop/practice/practice_page.h"
 
 #include "casebook/text.h"
 #include "desktop/practice/film_verdicts.h"
 #include "desktop/theme/theme.h"
+
+#include <QDialog>
+#include <QDialogButtonBox>
+#include <QFormLayout>
 
 #include <algorithm>
 
@@ -100,6 +104,61 @@ void PracticePage::fillToday() {
         m_today->addWidget(
             new QLabel(tr("Nothing is planned for this day. Choose a drill, and count good reps, not reps.")));
     m_today->addStretch();
+}
+
+void PracticePage::ownDay() {
+    const Drill* d = drill();
+    if (!d)
+        return;
+    QDialog dialog(this);
+    dialog.setObjectName("ownDayDialog");
+    dialog.setWindowTitle(tr("A day on your own"));
+    auto* form = new QFormLayout(&dialog);
+    const auto number = [&](const char* name, int most, const QString& label) {
+        auto* box = new QSpinBox;
+        box->setObjectName(name);
+        box->setRange(0, most);
+        form->addRow(label, box);
+        return box;
+    };
+    auto* minutes = number("ownMinutes", 600, tr("Minutes"));
+    auto* hits = number("ownHits", 9999, tr("Hits, or good ones"));
+    const auto words = [&](const char* name, const QString& label) {
+        auto* edit = new QLineEdit;
+        edit->setObjectName(name);
+        edit->setMaxLength(300);
+        form->addRow(label, edit);
+        return edit;
+    };
+    auto* where = words("ownWhere", tr("Where, in which light"));
+    auto* feet = number("ownFeet", 10, tr("How fast the feet, 0 to 10"));
+    auto* hands = number("ownHands", 10, tr("How calm the hands, 0 to 10"));
+    auto* noticed = words("ownNoticed", tr("What I noticed"));
+    auto* next = words("ownNext", tr("What I try next"));
+    form->addRow(wrapped(tr("%1, on %2. Pain: stop, and see a physician or physiotherapist.")
+                             .arg(q(d->name), m_day->date().toString(Qt::ISODate)),
+                         "caution"));
+    auto* buttons = new QDialogButtonBox(QDialogButtonBox::Ok | QDialogButtonBox::Cancel);
+    form->addRow(buttons);
+    connect(buttons, &QDialogButtonBox::accepted, &dialog, &QDialog::accept);
+    connect(buttons, &QDialogButtonBox::rejected, &dialog, &QDialog::reject);
+    if (dialog.exec() != QDialog::Accepted || minutes->value() == 0)
+        return;
+    Block b;
+    b.day = day();
+    b.drill = d->id;
+    b.stage = d->stage;
+    b.cue = m_cues->currentText().toStdString() == d->cue ? std::string() : m_cues->currentText().toStdString();
+    b.own = SelfCoached{static_cast<double>(minutes->value()),
+                        hits->value(),
+                        where->text().toStdString(),
+                        feet->value(),
+                        hands->value(),
+                        noticed->text().toStdString(),
+                        next->text().toStdString()};
+    m_bench.book().addBlock(std::move(b));
+    refresh();
+    setFocus();
 }
 
 } // namespace riflesso

@@ -4,9 +4,6 @@
 #include "desktop/practice/film_verdicts.h"
 #include "desktop/theme/theme.h"
 
-#include <QDialog>
-#include <QDialogButtonBox>
-#include <QFormLayout>
 #include <QHBoxLayout>
 #include <QKeyEvent>
 #include <QPainter>
@@ -27,7 +24,10 @@ PracticePage::PracticePage(Workbench& bench) : m_bench(bench) {
     m_pictures = new RightAndWrong(bench);
     auto* left = new QVBoxLayout;
     left->setSpacing(8);
+    m_screen = new RepScreen(bench);
+    m_screen->hide();
     left->addWidget(m_pictures, 1);
+    left->addWidget(m_screen, 2);
     left->addWidget(makeSettings());
     auto* upper = new QHBoxLayout;
     upper->setSpacing(16);
@@ -55,6 +55,20 @@ PracticePage::PracticePage(Workbench& bench) : m_bench(bench) {
     connect(&bench.book(), &Casebook::changed, this, [this](const ChangeSet& c) {
         if (c.blocks || c.plan)
             refresh();
+    });
+    const auto showScreen = [this](bool on) {
+        m_screen->setVisible(on || m_camera->isChecked()); // why a camera stopped is still to be read
+        m_pictures->setVisible(!m_screen->isVisibleTo(this));
+    };
+    connect(m_screen, &RepScreen::switched, this, showScreen);
+    connect(m_screen, &RepScreen::played, this, [showScreen] { showScreen(false); });
+    connect(m_screen, &RepScreen::repSeen, this, &PracticePage::repSeen);
+    connect(m_dots, &RepDots::clicked, this, [this, showScreen](int rep) {
+        const Block* b = block();
+        if (!b || rep >= static_cast<int>(b->reps.size()) || b->reps[static_cast<std::size_t>(rep)].clip.empty())
+            return;
+        showScreen(true);
+        m_screen->playAgain(b->reps[static_cast<std::size_t>(rep)].clip);
     });
     auto* seen = new WhenSeen(this, [this] {
         fillDrills();
@@ -109,6 +123,24 @@ QWidget* PracticePage::makeSettings() {
     second->addWidget(fresh);
     second->addWidget(m_restButton);
     second->addWidget(film);
+    m_camera = new QPushButton(tr("Camera"));
+    m_camera->setObjectName("repCamera");
+    m_camera->setCheckable(true);
+    m_camera->setFocusPolicy(Qt::NoFocus);
+    m_camera->setToolTip(
+        tr("Each rep is filmed, shown once more, and kept with its verdict. A dot brings its rep back; "
+           "L the last one. (C)"));
+    second->addWidget(m_camera);
+    connect(m_camera, &QPushButton::toggled, this, [this](bool on) {
+        if (on) {
+            m_screen->start();
+        } else {
+            m_screen->stop();
+            m_screen->hide(); // also after one that stopped by itself
+            m_pictures->setVisible(true);
+        }
+        setFocus();
+    });
     m_hear = new QComboBox;
     m_hear->setObjectName("practiceSound");
     m_hear->setAccessibleName(tr("What is heard"));
@@ -307,64 +339,10 @@ void PracticePage::tempo() {
 
 void PracticePage::hideEvent(QHideEvent* e) {
     m_metronome.stop();
+    m_camera->setChecked(false); // nobody is filmed unseen
     m_tempo->setChecked(false);
     m_tempo->setText(tr("Tempo"));
     QWidget::hideEvent(e);
-}
-
-void PracticePage::ownDay() {
-    const Drill* d = drill();
-    if (!d)
-        return;
-    QDialog dialog(this);
-    dialog.setObjectName("ownDayDialog");
-    dialog.setWindowTitle(tr("A day on your own"));
-    auto* form = new QFormLayout(&dialog);
-    const auto number = [&](const char* name, int most, const QString& label) {
-        auto* box = new QSpinBox;
-        box->setObjectName(name);
-        box->setRange(0, most);
-        form->addRow(label, box);
-        return box;
-    };
-    auto* minutes = number("ownMinutes", 600, tr("Minutes"));
-    auto* hits = number("ownHits", 9999, tr("Hits, or good ones"));
-    const auto words = [&](const char* name, const QString& label) {
-        auto* edit = new QLineEdit;
-        edit->setObjectName(name);
-        edit->setMaxLength(300);
-        form->addRow(label, edit);
-        return edit;
-    };
-    auto* where = words("ownWhere", tr("Where, in which light"));
-    auto* feet = number("ownFeet", 10, tr("How fast the feet, 0 to 10"));
-    auto* hands = number("ownHands", 10, tr("How calm the hands, 0 to 10"));
-    auto* noticed = words("ownNoticed", tr("What I noticed"));
-    auto* next = words("ownNext", tr("What I try next"));
-    form->addRow(wrapped(tr("%1, on %2. Pain: stop, and see a physician or physiotherapist.")
-                             .arg(q(d->name), m_day->date().toString(Qt::ISODate)),
-                         "caution"));
-    auto* buttons = new QDialogButtonBox(QDialogButtonBox::Ok | QDialogButtonBox::Cancel);
-    form->addRow(buttons);
-    connect(buttons, &QDialogButtonBox::accepted, &dialog, &QDialog::accept);
-    connect(buttons, &QDialogButtonBox::rejected, &dialog, &QDialog::reject);
-    if (dialog.exec() != QDialog::Accepted || minutes->value() == 0)
-        return;
-    Block b;
-    b.day = day();
-    b.drill = d->id;
-    b.stage = d->stage;
-    b.cue = m_cues->currentText().toStdString() == d->cue ? std::string() : m_cues->currentText().toStdString();
-    b.own = SelfCoached{static_cast<double>(minutes->value()),
-                        hits->value(),
-                        where->text().toStdString(),
-                        feet->value(),
-                        hands->value(),
-                        noticed->text().toStdString(),
-                        next->text().toStdString()};
-    m_bench.book().addBlock(std::move(b));
-    refresh();
-    setFocus();
 }
 
 const Block* PracticePage::block() const {
@@ -449,6 +427,7 @@ void PracticePage::verdict(bool good) {
         rep.coach = good;
     if (mode() == Mode::both)
         rep.athlete = m_athlete;
+    rep.clip = m_screen->takeUnjudged();
     count(rep);
 }
 
@@ -474,11 +453,23 @@ void PracticePage::count(const PractisedRep& rep) {
     if (saved) {
         m_athlete.reset();
         m_reasonOpen = !rep.good();
+        m_judged.start();
         const Dose& dose = drill()->dose;
         if (const Block* b = block(); b && static_cast<int>(b->reps.size()) == dose.sets * dose.reps)
             hear(Chime::end); // what was asked for is done
     }
     refresh();
+}
+
+// Who judges before the stillness after a rep has lasted was quicker than the camera: the rep is that one.
+void PracticePage::repSeen() {
+    constexpr qint64 kQuick = 2500; // ms
+    const Block* b = block();
+    if (!b || b->reps.empty() || !b->reps.back().clip.empty() || !m_judged.isValid() || m_judged.elapsed() > kQuick)
+        return;
+    Block changed = *b;
+    changed.reps.back().clip = m_screen->takeUnjudged();
+    m_bench.book().setBlock(changed);
 }
 
 void PracticePage::takeBack() {
@@ -551,6 +542,13 @@ void PracticePage::keyPressEvent(QKeyEvent* e) {
         break;
     case Qt::Key_T:
         tempo();
+        break;
+    case Qt::Key_C:
+        m_camera->toggle();
+        break;
+    case Qt::Key_L:
+        if (m_camera->isChecked())
+            m_screen->playAgain();
         break;
     case Qt::Key_Plus:
         m_beats->setValue(m_beats->value() + 1);

@@ -4,6 +4,7 @@
 
 #include "desktop/parts/card.h"
 #include "desktop/practice/metronome.h"
+#include "desktop/practice/rep_screen.h"
 #include "desktop/practice/sounds.h"
 #include "desktop/workbench/drill_card.h"
 #include "desktop/workbench/rep_dots.h"
@@ -27,7 +28,8 @@ std::vector<std::string> reasonsOfBad(const Blueprint& blueprint, const std::str
 
 /// Keys: G, arrow up or a presenter's forward = good; B, arrow down or its backward = not yet, and then a number for
 /// the reason, or none; Backspace or its black-screen key takes the last rep back; N begins a new block; R a rest; T
-/// the tempo, plus and minus a beat. Modes: the coach alone, the athlete alone, or both, the athlete first.
+/// the tempo, plus and minus a beat; C the camera, L the last rep once more. Modes: the coach alone, the athlete alone,
+/// or both, the athlete first.
 class PracticePage : public QWidget {
     Q_OBJECT
 public:
@@ -37,7 +39,7 @@ public:
 
 protected:
     void keyPressEvent(QKeyEvent* e) override;
-    void hideEvent(QHideEvent* e) override; ///< the tempo ends with the page
+    void hideEvent(QHideEvent* e) override; ///< tempo and camera end with the page
 
 private:
     void refresh();
@@ -46,6 +48,7 @@ private:
     void fillToday();
     void newBlock();
     void takeBack();
+    void repSeen();
     void giveReason(int index);
     void rest();
     void fillCues();
@@ -76,6 +79,9 @@ private:
     QComboBox* m_hear; ///< nothing, sounds, sounds and the cue
     QTimer m_flash;
     RightAndWrong* m_pictures;
+    RepScreen* m_screen;
+    QPushButton* m_camera;
+    QElapsedTimer m_judged; ///< since the last verdict
     QLabel* m_cue;
     QLabel* m_what;
     RepDots* m_dots;

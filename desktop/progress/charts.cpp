@@ -6,10 +6,7 @@
 #include "handover/progress_words.h"
 #include "handover/words.h"
 
-#include <QHelpEvent>
-#include <QMouseEvent>
 #include <QPainter>
-#include <QToolTip>
 
 #include <algorithm>
 #include <cmath>
@@ -34,9 +31,29 @@ void drawStage(QPainter& p, QPointF at, Stage stage) {
     p.drawPolygon(shape);
 }
 
+// The reps behind a point, a line each; a long list is cut.
+QString linesOf(const Workbench& bench, const std::string& measure, const Band& band,
+                const std::vector<RepBehind>& reps) {
+    constexpr std::size_t kMostLines = 14;
+    const BlueprintMeasure* m = bench.blueprint().measure(measure);
+    QStringList lines;
+    for (std::size_t i = 0; m && i < std::min(reps.size(), kMostLines); ++i) {
+        const RepBehind& r = reps[i];
+        lines << TrendChart::tr("%1, rep %2: %3, %4")
+                     .arg(q(bench.data().takes.at(bench.data().reps.at(r.rep).take).title))
+                     .arg(bench.data().reps.at(r.rep).number)
+                     .arg(q(valueWords(m->definition, r.value, r.u)))
+                     .arg(r.value < band.lo || r.value > band.hi ? TrendChart::tr("outside")
+                                                                 : TrendChart::tr("inside"));
+    }
+    if (reps.size() > kMostLines)
+        lines << TrendChart::tr("and %1 more").arg(reps.size() - kMostLines);
+    return lines.join("\n");
+}
+
 } // namespace
 
-TrendChart::TrendChart(Workbench& bench, QWidget* parent) : QWidget(parent), m_bench(bench) {
+TrendChart::TrendChart(Workbench& bench, QWidget* parent) : PointChart(parent), m_bench(bench) {
     setAccessibleName(tr("The focus measure over its dates"));
 }
 
@@ -45,21 +62,49 @@ void TrendChart::setTrend(int index) {
     update();
 }
 
+const FocusTrend* TrendChart::trend() const {
+    const auto& trends = m_bench.analysis().trends;
+    return m_index >= 0 && m_index < static_cast<int>(trends.size()) ? &trends[static_cast<std::size_t>(m_index)]
+                                                                     : nullptr;
+}
+
+std::vector<RepBehind> TrendChart::behind(std::size_t index) const {
+    const FocusTrend* t = trend();
+    return t && index < t->points.size() ? repsBehind(m_bench.data(), m_bench.analysis(), t->measure,
+                                                      t->points[index].stage, t->points[index].day)
+                                         : std::vector<RepBehind>();
+}
+
+QString TrendChart::wordsOf(std::size_t index) const {
+    const FocusTrend* t = trend();
+    return t ? linesOf(m_bench, t->measure, t->band, behind(index)) : QString();
+}
+
+void TrendChart::clicked(std::size_t index) {
+    const auto reps = behind(index);
+    if (reps.empty())
+        return;
+    const double mean = trend()->points[index].value;
+    const auto nearest = std::min_element(reps.begin(), reps.end(), [&](const RepBehind& a, const RepBehind& b) {
+        return std::abs(a.value - mean) < std::abs(b.value - mean);
+    });
+    m_bench.showSource(nearest->rep, nearest->frame);
+}
+
 void TrendChart::paintEvent(QPaintEvent*) {
     const Theme& t = theme();
     QPainter p(this);
     p.setRenderHint(QPainter::Antialiasing);
     p.fillRect(rect(), t.panel);
-    const auto& trends = m_bench.analysis().trends;
-    if (m_index < 0 || m_index >= static_cast<int>(trends.size()) ||
-        trends[static_cast<std::size_t>(m_index)].points.empty()) {
+    forget();
+    if (!trend() || trend()->points.empty()) {
         p.setPen(t.quiet);
         p.setFont(typeface(Type::strong));
         p.drawText(rect(), Qt::AlignCenter | Qt::TextWordWrap,
                    tr("No focus is measured yet. Findings give the focus; each later film adds a point here."));
         return;
     }
-    const FocusTrend& trend = trends[static_cast<std::size_t>(m_index)];
+    const FocusTrend& trend = *this->trend();
     const auto& def = m_bench.blueprint().measure(trend.measure)->definition;
     double lo = 1e300, hi = -1e300;
     const auto take = [&](double v) {
@@ -152,6 +197,18 @@ void TrendChart::paintEvent(QPaintEvent*) {
     std::map<Day, QStringList> days;
     for (const auto& point : trend.points) {
         const QPointF at(x(point.day), y(point.value));
+        const bool rests = over() == count();
+        place(at);
+        if (rests) { // every rep behind it, side by side
+            const auto reps = behind(count() - 1);
+            p.setPen(QPen(t.hues.athlete, 1));
+            p.setBrush(Qt::NoBrush);
+            for (std::size_t i = 0; i < reps.size(); ++i)
+                p.drawEllipse(
+                    QPointF(at.x() - 44 + 30.0 * static_cast<double>(i) / std::max<std::size_t>(1, reps.size()),
+                            std::clamp(y(reps[i].value), top, bottom)),
+                    3, 3);
+        }
         p.setPen(QPen(t.hues.athlete, 2));
         const double bar = std::max(3.0, (y(point.value - 1.96 * point.u) - y(point.value + 1.96 * point.u)) / 2);
         p.drawLine(at - QPointF(0, bar), at + QPointF(0, bar));
@@ -235,10 +292,34 @@ void BeforeAfter::paintEvent(QPaintEvent*) {
     p.fillRect(QRectF(0, h, width(), 2), t.text); // the waterline
 }
 
-void BreakChart::show(const BreakPoint& broken) {
+void BreakChart::show(const BreakPoint& broken, const std::string& measure, const Band& band) {
     m_broken = broken;
+    m_measure = measure;
+    m_band = band;
     setAccessibleDescription(q(broken.words));
     update();
+}
+
+std::vector<RepBehind> BreakChart::behind(std::size_t index) const {
+    if (index >= m_broken.stages.size())
+        return {};
+    const auto stage = std::find(kStageNames.begin(), kStageNames.end(), m_broken.stages[index].stage);
+    return stage == kStageNames.end() ? std::vector<RepBehind>()
+                                      : repsBehind(m_bench.data(), m_bench.analysis(), m_measure,
+                                                   static_cast<Stage>(stage - kStageNames.begin()));
+}
+
+QString BreakChart::wordsOf(std::size_t index) const {
+    return linesOf(m_bench, m_measure, m_band, behind(index));
+}
+
+void BreakChart::clicked(std::size_t index) {
+    const auto reps = behind(index);
+    const auto out = std::find_if(reps.rbegin(), reps.rend(),
+                                  [&](const RepBehind& r) { return r.value < m_band.lo || r.value > m_band.hi; });
+    if (!reps.empty())
+        m_bench.showSource(out == reps.rend() ? reps.back().rep : out->rep,
+                           out == reps.rend() ? reps.back().frame : out->frame);
 }
 
 void BreakChart::paintEvent(QPaintEvent*) {
@@ -246,6 +327,7 @@ void BreakChart::paintEvent(QPaintEvent*) {
     QPainter p(this);
     p.setRenderHint(QPainter::Antialiasing);
     p.fillRect(rect(), t.panel);
+    forget();
     const auto n = static_cast<int>(m_broken.stages.size());
     if (n == 0) {
         p.setPen(t.quiet);
@@ -275,7 +357,9 @@ void BreakChart::paintEvent(QPaintEvent*) {
         p.drawLine(QPointF(x, y(s.interval.lo)), QPointF(x, y(s.interval.hi)));
         const bool owned = s.pOwned >= 0.8, broken = s.pBroken >= 0.8;
         p.setBrush(owned ? QBrush(t.hues.athlete) : QBrush(t.panel));
-        p.drawEllipse(QPointF(x, y(s.share)), 6, 6);
+        const bool rests = over() == count();
+        place(QPointF(x, y(s.share)));
+        p.drawEllipse(placeOf(count() - 1), rests ? 9 : 6, rests ? 9 : 6);
         p.setPen(t.text);
         p.setFont(typeface(Type::body, true));
         p.drawText(QRectF(x + 12, y(s.share) - 9, step / 2, 18), Qt::AlignLeft | Qt::AlignVCenter,
@@ -290,10 +374,9 @@ void BreakChart::paintEvent(QPaintEvent*) {
     }
 }
 
-SpeedChart::SpeedChart(Workbench& bench, QWidget* parent) : QWidget(parent), m_bench(bench) {
+SpeedChart::SpeedChart(Workbench& bench, QWidget* parent) : PointChart(parent), m_bench(bench) {
     setObjectName("speedChart");
     setAccessibleName(tr("Each rep's measure against its speed"));
-    setMouseTracking(true);
 }
 
 void SpeedChart::show(const std::string& measure, const Band& band, std::vector<TimedRep> reps,
@@ -336,36 +419,17 @@ std::pair<double, double> SpeedChart::rangeY() const {
     return {lo - air, hi + air};
 }
 
-QPointF SpeedChart::place(double x, double y) const {
+QPointF SpeedChart::at(double x, double y) const {
     const QRectF r = plot();
     const auto [x0, x1] = rangeX();
     const auto [y0, y1] = rangeY();
     return {r.left() + (x - x0) / (x1 - x0) * r.width(), r.bottom() - (y - y0) / (y1 - y0) * r.height()};
 }
 
-QPointF SpeedChart::placeOf(std::size_t index) const {
-    return index < m_answer.points.size() ? place(m_answer.points[index].x, m_answer.points[index].y) : QPointF();
-}
-
-std::optional<std::size_t> SpeedChart::under(QPointF at) const {
-    constexpr double kNear = 9.0; // px
-    std::optional<std::size_t> best;
-    double nearest = kNear;
-    for (std::size_t i = 0; i < m_answer.points.size(); ++i) {
-        const QPointF d = placeOf(i) - at;
-        if (const double far = std::hypot(d.x(), d.y()); far < nearest) {
-            nearest = far;
-            best = i;
-        }
-    }
-    return best;
-}
-
-void SpeedChart::mousePressEvent(QMouseEvent* e) {
-    const auto i = under(e->position());
-    if (!i || *i >= m_reps.size())
+void SpeedChart::clicked(std::size_t index) {
+    if (index >= m_reps.size())
         return;
-    const Id id = std::atoll(m_reps[*i].rep.c_str());
+    const Id id = std::atoll(m_reps[index].rep.c_str());
     const auto measured = m_bench.analysis().measured.find(id);
     if (measured == m_bench.analysis().measured.end())
         return;
@@ -376,27 +440,18 @@ void SpeedChart::mousePressEvent(QMouseEvent* e) {
         }
 }
 
-bool SpeedChart::event(QEvent* e) {
-    if (e->type() == QEvent::ToolTip) {
-        const auto* help = static_cast<QHelpEvent*>(e);
-        const auto i = under(help->pos());
-        const BlueprintMeasure* m = m_bench.blueprint().measure(m_measure);
-        if (!i || !m || *i >= m_reps.size()) {
-            QToolTip::hideText();
-            return true;
-        }
-        const auto rep = m_bench.data().reps.find(std::atoll(m_reps[*i].rep.c_str()));
-        if (rep != m_bench.data().reps.end())
-            QToolTip::showText(help->globalPos(),
-                               tr("%1, rep %2: %3 at %4 %")
-                                   .arg(q(m_bench.data().takes.at(rep->second.take).title))
-                                   .arg(rep->second.number)
-                                   .arg(q(valueWords(m->definition, m_reps[*i].value, m_reps[*i].u)))
-                                   .arg(m_answer.points[*i].x, 0, 'f', 0),
-                               this);
-        return true;
-    }
-    return QWidget::event(e);
+QString SpeedChart::wordsOf(std::size_t index) const {
+    const BlueprintMeasure* m = m_bench.blueprint().measure(m_measure);
+    if (!m || index >= m_reps.size())
+        return {};
+    const auto rep = m_bench.data().reps.find(std::atoll(m_reps[index].rep.c_str()));
+    return rep == m_bench.data().reps.end()
+               ? QString()
+               : tr("%1, rep %2: %3 at %4 %")
+                     .arg(q(m_bench.data().takes.at(rep->second.take).title))
+                     .arg(rep->second.number)
+                     .arg(q(valueWords(m->definition, m_reps[index].value, m_reps[index].u)))
+                     .arg(m_answer.points[index].x, 0, 'f', 0);
 }
 
 void SpeedChart::paintEvent(QPaintEvent*) {
@@ -404,6 +459,7 @@ void SpeedChart::paintEvent(QPaintEvent*) {
     QPainter p(this);
     p.setRenderHint(QPainter::Antialiasing);
     p.fillRect(rect(), t.panel);
+    forget();
     const BlueprintMeasure* m = m_bench.blueprint().measure(m_measure);
     if (m_answer.points.empty() || !m) {
         p.setPen(t.quiet);
@@ -416,8 +472,8 @@ void SpeedChart::paintEvent(QPaintEvent*) {
     const auto [y0, y1] = rangeY();
     QColor pale = t.hues.model;
     pale.setAlpha(50);
-    const double top = std::isfinite(m_band.hi) ? place(x0, m_band.hi).y() : r.top();
-    const double bottom = std::isfinite(m_band.lo) ? place(x0, m_band.lo).y() : r.bottom();
+    const double top = std::isfinite(m_band.hi) ? at(x0, m_band.hi).y() : r.top();
+    const double bottom = std::isfinite(m_band.lo) ? at(x0, m_band.lo).y() : r.bottom();
     p.fillRect(QRectF(r.left(), top, r.width(), bottom - top), pale);
     p.setFont(typeface(Type::small, true));
     p.setPen(t.hues.model);
@@ -426,47 +482,48 @@ void SpeedChart::paintEvent(QPaintEvent*) {
     for (int i = 0; i <= 4; ++i) {
         const double v = y0 + (y1 - y0) * i / 4;
         p.setPen(QPen(t.line, 1));
-        p.drawLine(place(x0, v), place(x1, v));
+        p.drawLine(at(x0, v), at(x1, v));
         p.setPen(t.quiet);
-        p.drawText(QRectF(0, place(x0, v).y() - 8, r.left() - 8, 16), Qt::AlignRight | Qt::AlignVCenter,
+        p.drawText(QRectF(0, at(x0, v).y() - 8, r.left() - 8, 16), Qt::AlignRight | Qt::AlignVCenter,
                    q(numberWords(m->definition, v, (y1 - y0) / 40)));
     }
     for (double x = 10.0 * std::ceil(x0 / 10.0); x <= x1; x += 10.0) {
         p.setPen(t.quiet);
-        p.drawText(QRectF(place(x, y0).x() - 40, r.bottom() + 6, 80, 16), Qt::AlignHCenter, tr("%1 %").arg(x));
+        p.drawText(QRectF(at(x, y0).x() - 40, r.bottom() + 6, 80, 16), Qt::AlignHCenter, tr("%1 %").arg(x));
     }
     p.drawText(QRectF(r.left(), r.bottom() + 26, r.width(), 18), Qt::AlignHCenter, tr("speed, of the fastest rep"));
     if (m_answer.leaves) {
         if (const auto& interval = m_answer.leaves->interval) {
             QColor grey = t.quiet;
             grey.setAlpha(46);
-            const double a = place(std::max(x0, interval->lo), y0).x(), b = place(std::min(x1, interval->hi), y0).x();
+            const double a = at(std::max(x0, interval->lo), y0).x(), b = at(std::min(x1, interval->hi), y0).x();
             p.fillRect(QRectF(a, r.top(), std::max(0.0, b - a), r.height()), grey);
         }
         p.setPen(QPen(t.text, 1.4, Qt::DashLine));
-        const double at = place(m_answer.leaves->x, y0).x();
-        p.drawLine(QPointF(at, r.top()), QPointF(at, r.bottom()));
+        const double leaves = at(m_answer.leaves->x, y0).x();
+        p.drawLine(QPointF(leaves, r.top()), QPointF(leaves, r.bottom()));
         p.setFont(typeface(Type::body, true));
-        p.drawText(QRectF(at - 140, r.top() - 2, 134, 18), Qt::AlignRight,
+        p.drawText(QRectF(leaves - 140, r.top() - 2, 134, 18), Qt::AlignRight,
                    tr("falls apart at %1 %").arg(m_answer.leaves->x, 0, 'f', 0));
     }
     if (m_answer.line) {
         p.save();
         p.setClipRect(r);
         p.setPen(QPen(t.hues.athlete, 2));
-        p.drawLine(place(x0, m_answer.line->intercept + m_answer.line->slope * x0),
-                   place(x1, m_answer.line->intercept + m_answer.line->slope * x1));
+        p.drawLine(at(x0, m_answer.line->intercept + m_answer.line->slope * x0),
+                   at(x1, m_answer.line->intercept + m_answer.line->slope * x1));
         p.restore();
     }
     for (std::size_t i = 0; i < m_answer.points.size(); ++i) {
         const auto& point = m_answer.points[i];
         p.setPen(QPen(t.hues.athlete, 1));
-        p.drawLine(place(point.x - point.ux, point.y), place(point.x + point.ux, point.y));
-        p.drawLine(place(point.x, point.y - point.uy), place(point.x, point.y + point.uy));
+        p.drawLine(at(point.x - point.ux, point.y), at(point.x + point.ux, point.y));
+        p.drawLine(at(point.x, point.y - point.uy), at(point.x, point.y + point.uy));
         const bool in = point.y >= m_band.lo && point.y <= m_band.hi;
         p.setPen(QPen(t.hues.athlete, 1.6));
         p.setBrush(in ? QBrush(t.panel) : QBrush(t.hues.athlete)); // hollow = inside, as everywhere
-        p.drawEllipse(placeOf(i), 4.5, 4.5);
+        p.drawEllipse(at(point.x, point.y), over() == i ? 7.0 : 4.5, over() == i ? 7.0 : 4.5);
+        place(at(point.x, point.y));
     }
 }
 
@@ -479,11 +536,24 @@ void CueChart::show(const std::vector<CueStanding>& standings) {
     update();
 }
 
+QString CueChart::wordsOf(std::size_t index) const {
+    if (index >= m_standings.size())
+        return {};
+    const auto& c = m_standings[index];
+    return tr("\u201c%1\u201d: %2 of %3 good, 95 % from %4 to %5 %")
+        .arg(q(c.cue))
+        .arg(c.good)
+        .arg(c.n)
+        .arg(std::lround(100 * c.interval.lo))
+        .arg(std::lround(100 * c.interval.hi));
+}
+
 void CueChart::paintEvent(QPaintEvent*) {
     const Theme& t = theme();
     QPainter p(this);
     p.setRenderHint(QPainter::Antialiasing);
     p.fillRect(rect(), t.panel);
+    forget();
     if (m_standings.empty()) {
         p.setPen(t.quiet);
         p.setFont(typeface(Type::strong));
@@ -520,6 +590,7 @@ void CueChart::paintEvent(QPaintEvent*) {
         p.drawRect(QRectF(x(c.interval.lo), bar, x(c.interval.hi) - x(c.interval.lo), high));
         p.setBrush(t.hues.athlete);
         p.drawRect(QRectF(x(c.share) - 2, bar - 3, 4, high + 6));
+        place(QPointF(x(c.share), bar + high / 2));
     }
     p.setFont(typeface(Type::small));
     p.setPen(t.quiet);

@@ -22,7 +22,7 @@ ProgressPage::ProgressPage(Workbench& bench) : m_bench(bench) {
     m_answer->setObjectName("progressAnswer");
     m_answer->setStyleSheet("font-size: 17px; font-weight: bold;");
     m_chart = new TrendChart(bench);
-    m_breaks = new BreakChart;
+    m_breaks = new BreakChart(bench);
     m_pictures = new QStackedWidget;
     m_pictures->addWidget(m_chart);
     m_pictures->addWidget(m_breaks);
@@ -86,7 +86,7 @@ void ProgressPage::refresh() {
     m_story->update();
     const FocusTrend* trend = at >= 0 ? &a.trends[static_cast<std::size_t>(at)] : nullptr;
     const auto broken = trend ? breakOf(m_bench.data(), a, *trend) : BreakPoint{};
-    m_breaks->show(broken);
+    m_breaks->show(broken, trend ? trend->measure : std::string(), trend ? trend->band : Band{});
     m_before->show(trend ? trend->measure : std::string());
     enum Question { moved, breaks, atSpeed, feeling, whichCue, practised };
     m_pictures->setCurrentWidget(m_question == breaks     ? static_cast<QWidget*>(m_breaks)

@@ -5,6 +5,7 @@
 #include "casebook/progress_questions.h"
 #include "core/progress/sets.h"
 #include "desktop/parts/card.h"
+#include "desktop/progress/point_chart.h"
 #include "desktop/progress/story_line.h"
 #include "desktop/workbench/workbench.h"
 
@@ -13,7 +14,8 @@
 
 namespace riflesso {
 
-class TrendChart : public QWidget {
+/// A measure over its dates. The pointer on a point shows the reps behind it; a click leads to the one nearest to it.
+class TrendChart : public PointChart {
     Q_OBJECT
 public:
     explicit TrendChart(Workbench& bench, QWidget* parent = nullptr);
@@ -22,25 +24,37 @@ public:
 
 protected:
     void paintEvent(QPaintEvent*) override;
+    [[nodiscard]] QString wordsOf(std::size_t index) const override;
+    void clicked(std::size_t index) override;
 
 private:
+    [[nodiscard]] const FocusTrend* trend() const;
+    [[nodiscard]] std::vector<RepBehind> behind(std::size_t index) const;
     Workbench& m_bench;
     int m_index = 0;
 };
 
-/// Share of reps inside by stage of stress, each with its interval.
-class BreakChart : public QWidget {
+/// Share of reps inside by stage of stress, each with its interval. A click leads to the newest rep that is outside.
+class BreakChart : public PointChart {
     Q_OBJECT
 public:
-    explicit BreakChart(QWidget* parent = nullptr) : QWidget(parent) { setAccessibleName(tr("Where it breaks")); }
-    void show(const BreakPoint& broken);
+    explicit BreakChart(Workbench& bench, QWidget* parent = nullptr) : PointChart(parent), m_bench(bench) {
+        setAccessibleName(tr("Where it breaks"));
+    }
+    void show(const BreakPoint& broken, const std::string& measure, const Band& band);
     [[nodiscard]] QSize minimumSizeHint() const override { return {420, 220}; }
 
 protected:
     void paintEvent(QPaintEvent*) override;
+    [[nodiscard]] QString wordsOf(std::size_t index) const override;
+    void clicked(std::size_t index) override;
 
 private:
+    [[nodiscard]] std::vector<RepBehind> behind(std::size_t index) const;
+    Workbench& m_bench;
     BreakPoint m_broken;
+    std::string m_measure;
+    Band m_band;
 };
 
 /// The first film and the newest beside one another, the model below the waterline, at the moment of a measure.
@@ -60,27 +74,23 @@ private:
 };
 
 /// Each rep's measure against its speed, the line through them, and where it leaves the band.
-class SpeedChart : public QWidget {
+class SpeedChart : public PointChart {
     Q_OBJECT
 public:
     explicit SpeedChart(Workbench& bench, QWidget* parent = nullptr);
     void show(const std::string& measure, const Band& band, std::vector<TimedRep> reps, const SpeedAnswer& answer);
-    /// Where the rep of a place in the list is drawn, in the widget.
-    [[nodiscard]] QPointF placeOf(std::size_t index) const;
-    [[nodiscard]] std::size_t count() const { return m_answer.points.size(); }
     [[nodiscard]] QSize minimumSizeHint() const override { return {420, 220}; }
 
 protected:
     void paintEvent(QPaintEvent*) override;
-    void mousePressEvent(QMouseEvent* e) override;
-    bool event(QEvent* e) override;
+    [[nodiscard]] QString wordsOf(std::size_t index) const override;
+    void clicked(std::size_t index) override;
 
 private:
-    [[nodiscard]] std::optional<std::size_t> under(QPointF at) const;
     [[nodiscard]] QRectF plot() const;
     [[nodiscard]] std::pair<double, double> rangeX() const;
     [[nodiscard]] std::pair<double, double> rangeY() const;
-    [[nodiscard]] QPointF place(double x, double y) const;
+    [[nodiscard]] QPointF at(double x, double y) const;
 
     Workbench& m_bench;
     std::string m_measure;
@@ -90,15 +100,16 @@ private:
 };
 
 /// Good share after each cue, with its interval and how likely it is the best.
-class CueChart : public QWidget {
+class CueChart : public PointChart {
     Q_OBJECT
 public:
-    explicit CueChart(QWidget* parent = nullptr) : QWidget(parent) { setAccessibleName(tr("Which cue works")); }
+    explicit CueChart(QWidget* parent = nullptr) : PointChart(parent) { setAccessibleName(tr("Which cue works")); }
     void show(const std::vector<CueStanding>& standings);
     [[nodiscard]] QSize minimumSizeHint() const override { return {420, 220}; }
 
 protected:
     void paintEvent(QPaintEvent*) override;
+    [[nodiscard]] QString wordsOf(std::size_t index) const override;
 
 private:
     std::vector<CueStanding> m_standings;

@@ -30,6 +30,7 @@
 #include <QProgressBar>
 #include <QPushButton>
 #include <QSettings>
+#include <QSignalSpy>
 #include <QSpinBox>
 #include <QStandardPaths>
 #include <QTableWidget>
@@ -38,6 +39,7 @@
 #include <QTimer>
 
 #include <algorithm>
+#include <filesystem>
 
 using namespace riflesso;
 
@@ -432,6 +434,56 @@ private slots:
                 book().undo();
         QCOMPARE(data().blocks.size(), before);
         go(Workspace::programme);
+        planned();
+    }
+    void aCameraBesidePractice() {
+        go(Workspace::practice);
+        auto* page = static_cast<PracticePage*>(view()->page(Workspace::practice));
+        auto* screen = page->findChild<RepScreen*>();
+        const std::size_t before = data().blocks.size();
+        auto* which = page->findChild<QComboBox*>("practiceCamera");
+        which->setCurrentIndex(which->count() - 1); // the simulated one
+        page->setFocus();
+        QTest::keyClick(page, Qt::Key_N);
+        QTest::keyClick(page, Qt::Key_C);
+        QVERIFY(screen->running() && screen->isVisible() && !page->findChild<RightAndWrong*>()->isVisible());
+        QSignalSpy seen(screen, &RepScreen::repSeen);
+        QTRY_VERIFY_WITH_TIMEOUT(!seen.isEmpty(), 60000);
+        QVERIFY(screen->playing()); // once more, by itself
+        QTest::qWait(300);
+        picture("practice-camera");
+        QTest::keyClick(page, Qt::Key_G); // the verdict takes the rep's film
+        const auto block = [&]() -> const Block& { return data().blocks.rbegin()->second; };
+        const std::string clip = block().reps.back().clip;
+        QVERIFY(!clip.empty());
+        const auto film = book().library().practiceClips(1) / clip;
+        QTRY_VERIFY_WITH_TIMEOUT(std::filesystem::exists(film), 20000);
+        QTRY_VERIFY_WITH_TIMEOUT(screen->words().contains("Rep 1 kept"), 20000);
+        QTest::keyClick(page, Qt::Key_C);
+        QVERIFY(!screen->running() && !screen->isVisible());
+        QTest::keyClick(page, Qt::Key_B); // without a camera: no film
+        QVERIFY(block().reps.size() == 2 && block().reps.back().clip.empty());
+        // The dot of the first rep brings its film back; the second has none.
+        auto* dots = page->findChild<RepDots*>();
+        const double step = std::min(46.0, dots->width() / 10.0);
+        const auto dot = [&](int i) {
+            return QPoint(static_cast<int>((dots->width() - 10 * step) / 2 + (i + 0.5) * step), dots->height() / 2);
+        };
+        QTest::mouseClick(dots, Qt::LeftButton, {}, dot(1));
+        QVERIFY(!screen->isVisible());
+        QTest::mouseClick(dots, Qt::LeftButton, {}, dot(0));
+        QTRY_VERIFY_WITH_TIMEOUT(screen->playing() && screen->isVisible(), 20000);
+        QTRY_VERIFY_WITH_TIMEOUT(!screen->playing() && !screen->isVisible(), 20000);
+        std::filesystem::remove(film);
+        QTest::mouseClick(dots, Qt::LeftButton, {}, dot(0));
+        QTRY_VERIFY_WITH_TIMEOUT(screen->words().contains("not there any more"), 20000);
+        QTest::keyClick(page, Qt::Key_C);
+        QVERIFY(screen->running());
+        go(Workspace::programme); // nobody is filmed unseen
+        QVERIFY(!screen->running());
+        while (data().blocks.size() > before && book().undo())
+            ;
+        QCOMPARE(data().blocks.size(), before);
         planned();
     }
     void practiceTicksThePlanOff() {

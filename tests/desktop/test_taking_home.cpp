@@ -17,11 +17,13 @@
 
 #include <QApplication>
 #include <QComboBox>
+#include <QHelpEvent>
 #include <QLabel>
 #include <QLineEdit>
 #include <QRegularExpression>
 #include <QSignalSpy>
 #include <QSpinBox>
+#include <QToolTip>
 
 #include <algorithm>
 #include <cmath>
@@ -263,6 +265,32 @@ private slots:
             QVERIFY(answer && answer->text().size() > 15);
             picture(qPrintable(QString("question%1").arg(i)));
         }
+        press("question1"); // a point says which reps are behind it, and leads to one of them
+        auto* trend = view()->findChild<TrendChart*>();
+        QVERIFY(trend && trend->isVisible());
+        trend->grab(); // points are put down while it is painted
+        QVERIFY2(trend->count() >= 1, qPrintable(QString::number(trend->count())));
+        const FocusTrend& shown = view()->bench().analysis().trends.front();
+        const QImage before = trend->grab().toImage();
+        QTest::mouseMove(trend, trend->placeOf(0).toPoint());
+        QTRY_VERIFY(trend->grab().toImage() != before);
+        picture("question1-hover");
+        QHelpEvent help(QEvent::ToolTip, trend->placeOf(0).toPoint(), trend->mapToGlobal(QPoint(5, 5)));
+        QCoreApplication::sendEvent(trend, &help);
+        QCOMPARE(QToolTip::text().count("\n") + 1, shown.points.front().reps);
+        QToolTip::hideText();
+        QTest::mouseClick(trend, Qt::LeftButton, {}, trend->placeOf(0).toPoint());
+        QVERIFY(settle(*m_window));
+        QVERIFY(view()->current() == Workspace::marking);
+        QCOMPARE(view()->bench().take()->day, shown.points.front().day);
+        go(Workspace::progress);
+        press("question2");
+        auto* breaks = view()->findChild<BreakChart*>();
+        QVERIFY(breaks->count() >= 1);
+        QTest::mouseClick(breaks, Qt::LeftButton, {}, breaks->placeOf(0).toPoint());
+        QVERIFY(settle(*m_window));
+        QVERIFY(view()->current() == Workspace::marking);
+        go(Workspace::progress);
         press("question3");
         auto* chart = child<SpeedChart>("speedChart");
         QVERIFY(chart);

@@ -55,7 +55,10 @@ class TestBundle : public QObject {
     bool python(const QString& code, const QStringList& arguments) const {
         QProcess p;
         p.start("/usr/bin/python3", QStringList{"-c", code} + arguments);
-        return p.waitForFinished(60000) && p.exitCode() == 0;
+        const bool well = p.waitForFinished(60000) && p.exitCode() == 0;
+        if (!well)
+            qWarning("%s", p.readAllStandardError().constData());
+        return well;
     }
 private slots:
     void initTestCase() {
@@ -132,6 +135,72 @@ private slots:
         const auto in = takeInBundle(*other, path("small.riflesso"), {{0, 0}});
         QVERIFY(in);
         QVERIFY(!other->load(in->front())->marks.empty());
+    }
+    // One row of every kind with all that it can hold, against the schema that is published; then tables that it must
+    // refuse. By python3-jsonschema.
+    void theTableKeepsToItsSchema() {
+        QVERIFY(test::copyDemo(m_dir.filePath("rich")));
+        auto opened = Library::open(path("rich"));
+        QVERIFY(opened);
+        Library& rich = **opened;
+        const Id id = m_all.front();
+        const auto data = *rich.load(id);
+        const Day day = *dayFromIso("2026-11-22");
+        Block block;
+        block.id = rich.freshId();
+        block.day = day;
+        block.drill = "x";
+        block.cue = "soft knees";
+        block.film = "a take";
+        block.own = SelfCoached{20, 4, "hall", 3, 7, "calm", "slower"};
+        block.reps = {{true, false, "late", true, "2026-11-22-101010-000.mp4"}};
+        const Rep before = data.reps.begin()->second;
+        Rep rep = before;
+        rep.situation = "s";
+        rep.choice = "c";
+        rep.worked = true;
+        rep.set = "after";
+        rep.landed = Landing{FrameIndex(3), {10.5, 20.0}};
+        rep.seen["look"] = Seen{SeenVerdict::partly, FrameIndex(2), "hip", Pixel{1.0, 2.0}};
+        const FrameNote note{rich.freshId(), rep.take, FrameIndex(4), {{1, 2}}, FrameIndex(9), {{3, 4}},
+                             "way",          1.0,      0.1,           "m",      "far",         day};
+        FindingDecision decision;
+        decision.id = rich.freshId();
+        decision.fault = data.blueprintId.empty() ? "" : "late_hand";
+        decision.reason = "build";
+        decision.day = day;
+        decision.closed = day;
+        decision.note = note.id;
+        PlannedBlock planned;
+        planned.id = rich.freshId();
+        planned.day = day;
+        planned.drill = "x";
+        planned.minutes = 5.0;
+        planned.locked = true;
+        planned.why = "moved by the coach";
+        QVERIFY(
+            rich.apply(id, {BlockEdit{block.id, {}, block}, RepEdit{rep.id, before, rep}, NoteEdit{note.id, {}, note},
+                            DecisionEdit{decision.id, {}, decision}, PlanEdit{planned.id, {}, planned}}));
+        BundleOptions o;
+        o.films = false;
+        QVERIFY(writeBundle(rich, {id}, path("rich.riflesso"), o));
+        QVERIFY(python("import sys, zipfile, json, jsonschema, copy\n"
+                       "t = json.loads(zipfile.ZipFile(sys.argv[1]).read('riflesso.json'))\n"
+                       "s = json.load(open(sys.argv[2])); jsonschema.Draft7Validator.check_schema(s)\n"
+                       "v = jsonschema.Draft7Validator(s)\n"
+                       "for e in v.iter_errors(t): print(list(e.path), e.message[:200], file=sys.stderr)\n"
+                       "assert v.is_valid(t)\n"
+                       "c = t['cases'][0]\n"
+                       "assert all(c[k] for k in ('takes', 'reps', 'blocks', 'decisions', 'plan', 'notes'))\n"
+                       "def refused(change):\n"
+                       "    bad = copy.deepcopy(t); change(bad['cases'][0], bad); assert not v.is_valid(bad)\n"
+                       "refused(lambda c, t: c['blocks'][-1]['body']['reps'][0].update(clip='../out.mp4'))\n"
+                       "refused(lambda c, t: c['takes'][0]['body'].update(view='inside'))\n"
+                       "refused(lambda c, t: c['reps'][0]['body'].pop('number'))\n"
+                       "refused(lambda c, t: c['notes'][0]['body'].update(frame=-1))\n"
+                       "refused(lambda c, t: t['files'].update({'films/../x': {'bytes': 1, 'sha256': '0' * 64}}))\n"
+                       "refused(lambda c, t: t.update(format=2))\n",
+                       {m_dir.filePath("rich.riflesso"), QString(RIFLESSO_SOURCE_DIR) + "/docs/bundle.schema.json"}));
     }
     void whatCannotBeWrittenLeavesNothing() {
         QVERIFY(!writeBundle(*m_demo, {}, path("none.riflesso"), {}));

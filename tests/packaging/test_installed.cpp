@@ -45,9 +45,10 @@ private slots:
         for (const char* file :
              {"bin/riflesso", "bin/riflesso-cli", "share/riflesso/models/body_full.tflite",
               "share/riflesso/models/person.tflite", "share/riflesso/blueprints/fencing-lunge.json",
-              "share/riflesso/blueprint.schema.json", "share/applications/org.riflesso.Riflesso.desktop",
-              "share/metainfo/org.riflesso.Riflesso.metainfo.xml", "share/icons/hicolor/scalable/apps/riflesso.svg",
-              "share/mime/packages/riflesso.xml", "share/man/man1/riflesso.1.gz", "share/man/man1/riflesso-cli.1.gz",
+              "share/riflesso/blueprint.schema.json", "share/riflesso/bundle.schema.json",
+              "share/applications/org.riflesso.Riflesso.desktop", "share/metainfo/org.riflesso.Riflesso.metainfo.xml",
+              "share/icons/hicolor/scalable/apps/riflesso.svg", "share/mime/packages/riflesso.xml",
+              "share/man/man1/riflesso.1.gz", "share/man/man1/riflesso-cli.1.gz",
               "share/bash-completion/completions/riflesso-cli", "share/doc/riflesso/copyright",
               "share/doc/riflesso/changelog.gz"})
             QVERIFY2(QFile::exists(m_prefix + "/" + file), file);

@@ -57,6 +57,14 @@ private slots:
         QCOMPARE(beliefs[0].checks, 3);
         QCOMPARE(withBeliefs(oneLink(0.7), beliefs).faults[1].causes[0].strength, beliefs[0].posterior);
         QCOMPARE(beliefsOf(oneLink(0.7), {})[0].posterior, 0.7);
+        // With a second athlete, who had one that followed: (2.8 + 3) / 8; a third who had none changes nothing.
+        const auto second = beliefsOf(oneLink(0.7), {{"cause", "consequence", true}});
+        const auto all = pooledBeliefs({beliefs, second, beliefsOf(oneLink(0.7), {}), {}});
+        QCOMPARE(all.size(), std::size_t(1));
+        QCOMPARE(all[0].checks, 4);
+        QCOMPARE(all[0].followed, 3);
+        QVERIFY(std::abs(all[0].posterior - 5.8 / 8.0) < 1e-12);
+        QVERIFY(pooledBeliefs({}).empty());
     }
     // Simulated athletes whose true link is known: after six informative re-measurements the belief is on the right
     // side.

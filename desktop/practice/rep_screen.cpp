@@ -1,0 +1,193 @@
+#include "desktop/practice/rep_screen.h"
+
+#include "casebook/text.h"
+#include "desktop/theme/theme.h"
+
+#include <QDateTime>
+#include <QFutureWatcher>
+#include <QPainter>
+#include <QVBoxLayout>
+
+#include <algorithm>
+
+namespace riflesso {
+namespace {
+
+constexpr std::uintmax_t kMostBytes = 500u << 20; // of films of reps, a case
+
+} // namespace
+
+RepScreen::RepScreen(Workbench& bench, CameraMakers cameras, QWidget* parent)
+    : QWidget(parent), m_bench(bench), m_makers(cameras.empty() ? camerasHere() : std::move(cameras)),
+      m_folder(bench.book().library().practiceClips(bench.data().id)) {
+    m_which = new QComboBox(this);
+    m_which->setObjectName("practiceCamera");
+    m_which->setAccessibleName(tr("Camera beside practice"));
+    m_which->setFocusPolicy(Qt::ClickFocus);
+    for (const auto& [name, make] : m_makers)
+        m_which->addItem(name);
+    m_words = new QLabel(this);
+    m_words->setObjectName("quiet");
+    m_words->setWordWrap(true);
+    auto* all = new QVBoxLayout(this);
+    all->setContentsMargins(0, 0, 0, 0);
+    all->addWidget(m_which, 0, Qt::AlignLeft);
+    all->addStretch(1);
+    all->addWidget(m_words);
+    connect(m_which, &QComboBox::activated, this, [this] {
+        if (running()) { // the other one, at once
+            stop();
+            start();
+        }
+    });
+    m_play.setInterval(16);
+    connect(&m_play, &QTimer::timeout, this, [this] {
+        const double at = m_shown.front().time + static_cast<double>(m_clock.elapsed()) / 1000.0;
+        if (at > m_shown.back().time + 0.4) { // the end stands a little
+            m_play.stop();
+            showNow();
+            emit played();
+            return;
+        }
+        const auto next = std::upper_bound(m_shown.begin(), m_shown.end(), at,
+                                           [](double t, const LivePicture& p) { return t < p.time; });
+        m_picture = imageOf(*(next == m_shown.begin() ? next : std::prev(next))->picture);
+        update();
+    });
+}
+
+RepScreen::~RepScreen() = default; // the camera's thread ends first: m_camera is the last member
+
+void RepScreen::start() {
+    const int i = m_which->currentIndex();
+    if (i < 0 || m_camera)
+        return;
+    m_reps = 0;
+    m_words->setText(tr("Starting …"));
+    RepCamera::Callbacks back;
+    back.picture = [this] {
+        QMetaObject::invokeMethod(
+            this,
+            [this] {
+                if (!std::exchange(m_pending, true)) // pictures that come faster than they are painted are one repaint
+                    QMetaObject::invokeMethod(
+                        this, [this] { showNow(); }, Qt::QueuedConnection);
+            },
+            Qt::QueuedConnection);
+    };
+    back.rep = [this](std::vector<LivePicture> pictures) {
+        QMetaObject::invokeMethod(
+            this, [this, pictures = std::move(pictures)]() mutable { seen(std::move(pictures)); },
+            Qt::QueuedConnection);
+    };
+    back.failed = [this](const std::string& why) {
+        QMetaObject::invokeMethod(
+            this,
+            [this, why] {
+                stop();
+                m_words->setText(q(why));
+            },
+            Qt::QueuedConnection);
+    };
+    m_camera = std::make_unique<RepCamera>(m_makers[static_cast<std::size_t>(i)].second(), back);
+    m_words->setText(tr("Each rep is cut out when the stillness after it has lasted, and shown once more. It stays on "
+                        "this computer. Ask before filming; a minor's guardian too."));
+    emit switched(true);
+}
+
+void RepScreen::stop() {
+    if (!m_camera)
+        return;
+    m_camera.reset();
+    m_picture = {};
+    m_play.stop();
+    m_unjudged.clear();
+    m_words->setText(tr("The camera is off."));
+    update();
+    emit switched(false);
+}
+
+void RepScreen::seen(std::vector<LivePicture> pictures) {
+    if (!m_camera) // told before it was switched off
+        return;
+    ++m_reps;
+    m_unjudged = QDateTime::currentDateTime().toString("yyyy-MM-dd-HHmmss-zzz").toStdString() + ".mp4";
+    auto* keep = new QFutureWatcher<std::pair<Status, std::uintmax_t>>(this);
+    connect(keep, &QFutureWatcherBase::finished, this, [this, keep] {
+        const auto [kept, bytes] = keep->result();
+        m_words->setText(kept ? tr("Rep %1 kept. Films of reps: %2 of %3 MB; the oldest go first. L: once more.")
+                                    .arg(m_reps)
+                                    .arg(static_cast<double>(bytes) / (1 << 20), 0, 'f', 1)
+                                    .arg(kMostBytes >> 20)
+                              : tr("This rep could not be kept: %1").arg(q(kept.error().text())));
+        keep->deleteLater();
+    });
+    keep->setFuture(m_bench.book().jobs().run([pictures, folder = m_folder, name = m_unjudged] {
+        std::error_code ec;
+        std::filesystem::create_directories(folder, ec);
+        const Status kept = writeClip(pictures, folder / name);
+        return std::pair(kept, keepWithin(folder, kMostBytes));
+    }));
+    m_last = std::move(pictures);
+    play(m_last, tr("Rep %1, once more").arg(m_reps));
+    emit repSeen();
+}
+
+void RepScreen::play(std::vector<LivePicture> pictures, const QString& title) {
+    if (pictures.empty())
+        return;
+    m_shown = std::move(pictures);
+    m_title = title;
+    m_clock.start();
+    m_play.start();
+}
+
+void RepScreen::playAgain(const std::string& clip) {
+    if (clip.empty()) {
+        play(m_last, tr("The last rep, once more"));
+        return;
+    }
+    auto* read = new QFutureWatcher<Result<std::vector<LivePicture>>>(this);
+    connect(read, &QFutureWatcherBase::finished, this, [this, read] {
+        if (const auto& pictures = read->result()) {
+            play(*pictures, tr("That rep"));
+        } else {
+            m_words->setText(tr("The film of this rep is not there any more: old ones make room for new ones."));
+            emit played();
+        }
+        read->deleteLater();
+    });
+    read->setFuture(m_bench.book().jobs().run([film = m_folder / clip] { return readClip(film); }));
+}
+
+void RepScreen::showNow() {
+    m_pending = false;
+    if (m_play.isActive() || !m_camera)
+        return;
+    if (const auto now = m_camera->newest()) {
+        m_picture = imageOf(*now);
+        m_title = tr("Now");
+    }
+    update();
+}
+
+void RepScreen::paintEvent(QPaintEvent*) {
+    const Theme& t = theme();
+    QPainter p(this);
+    const QRect room =
+        rect().adjusted(0, m_which->geometry().bottom() + 6, 0, m_words->geometry().top() - 6 - height());
+    p.fillRect(room, t.line);
+    if (m_picture.isNull())
+        return;
+    p.setRenderHint(QPainter::SmoothPixmapTransform);
+    const QSize size = m_picture.size().scaled(room.size(), Qt::KeepAspectRatio);
+    const QRect at(room.center() - QPoint(size.width() / 2, size.height() / 2), size);
+    p.drawImage(at, m_picture);
+    p.setFont(typeface(Type::strong));
+    const QRect plate(at.topLeft() + QPoint(8, 8), p.fontMetrics().size(0, m_title) + QSize(16, 8));
+    p.fillRect(plate, QColor(0, 0, 0, 170));
+    p.setPen(m_play.isActive() ? QColor(255, 214, 90) : QColor(Qt::white));
+    p.drawText(plate, Qt::AlignCenter, m_title);
+}
+
+} // namespace riflesso

@@ -1,0 +1,71 @@
+#pragma once
+/// \file
+/// The camera beside practice: now, and after each rep that rep once more.
+
+#include "desktop/workbench/cameras.h"
+#include "desktop/workbench/workbench.h"
+#include "footage/rep_camera.h"
+
+#include <QComboBox>
+#include <QElapsedTimer>
+#include <QLabel>
+#include <QTimer>
+
+#include <filesystem>
+#include <memory>
+
+namespace riflesso {
+
+/// A rep is cut out by its movement when the stillness after it has lasted, played once, and kept as a short film in
+/// the library's folder for practice, where old ones make room for new ones (500 MB a case).
+class RepScreen : public QWidget {
+    Q_OBJECT
+public:
+    /// \p cameras: empty = those that are here.
+    explicit RepScreen(Workbench& bench, CameraMakers cameras = {}, QWidget* parent = nullptr);
+    ~RepScreen() override;
+
+    void start();
+    void stop();
+    [[nodiscard]] bool running() const { return m_camera != nullptr; }
+    /// The film of the newest rep that no verdict has been given for, once; empty when there is none.
+    [[nodiscard]] std::string takeUnjudged() { return std::exchange(m_unjudged, {}); }
+    /// Plays a kept rep (or the last one, when empty) once.
+    void playAgain(const std::string& clip = {});
+    [[nodiscard]] bool playing() const { return m_play.isActive(); }
+    [[nodiscard]] QString words() const { return m_words->text(); }
+
+    [[nodiscard]] QSize sizeHint() const override { return {480, 300}; }
+
+signals:
+    /// A rep was done. Its film has a name already; the verdict may take it.
+    void repSeen();
+    void played(); ///< what was played once is over, or could not be played
+    /// The camera went on or off.
+    void switched(bool running);
+
+protected:
+    void paintEvent(QPaintEvent*) override;
+
+private:
+    void seen(std::vector<LivePicture> pictures);
+    void play(std::vector<LivePicture> pictures, const QString& title);
+    void showNow();
+
+    Workbench& m_bench;
+    CameraMakers m_makers;
+    std::filesystem::path m_folder;
+    QComboBox* m_which;
+    QLabel* m_words;
+    QString m_title;
+    QImage m_picture;
+    std::vector<LivePicture> m_last, m_shown;
+    std::string m_unjudged;
+    int m_reps = 0; ///< since the camera was started
+    QTimer m_play;
+    QElapsedTimer m_clock; ///< of what is played
+    bool m_pending = false;
+    std::unique_ptr<RepCamera> m_camera;
+};
+
+} // namespace riflesso

@@ -1,0 +1,65 @@
+#include "desktop/progress/point_chart.h"
+
+#include <QHelpEvent>
+#include <QMouseEvent>
+#include <QToolTip>
+
+#include <cmath>
+
+namespace riflesso {
+
+PointChart::PointChart(QWidget* parent) : QWidget(parent) {
+    setMouseTracking(true);
+}
+
+QPointF PointChart::placeOf(std::size_t index) const {
+    return index < m_places.size() ? m_places[index] : QPointF();
+}
+
+std::optional<std::size_t> PointChart::under(QPointF at) const {
+    constexpr double kNear = 10.0; // px
+    std::optional<std::size_t> best;
+    double nearest = kNear;
+    for (std::size_t i = 0; i < m_places.size(); ++i) {
+        const QPointF d = m_places[i] - at;
+        if (const double far = std::hypot(d.x(), d.y()); far < nearest) {
+            nearest = far;
+            best = i;
+        }
+    }
+    return best;
+}
+
+void PointChart::rest(std::optional<std::size_t> index) {
+    if (m_over == index)
+        return;
+    m_over = index;
+    setCursor(index ? Qt::PointingHandCursor : Qt::ArrowCursor);
+    update();
+}
+
+void PointChart::mousePressEvent(QMouseEvent* e) {
+    if (const auto i = under(e->position()))
+        clicked(*i);
+}
+
+void PointChart::mouseMoveEvent(QMouseEvent* e) {
+    rest(under(e->position()));
+}
+
+void PointChart::leaveEvent(QEvent*) {
+    rest(std::nullopt);
+}
+
+bool PointChart::event(QEvent* e) {
+    if (e->type() != QEvent::ToolTip)
+        return QWidget::event(e);
+    const auto* help = static_cast<QHelpEvent*>(e);
+    if (const auto i = under(help->pos()))
+        QToolTip::showText(help->globalPos(), wordsOf(*i), this);
+    else
+        QToolTip::hideText();
+    return true;
+}
+
+} // namespace riflesso
