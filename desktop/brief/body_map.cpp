@@ -173,7 +173,7 @@ void BodyMap::paintEvent(QPaintEvent*) {
     }
     p.setFont(typeface(Type::small));
     p.setPen(t.quiet);
-    const double y = height() - 21.0;
+    const double y = std::min(height() - 21.0, size + 6.0);
     const int shown = m_hovered >= 0 ? m_hovered : hasFocus() ? m_chosen : -1;
     if (shown >= 0 && shown < static_cast<int>(all.size())) {
         const auto& part = all[static_cast<std::size_t>(shown)].part;

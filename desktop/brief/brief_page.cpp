@@ -26,8 +26,8 @@ QPlainTextEdit* area(const QString& name, const QString& hint) {
     auto* e = new QPlainTextEdit;
     e->setAccessibleName(name);
     e->setPlaceholderText(hint);
-    e->setMinimumHeight(48);
-    e->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Expanding);
+    e->setMinimumHeight(56);
+    e->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Ignored); // as high as the cards beside it leave room
     e->setTabChangesFocus(true);
     return e;
 }
