@@ -23,10 +23,11 @@ function(riflesso_test_headers name)
   target_precompile_headers(${name} PRIVATE <map> <optional> <string> <variant> <vector> <Eigen/Dense> <QTest> ${H_HEADERS})
 endfunction()
 
-# riflesso_test(<name> SOURCE file.cpp [LINKS ...] [LABELS ...] [FILMS] [ENVIRONMENT ...])
-# One Qt Test executable per tested header. FILMS: the test needs the demo library to have been made.
+# riflesso_test(<name> SOURCE file.cpp [LINKS ...] [LABELS ...] [FILMS] [ENVIRONMENT ...] [PARTS ...])
+# One Qt Test executable per tested header. FILMS: the test needs the demo library to have been made. PARTS: functions
+# of a long test that are run as tests of their own, so that two can run beside one another; the first has its name.
 function(riflesso_test name)
-  cmake_parse_arguments(T "FILMS" "SOURCE" "LINKS;LABELS;ENVIRONMENT" ${ARGN})
+  cmake_parse_arguments(T "FILMS" "SOURCE" "LINKS;LABELS;ENVIRONMENT;PARTS" ${ARGN})
   add_executable(${name} ${T_SOURCE})
   set_target_properties(${name} PROPERTIES AUTOMOC ON RUNTIME_OUTPUT_DIRECTORY ${PROJECT_BINARY_DIR}/tests)
   target_include_directories(${name} PRIVATE ${PROJECT_SOURCE_DIR})
@@ -43,11 +44,17 @@ function(riflesso_test name)
     RIFLESSO_BIN_DIR="${PROJECT_BINARY_DIR}/bin"
     RIFLESSO_DEMO_DIR="${PROJECT_BINARY_DIR}/demo-library"
     RIFLESSO_SCRATCH_DIR="${PROJECT_BINARY_DIR}/tests")
-  add_test(NAME ${name} COMMAND ${name})
-  set_tests_properties(${name} PROPERTIES TIMEOUT 1800
+  list(POP_FRONT T_PARTS first)
+  add_test(NAME ${name} COMMAND ${name} ${first})
+  set(tests ${name})
+  foreach(part ${T_PARTS})
+    add_test(NAME ${name}_${part} COMMAND ${name} ${part})
+    list(APPEND tests ${name}_${part})
+  endforeach()
+  set_tests_properties(${tests} PROPERTIES TIMEOUT 1800
     ENVIRONMENT "QT_QPA_PLATFORM=offscreen;QTEST_FUNCTION_TIMEOUT=1790000;${T_ENVIRONMENT}" LABELS "${T_LABELS}")
   if(T_FILMS)
-    set_tests_properties(${name} PROPERTIES FIXTURES_REQUIRED demo_films)
+    set_tests_properties(${tests} PROPERTIES FIXTURES_REQUIRED demo_films)
   endif()
   # Once more where numbers are written with a comma and the day begins fourteen hours earlier.
   if(T_LABELS MATCHES "^(core|files|library|cli)$")
