@@ -225,10 +225,11 @@ Status links(const PeopleArguments& a) {
                            {"athletes", athletes},
                            {"propose", b.checks >= kEnough}});
             if (!a.json)
-                std::printf("%s: %s, then %s: %.2f, now %.2f after %d checks of %td athletes%s\n",
+                std::printf("%s: %s, then %s: %.2f, now %.2f after %d check%s of %td athlete%s%s\n",
                             technique.blueprint.name.c_str(), technique.blueprint.fault(b.cause)->name.c_str(),
                             technique.blueprint.fault(b.consequence)->name.c_str(), b.prior, b.posterior, b.checks,
-                            athletes, b.checks >= kEnough ? "" : " (too few to change the technique)");
+                            b.checks == 1 ? "" : "s", athletes, athletes == 1 ? "" : "s",
+                            b.checks >= kEnough ? "" : " (too few to change the technique)");
         }
     if (a.json)
         std::printf("%s\n", json{{"links", out}}.dump(1).c_str());
