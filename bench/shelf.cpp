@@ -1,5 +1,6 @@
 #include "bench/shelf.h"
 
+#include "bench/timing.h"
 #include "casebook/casebook.h"
 #include "casebook/shipped.h"
 #include "desktop/shelf/athlete_page.h"
@@ -84,8 +85,8 @@ std::unique_ptr<Library> made(const std::filesystem::path& folder, Day today) {
     return std::move(*library);
 }
 
-double shown(QWidget& w, const BenchTools& tools) {
-    return tools.wall([&] {
+double shown(QWidget& w) {
+    return wall([&] {
         w.resize(1280, 800);
         w.show();
         QApplication::processEvents();
@@ -95,7 +96,7 @@ double shown(QWidget& w, const BenchTools& tools) {
 
 } // namespace
 
-void manyAthletes(const BenchTools& tools) {
+void manyAthletes() {
     QTemporaryDir dir;
     const auto folder = std::filesystem::path(dir.path().toStdString()) / "library";
     const Day today = *dayFromIso("2026-11-23");
@@ -105,22 +106,22 @@ void manyAthletes(const BenchTools& tools) {
         return;
     }
     QMainWindow empty;
-    const double peer = shown(empty, tools);
+    const double peer = shown(empty);
     std::unique_ptr<MainWindow> window;
-    const double start = tools.wall([&] {
+    const double start = wall([&] {
         window = std::make_unique<MainWindow>(today);
         window->openLibrary(QString::fromStdString(folder.string()));
         window->showShelf();
-        (void)shown(*window, tools);
+        (void)shown(*window);
     });
-    tools.row("start to a usable shelf, ms", start, "empty window", 1.5 * peer + 150.0, 1.0, false);
+    row("start to a usable shelf, ms", start, "empty window", 1.5 * peer + 150.0, 1.0, false);
     auto* shelf = window->findChild<ShelfPage*>();
     if (!shelf)
         return;
     std::vector<double> keys;
     shelf->searchField()->setFocus();
     for (const char c : std::string("cleo 42")) {
-        keys.push_back(tools.wall([&] {
+        keys.push_back(wall([&] {
             QTest::keyClick(shelf->searchField(), c);
             QApplication::processEvents();
             shelf->grab();
@@ -130,14 +131,14 @@ void manyAthletes(const BenchTools& tools) {
     std::printf("  a key in the search to glass: median %.1f, slowest %.1f ms (asked: 16)\n", keys[keys.size() / 2],
                 keys.back());
     shelf->searchField()->clear();
-    const double squad = tools.wall([&] {
+    const double squad = wall([&] {
         auto* sheet = shelf->showSquad();
         QApplication::processEvents();
         if (sheet)
             static_cast<QWidget*>(sheet)->grab();
     });
     std::printf("  the squad sheet of everybody to glass: %.0f ms (asked: 300 for 200 athletes)\n", squad);
-    const double page = tools.wall([&] {
+    const double page = wall([&] {
         auto* one = shelf->showAthlete(1);
         QApplication::processEvents();
         if (one)
@@ -147,7 +148,7 @@ void manyAthletes(const BenchTools& tools) {
     for (auto* w : QApplication::topLevelWidgets())
         if (w != window.get() && w != &empty)
             w->close();
-    const double open = tools.wall([&] {
+    const double open = wall([&] {
         window->openCase(1);
         QApplication::processEvents();
         window->grab();

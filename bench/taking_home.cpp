@@ -1,5 +1,6 @@
 #include "bench/taking_home.h"
 
+#include "bench/timing.h"
 #include "core/motion/motion.h"
 #include "handover/trace_picture.h"
 
@@ -43,7 +44,7 @@ std::unique_ptr<FilmedSnapshot> marked(const std::filesystem::path& clip) {
 
 } // namespace
 
-void takingHome(const std::filesystem::path& clip, int frames, const BenchTools& tools) {
+void takingHome(const std::filesystem::path& clip, int frames) {
     const auto one = marked(clip);
     if (!one)
         return;
@@ -54,20 +55,20 @@ void takingHome(const std::filesystem::path& clip, int frames, const BenchTools&
     o.rep = 1;
     o.rate = 60.0;
     o.wholePicture = true;
-    const double ours = tools.wall([&] { (void)writeClip(filmed, o, out); });
-    const double theirs = tools.wall([&] {
+    const double ours = wall([&] { (void)writeClip(filmed, o, out); });
+    const double theirs = wall([&] {
         QProcess::execute("ffmpeg", {"-v", "error", "-y", "-i", QString::fromStdString(clip.string()), "-vf",
                                      "drawbox=x=500:y=200:w=300:h=600:color=orange:t=4", "-c:v", "libx264", "-preset",
                                      "veryfast", "-crf", "22", QString::fromStdString(out.string())});
     });
-    tools.row("pictures a second, figure drawn", 1000.0 * frames / ours, "ffmpeg, box drawn", 1000.0 * frames / theirs,
-              0.9, true);
+    row("pictures a second, figure drawn", 1000.0 * frames / ours, "ffmpeg, box drawn", 1000.0 * frames / theirs, 0.9,
+        true);
     TraceOptions t;
     t.rep = 1;
     t.exposures = 12;
     t.width = 1920;
-    tools.row("twelve exposures on one picture, ms", tools.wall([&] { (void)tracePicture(filmed, t); }), "1.5 s",
-              1500.0, 1.0, false);
+    row("twelve exposures on one picture, ms", wall([&] { (void)tracePicture(filmed, t); }), "1.5 s", 1500.0, 1.0,
+        false);
     std::error_code ec;
     std::filesystem::remove(out, ec);
 }

@@ -19,7 +19,7 @@ std::vector<Id> repsToJudge(const CaseData& data, const Blueprint& blueprint, co
 struct MachineVerdict {
     double inside = 0.0;
     [[nodiscard]] bool good() const { return inside >= 0.5; }
-    std::string words; ///< "−120 ± 60 ms: probably not yet good (0.83)"
+    std::string words; ///< "probably not yet good (0.83)"; the value stands beside it
 };
 /// Empty when the measure has no value on it, or no band.
 std::optional<MachineVerdict> machineVerdict(const Blueprint& blueprint, const Analysis& analysis,

@@ -1,6 +1,8 @@
 #include "footage/carry.h"
 
 #include "footage/film.h"
+#include "footage/followed.h"
+#include "footage/frames_ahead.h"
 #include "footage/luma.h"
 #include "footage/patch.h"
 
@@ -10,11 +12,7 @@
 #include <algorithm>
 #include <atomic>
 #include <cmath>
-#include <condition_variable>
-#include <deque>
-#include <mutex>
 #include <set>
-#include <thread>
 #include <utility>
 
 namespace riflesso {
@@ -26,54 +24,6 @@ constexpr double kLost = 2.5;        // px there and back at which a step is not
 constexpr double kAlike = 0.45;      // likeness below which the place is taken for covered
 constexpr double kFound = 0.82;      // likeness at which a covered place is believed to be back
 constexpr double kFoundAlone = 0.93; // the same while none of its neighbours is in sight
-
-// Decodes the frames of one way through a film while those before are looked at. Nobody else may use the film.
-class FramesAhead {
-public:
-    FramesAhead(Film& film, int first, int last, int direction)
-        : m_thread([this, &film, first, last, direction] {
-              for (int f = first;; f += direction) {
-                  auto frame = film.decoded(FrameIndex(f));
-                  std::unique_lock lock(m_mutex);
-                  m_changed.wait(lock, [this] { return m_stop || m_ready.size() < kAhead; });
-                  if (m_stop)
-                      return;
-                  m_ready.push_back(std::move(frame));
-                  m_changed.notify_all();
-                  if (f == last)
-                      return;
-              }
-          }) {}
-    ~FramesAhead() {
-        {
-            std::lock_guard lock(m_mutex);
-            m_stop = true;
-        }
-        m_changed.notify_all();
-        m_thread.join();
-    }
-    FramesAhead(const FramesAhead&) = delete;
-    FramesAhead& operator=(const FramesAhead&) = delete;
-
-    // Waits for the next one; to be called once for each.
-    Result<DecodedPtr> next() {
-        std::unique_lock lock(m_mutex);
-        m_changed.wait(lock, [this] { return !m_ready.empty(); });
-        auto frame = std::move(m_ready.front());
-        m_ready.pop_front();
-        m_changed.notify_all();
-        return frame;
-    }
-
-private:
-    // Pictures that refer to others take far less time than those they refer to.
-    static constexpr std::size_t kAhead = 6;
-    std::mutex m_mutex; // protects the two below
-    std::deque<Result<DecodedPtr>> m_ready;
-    bool m_stop = false;
-    std::condition_variable m_changed;
-    std::thread m_thread; // last: it uses all of the above
-};
 
 // One direction through the frames.
 class Sweep {
@@ -169,36 +119,6 @@ public:
     std::map<LandmarkName, std::vector<FrameIndex>> covered;
 
 private:
-    struct Followed {
-        LandmarkName name;
-        Track marks;
-        std::set<FrameIndex> starts; // marks that no hand has made, but to carry from
-        std::vector<LandmarkName> neighbours;
-        std::vector<std::size_t> beside;                   // of m_followed
-        std::vector<std::pair<std::size_t, double>> reach; // of m_followed, and how far away it may be, px
-        bool active = false;
-        int away = 0;  // frames for which it has been covered
-        int steps = 0; // since it was marked or found again
-        bool fresh = false;
-        bool found = false;     // it was lost since it was marked, and found again
-        bool implement = false; // not of the body
-        bool given = false;     // not followed: it is where its marks are
-        int still = 0;          // frames for which it has not moved while what it hangs on has
-        Eigen::Vector2d at{0, 0}, step{0, 0};
-        Eigen::Vector2d free{0, 0};                 // where it last moved with the body
-        Eigen::Vector2d proposed{0, 0}, left{0, 0}; // by the flow; where it was last seen
-        double missed = 0.0;                        // there and back
-        bool outside = false, believed = false;     // what is proposed
-        Eigen::Vector2d guess{0, 0};                // where it is looked for, and how far round
-        double range = 0.0;
-        PatchMatch look; // what was seen there
-        CarryError error;
-        double likeness = 1.0;                                      // as it usually was
-        double seen = 1.0;                                          // as it was last
-        Patch patch;                                                // the marked place
-        std::vector<std::pair<std::size_t, Eigen::Vector2d>> limbs; // where its neighbours lay when it was marked
-    };
-
     void giveRest(int frame) {
         for (auto& f : m_followed) {
             if (!f.given)

@@ -23,7 +23,7 @@ void RepCamera::look(const LivePicture& taken) {
             m_callbacks.rep(std::move(pictures));
 }
 
-Status writeClip(const std::vector<LivePicture>& pictures, const std::filesystem::path& film) {
+Status writeRepFilm(const std::vector<LivePicture>& pictures, const std::filesystem::path& film) {
     if (pictures.empty())
         return Error{"there are no pictures to keep", film.filename().string(), "no film was written", {}};
     constexpr double kTicks = 30000.0; // as a recording: a camera's real times are kept
@@ -46,7 +46,7 @@ Status writeClip(const std::vector<LivePicture>& pictures, const std::filesystem
     return (*writer)->finish();
 }
 
-Result<std::vector<LivePicture>> readClip(const std::filesystem::path& path, int most) {
+Result<std::vector<LivePicture>> readRepFilm(const std::filesystem::path& path, int most) {
     Film::Options o;
     o.cacheBytes = 16u << 20;
     const auto film = Film::open(path, o);

@@ -33,9 +33,9 @@ private:
 };
 
 /// Writes the pictures as a silent H.264 MP4 at their own times. Errors: nothing to write; the disc.
-Status writeClip(const std::vector<LivePicture>& pictures, const std::filesystem::path& film);
+Status writeRepFilm(const std::vector<LivePicture>& pictures, const std::filesystem::path& film);
 /// All pictures of a short film, s from its first. Errors: unreadable; more than \p most of them.
-Result<std::vector<LivePicture>> readClip(const std::filesystem::path& film, int most = 3000);
+Result<std::vector<LivePicture>> readRepFilm(const std::filesystem::path& film, int most = 3000);
 /// Takes the oldest films (*.mp4) out of a folder until it holds no more than \p bytes; the newest one stays always.
 /// Bytes that are there afterwards.
 std::uintmax_t keepWithin(const std::filesystem::path& folder, std::uintmax_t bytes);

@@ -1,5 +1,7 @@
 #include "library/bundle.h"
 
+#include "library/bundle_table.h"
+
 #include "files/write_file.h"
 #include "library/case_json.h"
 
@@ -12,11 +14,9 @@
 #include <archive_entry.h>
 
 #include <algorithm>
-#include <cmath>
 #include <fstream>
 #include <memory>
 #include <set>
-#include <type_traits>
 
 namespace riflesso {
 namespace {
@@ -24,15 +24,8 @@ namespace {
 using nlohmann::json;
 namespace fs = std::filesystem;
 
-constexpr int kFormat = 1;
 constexpr const char* kTable = "riflesso.json";
-constexpr std::uintmax_t kLargestTable = 768u << 20;               // bytes, of the table unpacked
-constexpr std::uintmax_t kLargestPart = std::uintmax_t(256) << 30; // bytes, of a film
-constexpr std::size_t kMostParts = 20000, kMostCases = 5000;
-
-Error notTaken(std::string what, const fs::path& file, ErrorKind kind = ErrorKind::damaged) {
-    return {std::move(what), file.filename().string(), "nothing was taken in", {}, kind};
-}
+constexpr std::uintmax_t kLargestTable = 768u << 20; // bytes, of the table unpacked
 
 struct FreeReader {
     void operator()(archive* a) const { archive_read_free(a); }
@@ -45,266 +38,6 @@ struct FreeEntry {
 };
 using Reader = std::unique_ptr<archive, FreeReader>;
 using Writer = std::unique_ptr<archive, FreeWriter>;
-
-// ---- values ----
-
-json marksJson(const TrackSet& tracks) {
-    json out = json::object();
-    for (const auto& [name, track] : tracks) {
-        json marks = json::array();
-        for (const auto& [frame, m] : track)
-            marks.push_back({frame.value, m.at.x, m.at.y, m.sigma, static_cast<int>(m.how)});
-        out[name] = std::move(marks);
-    }
-    return out;
-}
-
-TrackSet marksFrom(const json& j) {
-    TrackSet out;
-    for (const auto& [name, marks] : j.items())
-        for (const auto& m : marks) {
-            const int how = m.at(4).get<int>(), frame = m.at(0).get<int>();
-            const Mark mark{
-                {m.at(1).get<double>(), m.at(2).get<double>()}, m.at(3).get<double>(), static_cast<How>(how)};
-            if (how < 0 || how >= static_cast<int>(kHowNames.size()) || frame < 0 || !std::isfinite(mark.at.x) ||
-                !std::isfinite(mark.at.y) || !(mark.sigma > 0.0))
-                throw std::out_of_range("a mark that cannot be");
-            out[name][FrameIndex(frame)] = mark;
-        }
-    return out;
-}
-
-template <typename T> json bodies(const std::map<Id, T>& values) {
-    json out = json::array();
-    for (const auto& [id, value] : values) {
-        out.push_back({{"id", id}, {"body", json::parse(toJson(value))}});
-        if constexpr (std::is_same_v<T, Rep>) // whose take stands in a column of its own
-            out.back()["take"] = value.take;
-    }
-    return out;
-}
-
-json caseJson(const CaseData& data, Id athlete) {
-    json takes = json::array();
-    for (const auto& [id, take] : data.takes) {
-        const auto marks = data.marks.find(id);
-        takes.push_back({{"id", id},
-                         {"body", json::parse(toJson(take))},
-                         {"times", take.times},
-                         {"marks", marks == data.marks.end() ? json::object() : marksJson(marks->second)}});
-    }
-    return {{"id", data.id},
-            {"athlete", athlete},
-            {"blueprint", data.blueprintId},
-            {"brief", json::parse(toJson(data.brief))},
-            {"takes", takes},
-            {"reps", bodies(data.reps)},
-            {"links", bodies(data.links)},
-            {"repeats", bodies(data.repeats)},
-            {"blocks", bodies(data.blocks)},
-            {"decisions", bodies(data.decisions)},
-            {"plan", bodies(data.planned)},
-            {"notes", bodies(data.notes)}};
-}
-
-template <typename T> T known(Result<T> r) {
-    if (!r)
-        throw std::runtime_error(r.error().text());
-    return std::move(*r);
-}
-
-template <typename T> void read(const json& list, std::map<Id, T>& to, Result<T> (*parse)(const std::string&)) {
-    for (const auto& one : list) {
-        const Id id = one.at("id").get<Id>();
-        T value = known(parse(one.at("body").dump()));
-        value.id = id;
-        if constexpr (std::is_same_v<T, Rep>)
-            value.take = one.at("take").get<Id>();
-        if (id <= 0 || !to.emplace(id, std::move(value)).second)
-            throw std::out_of_range("two things of one number");
-    }
-}
-
-// Throws what json throws, and std exceptions with words for what cannot be.
-CaseData caseFrom(const json& j) {
-    CaseData out;
-    out.id = j.at("id").get<Id>();
-    out.blueprintId = j.at("blueprint").get<std::string>();
-    out.brief = known(briefFromJson(j.at("brief").dump()));
-    for (const auto& t : j.at("takes")) {
-        const Id id = t.at("id").get<Id>();
-        Take take = known(takeFromJson(t.at("body").dump()));
-        take.id = id;
-        take.times = t.at("times").get<std::vector<double>>();
-        if (id <= 0 || !out.takes.emplace(id, std::move(take)).second)
-            throw std::out_of_range("two takes of one number");
-        if (auto marks = marksFrom(t.at("marks")); !marks.empty())
-            out.marks[id] = std::move(marks);
-    }
-    read(j.at("reps"), out.reps, repFromJson);
-    read(j.at("links"), out.links, linkFromJson);
-    read(j.at("repeats"), out.repeats, repeatFromJson);
-    read(j.at("blocks"), out.blocks, blockFromJson);
-    read(j.at("decisions"), out.decisions, decisionFromJson);
-    read(j.at("plan"), out.planned, plannedFromJson);
-    if (j.contains("notes")) // bundles of before had none
-        read(j.at("notes"), out.notes, noteFromJson);
-    const auto take = [&](Id id) {
-        if (!out.takes.contains(id))
-            throw std::out_of_range("a take that is not there");
-    };
-    for (const auto& [id, rep] : out.reps)
-        take(rep.take);
-    for (const auto& [id, repeat] : out.repeats)
-        take(repeat.take);
-    for (const auto& [id, note] : out.notes)
-        take(note.take);
-    for (const auto& [id, decision] : out.decisions)
-        if (decision.note != 0 && !out.notes.contains(decision.note))
-            throw std::out_of_range("a note that is not there");
-    for (const auto& [id, link] : out.links) {
-        take(link.a);
-        take(link.b);
-    }
-    return out;
-}
-
-// A case without what differs between libraries: numbers, and where films lie.
-CaseData bare(const CaseData& data) {
-    CaseData out;
-    out.blueprintId = data.blueprintId;
-    out.brief = data.brief;
-    out.brief.athlete = {};
-    std::map<Id, Id> takes;
-    for (const auto& [id, take] : data.takes) {
-        const Id number = static_cast<Id>(takes.size()) + 1;
-        takes[id] = number;
-        Take t = take;
-        t.id = number;
-        t.film.clear();
-        out.takes[number] = std::move(t);
-        if (const auto marks = data.marks.find(id); marks != data.marks.end())
-            out.marks[number] = marks->second;
-    }
-    const auto each = [](const auto& from, auto& to, const auto& change) {
-        for (const auto& [id, value] : from) {
-            auto v = value;
-            v.id = static_cast<Id>(to.size()) + 1;
-            change(v);
-            to[v.id] = std::move(v);
-        }
-    };
-    each(data.reps, out.reps, [&](Rep& r) { r.take = takes.at(r.take); });
-    each(data.links, out.links, [&](Link& l) {
-        l.a = takes.at(l.a);
-        l.b = takes.at(l.b);
-    });
-    each(data.repeats, out.repeats, [&](RepeatMarking& r) { r.take = takes.at(r.take); });
-    each(data.blocks, out.blocks, [](Block&) {});
-    std::map<Id, Id> notes;
-    for (const auto& [id, note] : data.notes) {
-        notes[id] = static_cast<Id>(notes.size()) + 1;
-        auto n = note;
-        n.id = notes[id];
-        n.take = takes.at(n.take);
-        out.notes[n.id] = std::move(n);
-    }
-    each(data.decisions, out.decisions, [&](FindingDecision& d) { d.note = d.note == 0 ? 0 : notes.at(d.note); });
-    each(data.planned, out.planned, [](PlannedBlock&) {});
-    return out;
-}
-
-std::string newestOf(const CaseData& data) {
-    std::string newest;
-    for (const auto& [id, take] : data.takes)
-        if (take.performer == Performer::athlete)
-            newest = std::max(newest, isoDate(take.day));
-    return newest;
-}
-
-std::size_t marksIn(const CaseData& data) {
-    std::size_t n = 0;
-    for (const auto& [take, tracks] : data.marks)
-        for (const auto& [name, track] : tracks)
-            n += track.size();
-    return n;
-}
-
-std::string differenceOf(const CaseData& theirs, const CaseData& ours) {
-    std::string out;
-    const auto more = [&](const char* what, std::size_t a, std::size_t b) {
-        if (a != b)
-            out += (out.empty() ? "" : ", ") + std::to_string(a) + " " + what + " in the file, " + std::to_string(b) +
-                   " here";
-    };
-    more("takes", theirs.takes.size(), ours.takes.size());
-    more("reps", theirs.reps.size(), ours.reps.size());
-    more("marks", marksIn(theirs), marksIn(ours));
-    more("blocks of practice", theirs.blocks.size(), ours.blocks.size());
-    more("decisions", theirs.decisions.size(), ours.decisions.size());
-    more("notes on frames", theirs.notes.size(), ours.notes.size());
-    const std::string a = newestOf(theirs), b = newestOf(ours);
-    if (a != b)
-        out += (out.empty() ? "" : ", ") + std::string(a > b ? "newer films in the file" : "newer films here");
-    return out.empty() ? "as much on both sides, and not the same" : out;
-}
-
-// ---- the zip ----
-
-struct Part {
-    std::uintmax_t bytes = 0;
-    std::string sum;
-};
-
-struct Table {
-    std::map<Id, Athlete> athletes;
-    std::vector<std::pair<Id, CaseData>> cases; ///< with the bundle's athlete
-    std::map<std::string, std::string> blueprints;
-    std::map<std::string, Part> parts;
-};
-
-// Films and voices by plain names within one folder: nothing that could lead anywhere else.
-bool plainName(const std::string& name) {
-    const auto slash = name.find('/');
-    if (slash == std::string::npos || name.find('/', slash + 1) != std::string::npos)
-        return false;
-    const std::string folder = name.substr(0, slash), file = name.substr(slash + 1);
-    return (folder == "films" || folder == "stills") && !file.empty() && file.size() < 250 && file[0] != '.' &&
-           file.find_first_of("\\:*?\"<>|") == std::string::npos &&
-           std::none_of(file.begin(), file.end(), [](unsigned char c) { return c < 32; });
-}
-
-Result<Table> tableFrom(const std::string& text, const fs::path& file) {
-    try {
-        const json all = json::parse(text);
-        if (const int format = all.at("format").get<int>(); format != kFormat)
-            return notTaken(format > kFormat ? "this bundle is of a newer program" : "this is no bundle", file,
-                            format > kFormat ? ErrorKind::newer : ErrorKind::damaged);
-        Table out;
-        for (const auto& a : all.at("athletes"))
-            out.athletes[a.at("id").get<Id>()] = known(athleteFromJson(a.at("body").dump()));
-        if (all.at("cases").size() > kMostCases || all.at("files").size() > kMostParts)
-            return notTaken("this bundle holds more than a bundle may", file);
-        for (const auto& c : all.at("cases")) {
-            const Id athlete = c.at("athlete").get<Id>();
-            if (!out.athletes.contains(athlete))
-                return notTaken("this bundle is damaged (a case of nobody)", file);
-            out.cases.emplace_back(athlete, caseFrom(c));
-            out.cases.back().second.brief.athlete = out.athletes.at(athlete);
-        }
-        for (const auto& [id, blueprint] : all.at("blueprints").items())
-            out.blueprints[id] = blueprint.get<std::string>();
-        for (const auto& [name, part] : all.at("files").items()) {
-            Part p{part.at("bytes").get<std::uintmax_t>(), part.at("sha256").get<std::string>()};
-            if (!plainName(name) || p.bytes > kLargestPart || p.sum.size() != 64)
-                return notTaken("this bundle is damaged (a part called " + name.substr(0, 60) + ")", file);
-            out.parts[name] = std::move(p);
-        }
-        return out;
-    } catch (const std::exception& e) {
-        return notTaken(std::string("this bundle is damaged (") + e.what() + ")", file);
-    }
-}
 
 Result<Reader> openZip(const fs::path& file) {
     std::error_code ec;
@@ -323,7 +56,7 @@ bool ordinary(archive_entry* e) {
            !archive_entry_is_encrypted(e) && archive_entry_pathname(e);
 }
 
-Result<Table> readTable(archive* zip, const fs::path& file) {
+Result<BundleTable> readTable(archive* zip, const fs::path& file) {
     archive_entry* e = nullptr;
     if (archive_read_next_header(zip, &e) != ARCHIVE_OK || !ordinary(e) ||
         std::string(archive_entry_pathname(e)) != kTable)
@@ -411,7 +144,7 @@ Status writeBundle(Library& library, const std::vector<Id>& cases, const fs::pat
         all += bytes;
     }
     const std::string table =
-        json{{"format", kFormat},        {"made", QDateTime::currentDateTimeUtc().toString(Qt::ISODate).toStdString()},
+        json{{"format", kBundleFormat},  {"made", QDateTime::currentDateTimeUtc().toString(Qt::ISODate).toStdString()},
              {"athletes", athletes},     {"cases", list},
              {"blueprints", blueprints}, {"files", files}}
             .dump(1, ' ', false, json::error_handler_t::replace);
@@ -561,7 +294,7 @@ Result<std::vector<Id>> takeInBundle(Library& library, const fs::path& file, con
             return notTaken("this bundle is damaged (a part that its table does not know)", file);
         if (!wanted.contains(name))
             continue;
-        const Part& part = table->parts.at(name);
+        const BundlePart& part = table->parts.at(name);
         const fs::path to = lobby / std::to_string(unpacked.size());
         std::ofstream out(to, std::ios::binary);
         QCryptographicHash sum(QCryptographicHash::Sha256);

@@ -3,10 +3,13 @@
 /// Reads JSON values and names the place of what is wrong: "measures[3].at: missing". Used inside this room only; the
 /// exception does not leave it.
 
+#include "core/motion/result.h"
+
 #include <nlohmann/json.hpp>
 
 #include <cmath>
 #include <limits>
+#include <stdexcept>
 #include <string>
 #include <vector>
 
@@ -106,5 +109,12 @@ private:
     const nlohmann::json* m_json;
     std::string m_place;
 };
+
+/// The value; its error's words as an exception, for readers that catch what nlohmann's json throws.
+template <typename T> T known(Result<T> r) {
+    if (!r)
+        throw std::runtime_error(r.error().text());
+    return std::move(*r);
+}
 
 } // namespace riflesso

@@ -2,6 +2,7 @@
 
 #include "files/write_file.h"
 #include "library/blueprint_json.h"
+#include "library/json_reader.h"
 #include "library/model_json.h"
 
 #include <nlohmann/json.hpp>
@@ -39,12 +40,6 @@ Status keep(const fs::path& file, const char* list, json entries) {
     return writeFile(
         file,
         json{{"format", 1}, {list, std::move(entries)}}.dump(1, ' ', false, json::error_handler_t::replace) + "\n");
-}
-
-template <typename T> T known(Result<T> r) {
-    if (!r)
-        throw std::runtime_error(r.error().text());
-    return std::move(*r);
 }
 
 } // namespace

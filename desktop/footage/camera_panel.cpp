@@ -91,18 +91,7 @@ void CameraPanel::start() {
         return;
     m_words->setText(tr("Starting …"));
     LiveView::Callbacks back;
-    back.picture = [this] {
-        QMetaObject::invokeMethod(
-            this,
-            [this] {
-                if (!m_pending) { // pictures that come faster than they are painted are one repaint
-                    m_pending = true;
-                    QMetaObject::invokeMethod(
-                        this, [this] { repaintPictures(); }, Qt::QueuedConnection);
-                }
-            },
-            Qt::QueuedConnection);
-    };
+    back.picture = gathered(this, [this] { repaintPictures(); });
     back.failed = [this](const std::string& why) {
         QMetaObject::invokeMethod(
             this,
@@ -152,7 +141,6 @@ void CameraPanel::toggleRecording() {
 }
 
 void CameraPanel::repaintPictures() {
-    m_pending = false;
     if (!m_live)
         return;
     if (const auto now = m_live->newest())

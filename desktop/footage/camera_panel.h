@@ -54,7 +54,6 @@ private:
     PictureView* m_then;
     std::unique_ptr<LiveView> m_live;
     QString m_film;
-    bool m_pending = false;
 };
 
 } // namespace riflesso

@@ -13,12 +13,6 @@
 #include <algorithm>
 
 namespace riflesso {
-namespace {
-
-constexpr int kRestSeconds = 60;
-
-} // namespace
-
 PracticePage::PracticePage(Workbench& bench) : m_bench(bench) {
     setFocusPolicy(Qt::StrongFocus);
     m_pictures = new RightAndWrong(bench);
@@ -79,171 +73,6 @@ PracticePage::PracticePage(Workbench& bench) : m_bench(bench) {
     refresh();
 }
 
-QWidget* PracticePage::makeSettings() {
-    m_drills = new QComboBox;
-    m_drills->setObjectName("practiceDrill");
-    m_drills->setAccessibleName(tr("Drill"));
-    m_drills->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
-    m_mode = new QComboBox;
-    m_mode->setObjectName("practiceMode");
-    m_mode->setAccessibleName(tr("Who judges"));
-    m_mode->addItems({tr("the coach judges"), tr("the athlete judges"), tr("both, the athlete first")});
-    m_mode->setCurrentIndex(std::clamp(QSettings().value("practice/mode", 0).toInt(), 0, 2));
-    m_day = new QDateEdit(QDate::fromString(q(isoDate(m_bench.book().today())), Qt::ISODate));
-    m_day->setMaximumDate(m_day->date());
-    m_day->setCalendarPopup(true);
-    m_day->setAccessibleName(tr("Day of the block"));
-    auto* fresh = new QPushButton(tr("New block"));
-    fresh->setObjectName("newBlock");
-    fresh->setToolTip(tr("Start counting afresh. The block so far is saved already. (N)"));
-    m_restButton = new QPushButton(tr("Rest"));
-    m_restButton->setToolTip(tr("A minute's pause. (R)"));
-    m_rest = new QProgressBar;
-    m_rest->setRange(0, kRestSeconds);
-    m_rest->hide();
-    m_note = new QLineEdit;
-    m_note->setObjectName("practiceNote");
-    m_note->setPlaceholderText(tr("a note on this block"));
-    m_note->setAccessibleName(tr("Note"));
-    auto* film = new QPushButton(tr("On film …"));
-    film->setObjectName("filmVerdictsButton");
-    film->setToolTip(
-        tr("Reps of the films in hidden order: the athlete says, the coach says, then the measure shows."));
-    connect(film, &QPushButton::clicked, this, [this] {
-        auto* dialog = new FilmVerdictsDialog(m_bench, static_cast<unsigned>(m_bench.data().blocks.size() + 1), this);
-        dialog->setAttribute(Qt::WA_DeleteOnClose);
-        dialog->open();
-    });
-    auto* card = new Card({});
-    auto* first = new QHBoxLayout;
-    first->addWidget(m_drills, 3);
-    first->addWidget(m_mode, 2);
-    first->addWidget(m_day);
-    auto* second = new QHBoxLayout;
-    second->addWidget(fresh);
-    second->addWidget(m_restButton);
-    second->addWidget(film);
-    m_camera = new QPushButton(tr("Camera"));
-    m_camera->setObjectName("repCamera");
-    m_camera->setCheckable(true);
-    m_camera->setFocusPolicy(Qt::NoFocus);
-    m_camera->setToolTip(
-        tr("Each rep is filmed, shown once more, and kept with its verdict. A dot brings its rep back; "
-           "L the last one. (C)"));
-    second->addWidget(m_camera);
-    connect(m_camera, &QPushButton::toggled, this, [this](bool on) {
-        if (on) {
-            m_screen->start();
-        } else {
-            m_screen->stop();
-            m_screen->hide(); // also after one that stopped by itself
-            m_pictures->setVisible(true);
-        }
-        setFocus();
-    });
-    m_hear = new QComboBox;
-    m_hear->setObjectName("practiceSound");
-    m_hear->setAccessibleName(tr("What is heard"));
-    m_hear->addItems({tr("silent"), tr("sounds"), tr("sounds and cue")});
-    m_hear->setItemData(2,
-                        Sounds::canSpeak() ? tr("The cue is spoken when a block begins.")
-                                           : tr("There is no speech engine on this computer: sounds alone."),
-                        Qt::ToolTipRole);
-    m_hear->setCurrentIndex(std::clamp(QSettings().value("practice/sound", 0).toInt(), 0, 2));
-    m_hear->setFocusPolicy(Qt::ClickFocus);
-    connect(m_hear, &QComboBox::activated, this, [this](int i) {
-        QSettings().setValue("practice/sound", i);
-        hear(Chime::start);
-        setFocus();
-    });
-    second->addWidget(m_hear);
-    second->addWidget(m_rest, 1);
-    second->addWidget(m_note, 2);
-    m_cues = new QComboBox;
-    m_cues->setObjectName("practiceCues");
-    m_cues->setEditable(true);
-    m_cues->setAccessibleName(tr("The cue of this block"));
-    m_cues->setToolTip(tr("Said before the block, and counted with it: Progress tells which one works."));
-    m_pattern = new QComboBox;
-    m_pattern->setObjectName("tempoPattern");
-    m_pattern->setAccessibleName(tr("Pattern of the tempo"));
-    for (const auto& name : kTempoNames)
-        m_pattern->addItem(q(std::string(name)));
-    m_beats = new QSpinBox;
-    m_beats->setObjectName("tempoBeats");
-    m_beats->setRange(10, 300);
-    m_beats->setValue(60);
-    m_beats->setSuffix(tr(" a minute"));
-    m_beats->setAccessibleName(tr("Beats a minute"));
-    m_tempo = new QPushButton(tr("Tempo"));
-    m_tempo->setObjectName("tempo");
-    m_tempo->setCheckable(true);
-    m_tempo->setMinimumWidth(100); // with its blink
-    m_tempo->setToolTip(tr("Clicks, and a blink of this button. Plus and minus: a beat more, "
-                           "less. (T)"));
-    auto* alone = new QPushButton(tr("A day on your own …"));
-    alone->setObjectName("ownDay");
-    alone->setToolTip(tr("What you did without a coach, on one page; it counts as practice."));
-    auto* third = new QHBoxLayout;
-    third->addWidget(m_cues, 3);
-    third->addWidget(m_tempo);
-    third->addWidget(m_pattern, 1);
-    third->addWidget(m_beats);
-    third->addWidget(alone);
-    card->body()->addLayout(first);
-    card->body()->addLayout(second);
-    card->body()->addLayout(third);
-    for (QWidget* w : {static_cast<QWidget*>(m_tempo), static_cast<QWidget*>(alone)})
-        w->setFocusPolicy(Qt::NoFocus);
-    connect(m_cues, &QComboBox::activated, this, [this] {
-        newBlock(); // another cue, another block
-    });
-    connect(m_cues->lineEdit(), &QLineEdit::returnPressed, this, [this] { newBlock(); });
-    connect(m_tempo, &QPushButton::clicked, this, &PracticePage::tempo);
-    connect(m_pattern, &QComboBox::activated, this, [this] {
-        if (m_metronome.running())
-            m_metronome.start(static_cast<TempoPattern>(m_pattern->currentIndex()), m_beats->value());
-        setFocus();
-    });
-    connect(m_beats, &QSpinBox::valueChanged, this, [this](int beats) {
-        if (m_metronome.running())
-            m_metronome.start(static_cast<TempoPattern>(m_pattern->currentIndex()), beats);
-    });
-    connect(alone, &QPushButton::clicked, this, &PracticePage::ownDay);
-    m_flash.setSingleShot(true);
-    m_flash.setInterval(120);
-    connect(&m_flash, &QTimer::timeout, this, [this] { m_tempo->setText(tr("Tempo")); });
-    connect(&m_metronome, &Metronome::clicked, this, [this](bool strong) {
-        m_tempo->setText(strong ? tr("Tempo \u25CF") : tr("Tempo \u25CB"));
-        m_flash.start();
-    });
-    m_caution = wrapped({}, "caution");
-    card->body()->addWidget(m_caution);
-    for (QWidget* w : {static_cast<QWidget*>(fresh), static_cast<QWidget*>(m_restButton)})
-        w->setFocusPolicy(Qt::NoFocus); // the keys belong to the page
-    connect(fresh, &QPushButton::clicked, this, &PracticePage::newBlock);
-    connect(m_restButton, &QPushButton::clicked, this, &PracticePage::rest);
-    connect(m_drills, &QComboBox::activated, this, [this] {
-        m_chosen = true;
-        newBlock();
-    });
-    connect(m_mode, &QComboBox::activated, this, [this](int i) {
-        QSettings().setValue("practice/mode", i);
-        m_athlete.reset();
-        refresh();
-        setFocus();
-    });
-    connect(m_day, &QDateEdit::dateChanged, this, &PracticePage::newBlock);
-    connect(m_note, &QLineEdit::editingFinished, this, [this] {
-        if (const Block* b = block(); b && b->note != m_note->text().toStdString()) {
-            Block changed = *b;
-            changed.note = m_note->text().toStdString();
-            m_bench.book().setBlock(changed);
-        }
-    });
-    return card;
-}
-
 QWidget* PracticePage::makeCounting() {
     const auto label = [](const char* name, const QString& style) {
         auto* l = new QLabel;
@@ -302,41 +131,6 @@ QWidget* PracticePage::makeCounting() {
     return box;
 }
 
-// What this drill can be done with in mind: its own cue, its fault's, and what was used before.
-void PracticePage::fillCues() {
-    const Drill* d = drill();
-    QStringList cues;
-    if (d && !d->cue.empty())
-        cues << q(d->cue);
-    if (d)
-        if (const Fault* f = m_bench.blueprint().fault(faultOf(d->id)); f && !f->cue.empty())
-            cues << q(f->cue);
-    for (const auto& [id, b] : m_bench.data().blocks)
-        if (d && b.drill == d->id && !b.cue.empty())
-            cues << q(b.cue);
-    cues.removeDuplicates();
-    const QString before = m_cues->currentText();
-    const QSignalBlocker quiet(m_cues);
-    m_cues->clear();
-    m_cues->addItems(cues);
-    if (!before.isEmpty() && d && m_cuesOf == d->id) // typed here, perhaps
-        m_cues->setCurrentText(before);
-    m_cuesOf = d ? d->id : std::string();
-}
-
-void PracticePage::tempo() {
-    if (m_metronome.running()) {
-        m_metronome.stop();
-        m_tempo->setText(tr("Tempo"));
-    } else {
-        m_metronome.start(static_cast<TempoPattern>(m_pattern->currentIndex()), m_beats->value());
-        if (!m_metronome.audible())
-            m_ask->setText(tr("There is no sound device: the beat is only shown."));
-    }
-    m_tempo->setChecked(m_metronome.running());
-    setFocus();
-}
-
 void PracticePage::hideEvent(QHideEvent* e) {
     m_metronome.stop();
     m_camera->setChecked(false); // nobody is filmed unseen
@@ -370,28 +164,6 @@ std::string PracticePage::faultOf(const std::string& id) const {
         if (answers(f))
             return f.id;
     return {};
-}
-
-void PracticePage::fillDrills() {
-    const QString before = m_drills->currentData().toString();
-    // The focus's ladder first, then the rest.
-    std::vector<std::string> ids = m_bench.analysis().plan.ladder;
-    const std::size_t planned = ids.size();
-    for (const auto& d : m_bench.blueprint().drills)
-        if (std::find(ids.begin(), ids.end(), d.id) == ids.end())
-            ids.push_back(d.id);
-    m_drills->clear();
-    for (std::size_t i = 0; i < ids.size(); ++i) {
-        const Drill& d = *m_bench.blueprint().drill(ids[i]);
-        m_drills->addItem(
-            QString("%1: %2").arg(q(std::string(kStageNames[static_cast<std::size_t>(d.stage)])), q(d.name)), q(d.id));
-        if (i + 1 == planned && planned < ids.size())
-            m_drills->insertSeparator(m_drills->count());
-    }
-    int index = m_chosen ? m_drills->findData(before) : -1;
-    if (index < 0 && !m_bench.analysis().gates.empty()) // go on where practice stopped
-        index = m_drills->findData(q(m_bench.analysis().gates.front().drill));
-    m_drills->setCurrentIndex(std::max(0, index));
 }
 
 void PracticePage::newBlock() {
@@ -494,23 +266,6 @@ void PracticePage::giveReason(int index) {
     m_reasonOpen = false;
     m_bench.book().setBlock(changed);
     refresh();
-}
-
-void PracticePage::rest() {
-    if (m_restTimer.isActive() || m_restLeft > 0) {
-        m_restTimer.stop();
-        m_restLeft = 0;
-        m_rest->hide();
-        m_restButton->setText(tr("Rest"));
-        return;
-    }
-    m_restLeft = kRestSeconds;
-    m_rest->show();
-    m_rest->setValue(0);
-    m_rest->setFormat(tr("rest %1 s").arg(m_restLeft));
-    m_restButton->setText(tr("End rest"));
-    m_restTimer.start();
-    hear(Chime::rest);
 }
 
 void PracticePage::keyPressEvent(QKeyEvent* e) {

@@ -98,6 +98,7 @@ private:
     QPushButton* m_restButton;
     QProgressBar* m_rest;
     QTimer m_restTimer;
+    static constexpr int kRestSeconds = 60;
     int m_restLeft = 0;            ///< s
     Id m_block = 0;                ///< the block that is being logged; 0 = the next verdict starts one
     bool m_chosen = false;         ///< the drill was chosen here, not proposed

@@ -65,16 +65,7 @@ void RepScreen::start() {
     m_reps = 0;
     m_words->setText(tr("Starting …"));
     RepCamera::Callbacks back;
-    back.picture = [this] {
-        QMetaObject::invokeMethod(
-            this,
-            [this] {
-                if (!std::exchange(m_pending, true)) // pictures that come faster than they are painted are one repaint
-                    QMetaObject::invokeMethod(
-                        this, [this] { showNow(); }, Qt::QueuedConnection);
-            },
-            Qt::QueuedConnection);
-    };
+    back.picture = gathered(this, [this] { showNow(); });
     back.rep = [this](std::vector<LivePicture> pictures) {
         QMetaObject::invokeMethod(
             this, [this, pictures = std::move(pictures)]() mutable { seen(std::move(pictures)); },
@@ -107,10 +98,17 @@ void RepScreen::stop() {
     emit switched(false);
 }
 
+std::string RepScreen::takeUnjudged() {
+    constexpr qint64 kOld = 30000; // ms: whoever judges later judges another rep
+    const std::string clip = std::exchange(m_unjudged, {});
+    return m_since.isValid() && m_since.elapsed() < kOld ? clip : std::string();
+}
+
 void RepScreen::seen(std::vector<LivePicture> pictures) {
     if (!m_camera) // told before it was switched off
         return;
     ++m_reps;
+    m_since.start();
     m_unjudged = QDateTime::currentDateTime().toString("yyyy-MM-dd-HHmmss-zzz").toStdString() + ".mp4";
     auto* keep = new QFutureWatcher<std::pair<Status, std::uintmax_t>>(this);
     connect(keep, &QFutureWatcherBase::finished, this, [this, keep] {
@@ -125,7 +123,7 @@ void RepScreen::seen(std::vector<LivePicture> pictures) {
     keep->setFuture(m_bench.book().jobs().run([pictures, folder = m_folder, name = m_unjudged] {
         std::error_code ec;
         std::filesystem::create_directories(folder, ec);
-        const Status kept = writeClip(pictures, folder / name);
+        const Status kept = writeRepFilm(pictures, folder / name);
         return std::pair(kept, keepWithin(folder, kMostBytes));
     }));
     m_last = std::move(pictures);
@@ -157,11 +155,10 @@ void RepScreen::playAgain(const std::string& clip) {
         }
         read->deleteLater();
     });
-    read->setFuture(m_bench.book().jobs().run([film = m_folder / clip] { return readClip(film); }));
+    read->setFuture(m_bench.book().jobs().run([film = m_folder / clip] { return readRepFilm(film); }));
 }
 
 void RepScreen::showNow() {
-    m_pending = false;
     if (m_play.isActive() || !m_camera)
         return;
     if (const auto now = m_camera->newest()) {

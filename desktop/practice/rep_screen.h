@@ -28,8 +28,9 @@ public:
     void start();
     void stop();
     [[nodiscard]] bool running() const { return m_camera != nullptr; }
-    /// The film of the newest rep that no verdict has been given for, once; empty when there is none.
-    [[nodiscard]] std::string takeUnjudged() { return std::exchange(m_unjudged, {}); }
+    /// The film of the newest rep that no verdict has been given for, once; empty when there is none of the last half
+    /// minute.
+    [[nodiscard]] std::string takeUnjudged();
     /// Plays a kept rep (or the last one, when empty) once.
     void playAgain(const std::string& clip = {});
     [[nodiscard]] bool playing() const { return m_play.isActive(); }
@@ -64,7 +65,7 @@ private:
     int m_reps = 0; ///< since the camera was started
     QTimer m_play;
     QElapsedTimer m_clock; ///< of what is played
-    bool m_pending = false;
+    QElapsedTimer m_since; ///< since the last rep was seen
     std::unique_ptr<RepCamera> m_camera;
 };
 

@@ -4,6 +4,7 @@
 
 #include "footage/camera.h"
 
+#include <QObject>
 #include <QString>
 
 #include <functional>
@@ -17,5 +18,9 @@ namespace riflesso {
 using CameraMakers = std::vector<std::pair<QString, std::function<std::unique_ptr<Camera>()>>>;
 
 CameraMakers camerasHere();
+
+/// For a camera's thread: \p work runs on \p receiver's thread, once for all calls that come before it did, so that
+/// pictures that come faster than they are painted are one repaint. It never runs after the receiver is gone.
+std::function<void()> gathered(QObject* receiver, std::function<void()> work);
 
 } // namespace riflesso

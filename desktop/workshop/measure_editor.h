@@ -45,13 +45,4 @@ private:
     int m_targetIndex = 0;
 };
 
-/// The measure on each rep of a case that has key positions; the label says which rep.
-struct TriedValue {
-    QString rep;
-    bool model = false;
-    MeasureValue value;
-};
-std::vector<TriedValue> tryMeasure(const Blueprint& blueprint, const MeasureDefinition& definition,
-                                   const Workbench& bench);
-
 } // namespace riflesso

@@ -75,20 +75,20 @@ private slots:
     void aClipComesBackAsItWas() {
         QFETCH(int, width);
         const auto pictures = shades(10, width, 30.0);
-        QVERIFY(writeClip(pictures, at("clip.mp4")));
-        const auto back = readClip(at("clip.mp4"));
+        QVERIFY(writeRepFilm(pictures, at("clip.mp4")));
+        const auto back = readRepFilm(at("clip.mp4"));
         QVERIFY2(back, back ? "" : back.error().text().c_str());
         QCOMPARE(back->size(), pictures.size());
         for (std::size_t i = 0; i < pictures.size(); ++i) {
             QVERIFY(std::abs((*back)[i].time - (pictures[i].time - 3.0)) < 1e-3);
             QVERIFY(std::abs(static_cast<int>((*back)[i].picture->at(30, 20) & 255) - 20 * static_cast<int>(i)) < 6);
         }
-        QVERIFY(!readClip(at("clip.mp4"), 5)); // too long for one rep
+        QVERIFY(!readRepFilm(at("clip.mp4"), 5)); // too long for one rep
     }
     void whatCannotBeKeptIsSaid() {
-        QVERIFY(!writeClip({}, at("empty.mp4")));
-        QVERIFY(!writeClip(shades(3, 64, 30.0), at("no-such-folder") / "clip.mp4"));
-        QVERIFY(!readClip(at("nothing.mp4")));
+        QVERIFY(!writeRepFilm({}, at("empty.mp4")));
+        QVERIFY(!writeRepFilm(shades(3, 64, 30.0), at("no-such-folder") / "clip.mp4"));
+        QVERIFY(!readRepFilm(at("nothing.mp4")));
         QVERIFY(!fs::exists(at("empty.mp4")));
     }
     void oldOnesMakeRoom() {

@@ -1,0 +1,90 @@
+// Which cue works.
+
+#include "desktop/progress/progress_page.h"
+
+#include "casebook/text.h"
+#include "desktop/theme/theme.h"
+
+#include <QPainter>
+
+#include <algorithm>
+#include <cmath>
+
+namespace riflesso {
+
+void CueChart::show(const std::vector<CueStanding>& standings) {
+    m_standings = standings;
+    QStringList words;
+    for (const auto& c : standings)
+        words << tr("%1: %2 of %3 good").arg(q(c.cue)).arg(c.good).arg(c.n);
+    setAccessibleDescription(words.join(". "));
+    update();
+}
+
+QString CueChart::wordsOf(std::size_t index) const {
+    if (index >= m_standings.size())
+        return {};
+    const auto& c = m_standings[index];
+    return tr("\u201c%1\u201d: %2 of %3 good, 95 % from %4 to %5 %")
+        .arg(q(c.cue))
+        .arg(c.good)
+        .arg(c.n)
+        .arg(std::lround(100 * c.interval.lo))
+        .arg(std::lround(100 * c.interval.hi));
+}
+
+void CueChart::paintEvent(QPaintEvent*) {
+    const Theme& t = theme();
+    QPainter p(this);
+    p.setRenderHint(QPainter::Antialiasing);
+    p.fillRect(rect(), t.panel);
+    forget();
+    if (m_standings.empty()) {
+        p.setPen(t.quiet);
+        p.setFont(typeface(Type::strong));
+        p.drawText(rect(), Qt::AlignCenter | Qt::TextWordWrap,
+                   tr("Practice counts reps by the cue they were done with."));
+        return;
+    }
+    const auto n = static_cast<int>(m_standings.size());
+    const double left = 24, right = width() - 24.0, top = 16, row = std::min(96.0, (height() - 56.0) / n);
+    const auto x = [&](double share) { return left + share * (right - left); };
+    for (int i = 0; i < n; ++i) {
+        const auto& c = m_standings[static_cast<std::size_t>(i)];
+        const double y = top + i * row;
+        p.setPen(t.text);
+        p.setFont(typeface(Type::body, true));
+        const QRectF line(left, y, right - left, 20);
+        const QString standing =
+            c.more > 0 ? tr("%1 more to compare").arg(c.more) : tr("the best with %1").arg(c.pBest, 0, 'f', 2);
+        p.drawText(line, Qt::AlignLeft | Qt::AlignVCenter,
+                   p.fontMetrics().elidedText(tr("\u201c%1\u201d").arg(q(c.cue)), Qt::ElideRight,
+                                              static_cast<int>(line.width() * 0.6)));
+        p.setFont(typeface(Type::small));
+        p.setPen(t.quiet);
+        p.drawText(line, Qt::AlignRight | Qt::AlignVCenter,
+                   n == 1 ? tr("%1 of %2 good").arg(c.good).arg(c.n)
+                          : tr("%1 of %2 good, %3").arg(c.good).arg(c.n).arg(standing));
+        const double bar = y + 26, high = std::min(18.0, row - 40);
+        p.setPen(Qt::NoPen);
+        p.setBrush(t.line);
+        p.drawRoundedRect(QRectF(left, bar, right - left, high), 3, 3);
+        QColor pale = t.hues.athlete;
+        pale.setAlpha(90);
+        p.setBrush(pale);
+        p.drawRect(QRectF(x(c.interval.lo), bar, x(c.interval.hi) - x(c.interval.lo), high));
+        p.setBrush(t.hues.athlete);
+        p.drawRect(QRectF(x(c.share) - 2, bar - 3, 4, high + 6));
+        place(QPointF(x(c.share), bar + high / 2));
+    }
+    p.setFont(typeface(Type::small));
+    p.setPen(t.quiet);
+    for (const double share : {0.0, 0.25, 0.5, 0.75, 1.0})
+        p.drawText(QRectF(x(share) - 40, top + n * row - 4, 80, 16),
+                   share == 0.0   ? Qt::AlignRight
+                   : share == 1.0 ? Qt::AlignLeft
+                                  : Qt::AlignHCenter,
+                   tr("%1 %").arg(std::lround(100 * share)));
+}
+
+} // namespace riflesso
