@@ -5,13 +5,14 @@ JOBS  := $(shell nproc)
 DEMO  := build/demo-library
 FILMS := build/demo-films
 
-.PHONY: package help demo test build packages test-packages configure bench format lint asan tsan fuzz fuzz-long clean
+.PHONY: translations package help demo test build packages test-packages configure bench format lint asan tsan fuzz fuzz-long clean
 
 help:
 	@echo "make demo    build, make the demo library, start the program with it"
 	@echo "make test    build and run all tests"
 	@echo "make build   the release build, programs in $(BUILD)/bin/"
 	@echo "make bench   speed figures as ratios;  make package  a .deb of both programs"
+	@echo "make translations   collect what is to be translated into desktop/languages"
 	@echo "make format  clang-format on all sources;  make lint  clang-tidy on core/"
 	@echo "make asan    tests under address sanitizer;  make tsan  under thread sanitizer"
 	@echo "make fuzz    every reader given damaged files for a minute each;  make fuzz-long  100,000 of them each"
@@ -56,6 +57,14 @@ bench: build
 
 format:
 	@git ls-files '*.cpp' '*.h' | xargs clang-format -i
+
+# Collects what the window and the sentences of core are to say; what is new stands unfinished in desktop/languages.
+CATALOGUES := $(wildcard desktop/languages/*.ts)
+LUPDATE := $(firstword $(wildcard /usr/lib/qt6/bin/lupdate) lupdate)
+translations:
+	@$(LUPDATE) -silent -no-obsolete -locations none -I. -tr-function-alias translate+=say -tr-function-alias translate+=sayCount \
+	  -tr-function-alias translate+=says \
+	  desktop core casebook handover reading -ts $(CATALOGUES)
 
 lint: build
 	@git ls-files 'core/*.cpp' | xargs clang-tidy -p $(BUILD) --quiet --extra-arg=-Wno-unknown-warning-option

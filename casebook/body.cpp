@@ -1,6 +1,7 @@
 #include "casebook/body.h"
 
 #include "core/statistics/numbers.h"
+#include "core/words/say.h"
 
 #include <algorithm>
 
@@ -50,8 +51,10 @@ std::string growthWords(const Athlete& athlete) {
     const double by = now.stature - first->stature;
     if (by < kSeen)
         return {};
-    return "Grown " + fixed(by, 0) + " cm since " + isoDate(first->day) +
-           ": films from before show another body. Lengths in its own segments still hold; metres and habits change.";
+    return fill(say("body",
+                    "Grown %1 cm since %2: films from before show another body. Lengths in its own segments still "
+                    "hold; metres and habits change."),
+                {figure(by, 0), isoDate(first->day)});
 }
 
 void setStature(Athlete& athlete, Day day, double stature) {
@@ -63,8 +66,9 @@ void setStature(Athlete& athlete, Day day, double stature) {
 }
 
 std::string bodyWords(const BodyNote& note) {
-    return note.part + (note.words.empty() ? "" : ": " + note.words) +
-           (note.since ? ", since " + isoDate(*note.since) : "") + (note.pain ? ", hurts now" : "");
+    return word(note.part) + (note.words.empty() ? "" : ": " + note.words) +
+           (note.since ? fill(say("body", ", since %1"), {isoDate(*note.since)}) : "") +
+           (note.pain ? say("body", ", hurts now") : "");
 }
 
 } // namespace riflesso

@@ -1,5 +1,7 @@
 #include "casebook/choosing.h"
 
+#include "core/words/say.h"
+
 #include <algorithm>
 #include <cmath>
 #include <iterator>
@@ -50,7 +52,7 @@ std::optional<ModelPerformance> modelToKeep(const CaseData& data, const Analysis
     std::erase_if(out.reps, [](const MeasuredRep& r) { return !hasValue(r); });
     if (out.reps.empty())
         return std::nullopt;
-    out.source = std::to_string(out.reps.size()) + (out.reps.size() == 1 ? " rep of films" : " reps of films");
+    out.source = sayCount("landings", "%n reps of films", "%n rep of films", out.reps.size());
     return out;
 }
 

@@ -1,5 +1,7 @@
 #include "casebook/decisions.h"
 
+#include "core/words/say.h"
+
 #include "casebook/analysis.h"
 
 #include <algorithm>
@@ -55,17 +57,18 @@ std::vector<DecidedFault> decidedFaults(const CaseData& data, const Blueprint& b
         DecidedFault f{d, stateOf(blueprint, analysis, d.fault), {}};
         switch (f.state) {
         case FaultState::there:
-            f.words = d.kind == DecisionKind::takenUp ? "still there in this film" : "in this film too";
+            f.words = d.kind == DecisionKind::takenUp ? say("findings", "still there in this film")
+                                                      : say("findings", "in this film too");
             break;
         case FaultState::held:
-            f.words = "held: look again on " +
-                      isoDate(analysis.judgedDay.value_or(d.day) + std::chrono::days(kLookAgainDays));
+            f.words = fill(say("findings", "held: look again on %1"),
+                           {isoDate(analysis.judgedDay.value_or(d.day) + std::chrono::days(kLookAgainDays))});
             break;
         case FaultState::undecided:
-            f.words = "this film cannot decide it";
+            f.words = say("findings", "this film cannot decide it");
             break;
         case FaultState::notShown:
-            f.words = d.fault.empty() ? "seen by eye" : "this film does not show it";
+            f.words = d.fault.empty() ? say("findings", "seen by eye") : say("findings", "this film does not show it");
             break;
         }
         out.push_back(std::move(f));

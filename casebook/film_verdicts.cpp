@@ -2,6 +2,7 @@
 
 #include "core/statistics/distributions.h"
 #include "core/statistics/numbers.h"
+#include "core/words/say.h"
 
 #include <algorithm>
 #include <cmath>
@@ -35,15 +36,20 @@ std::optional<MachineVerdict> machineVerdict(const Blueprint& blueprint, const A
                                              const std::string& measure, Id rep) {
     const MeasureValue* v = valueOn(analysis, measure, rep);
     const Deviation* d = analysis.deviation(measure);
-    const BlueprintMeasure* m = blueprint.measure(measure);
-    if (!v || !d || !m || !d->judged)
+    if (!v || !d || !blueprint.measure(measure) || !d->judged)
         return std::nullopt;
+    return machineVerdict(d->band, v->value, v->u);
+}
+
+MachineVerdict machineVerdict(const Band& band, double value, double u) {
     MachineVerdict out;
-    const double u = std::max(v->u, 1e-12);
-    out.inside = normalCdf(d->band.hi, v->value, u) - normalCdf(d->band.lo, v->value, u);
+    u = std::max(u, 1e-12);
+    out.inside = normalCdf(band.hi, value, u) - normalCdf(band.lo, value, u);
     const double sure = out.good() ? out.inside : 1.0 - out.inside;
-    out.words = std::string(sure >= 0.95 ? "" : "probably ") + (out.good() ? "good" : "not yet good") + " (" +
-                fixed(sure, 2) + ")";
+    out.words = fill(sure >= 0.95 ? out.good() ? say("findings", "good (%1)") : say("findings", "not yet good (%1)")
+                     : out.good() ? say("findings", "probably good (%1)")
+                                  : say("findings", "probably not yet good (%1)"),
+                     {figure(sure, 2)});
     return out;
 }
 
@@ -53,8 +59,8 @@ FilmAgreement filmAgreement(const CaseData& data, const std::string& measure) {
     Pairs athleteCoach, athleteFilm, coachFilm;
     const auto word = [](bool good) { return std::string(good ? "good" : "not"); };
     for (const auto& [id, block] : data.blocks) {
-        if (block.film.empty() || (!measure.empty() && block.film != measure))
-            continue;
+        if (!measure.empty() && block.film != measure)
+            continue; // a rep read beside practice is of no one measure
         for (const auto& r : block.reps) {
             if (!r.machine)
                 continue;

@@ -21,6 +21,7 @@ struct MachineVerdict {
     [[nodiscard]] bool good() const { return inside >= 0.5; }
     std::string words; ///< "probably not yet good (0.83)"; the value stands beside it
 };
+MachineVerdict machineVerdict(const Band& band, double value, double u);
 /// Empty when the measure has no value on it, or no band.
 std::optional<MachineVerdict> machineVerdict(const Blueprint& blueprint, const Analysis& analysis,
                                              const std::string& measure, Id rep);

@@ -1,5 +1,7 @@
 #include "casebook/first_words.h"
 
+#include "core/words/say.h"
+
 #include "casebook/next_step.h"
 
 #include <algorithm>
@@ -41,17 +43,18 @@ std::vector<Look> looksOf(const CaseData& data, const Analysis& a, std::size_t m
 
 std::string firstWords(const Analysis& a, const std::vector<Look>& looks) {
     if (a.athleteReps.empty())
-        return "No rep could be read: cut one by hand and place its key positions.";
+        return say("next", "No rep could be read: cut one by hand and place its key positions.");
     const auto& j = a.judgement;
-    std::string words = count(j.strengths.size(), "strength", "strengths") + ", " +
-                        count(j.findings.size(), "clear fault", "clear faults") + ", " +
-                        std::to_string(j.undecided.size()) + " undecided";
+    std::string words = sayCount("next", "%n strengths", "%n strength", j.strengths.size()) + ", " +
+                        sayCount("next", "%n clear faults", "%n clear fault", j.findings.size()) + ", " +
+                        sayCount("lack", "%n undecided", "%n undecided", j.undecided.size());
     std::set<std::string> decides;
     for (const auto& look : looks)
         decides.insert(look.decides.begin(), look.decides.end());
     if (!decides.empty())
-        words += ": " + count(looks.size(), "look", "looks") + " would decide up to " + std::to_string(decides.size()) +
-                 " of them";
+        words += fill(sayCount("next", ": %n looks would decide up to %1 of them",
+                               ": %n look would decide up to %1 of them", looks.size()),
+                      {std::to_string(decides.size())});
     return words + ".";
 }
 

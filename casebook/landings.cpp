@@ -1,6 +1,7 @@
 #include "casebook/landings.h"
 
 #include "core/statistics/numbers.h"
+#include "core/words/say.h"
 
 #include <algorithm>
 #include <cmath>
@@ -87,17 +88,18 @@ Landings landingsOf(const CaseData& data, const Blueprint& blueprint, const Anal
 
 std::string landingWords(const LandingGroup& g, bool metric) {
     if (g.reps.empty())
-        return "Nothing landed yet.";
-    std::string out = std::to_string(g.inside) + " of " + std::to_string(g.reps.size()) + " in the zone (" +
-                      fixed(100.0 * g.share.lo, 0) + " to " + fixed(100.0 * g.share.hi, 0) + " %)";
+        return say("landings", "Nothing landed yet.");
+    std::string out = fill(say("landings", "%1 of %2 in the zone (%3 to %4 %)"),
+                           {std::to_string(g.inside), std::to_string(g.reps.size()), figure(100.0 * g.share.lo, 0),
+                            figure(100.0 * g.share.hi, 0)});
     std::string off;
     for (int axis : {0, 1}) // only what chance does not explain is called a habit
         if (g.reps.size() > 2 && std::abs(g.bias[axis]) > 1.96 * g.uBias[axis])
-            off +=
-                (off.empty() ? "" : " and ") + far(g.bias[axis], metric) + " " +
-                (axis == 0 ? (g.bias[axis] > 0 ? "to the right" : "to the left") : (g.bias[axis] > 0 ? "high" : "low"));
+            off += (off.empty() ? "" : say("landings", " and ")) + far(g.bias[axis], metric) + " " +
+                   (axis == 0 ? (g.bias[axis] > 0 ? say("landings", "to the right") : say("landings", "to the left"))
+                              : (g.bias[axis] > 0 ? say("landings", "high") : say("landings", "low")));
     if (!off.empty())
-        out += "; on the average " + off;
+        out += fill(say("landings", "; on the average %1"), {off});
     return out + ".";
 }
 

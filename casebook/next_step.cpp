@@ -1,5 +1,7 @@
 #include "casebook/next_step.h"
 
+#include "core/words/say.h"
+
 #include <algorithm>
 
 namespace riflesso {
@@ -36,14 +38,15 @@ NextStep nextStep(const CaseData& data, const Blueprint& blueprint, const Analys
             newest = take.day;
     }
     if (data.brief.athlete.name.empty())
-        return {"Write down who the athlete is", Workspace::brief, 0, 0, {}};
+        return {say("next", "Write down who the athlete is"), Workspace::brief, 0, 0, {}};
     if (!newest)
-        return {"Bring in a film of the athlete", Workspace::footage, 0, 0, {}};
+        return {say("next", "Bring in a film of the athlete"), Workspace::footage, 0, 0, {}};
     for (const auto& [id, take] : data.takes) {
         if (take.performer == Performer::athlete && take.day != *newest)
             continue;
         if (!take.captureRate)
-            return {"Set the capture rate of " + quoted(take.title), Workspace::footage, id, 0, {}};
+            return {
+                fill(say("next", "Set the capture rate of %1"), {quoted(take.title)}), Workspace::footage, id, 0, {}};
     }
     for (const auto& [id, take] : data.takes) {
         if (take.performer == Performer::athlete && take.day != *newest)
@@ -51,12 +54,17 @@ NextStep nextStep(const CaseData& data, const Blueprint& blueprint, const Analys
         const auto wanted = positionsFor(blueprint, take.view);
         const auto reps = repsOf(data, id);
         if (reps.empty())
-            return {"Place the key positions of " + quoted(take.title), Workspace::marking, id, 0, {}};
+            return {fill(say("next", "Place the key positions of %1"), {quoted(take.title)}),
+                    Workspace::marking,
+                    id,
+                    0,
+                    {}};
         for (const Rep* rep : reps) {
             for (const auto& position : wanted)
                 if (!rep->positions.contains(position))
-                    return {"Place " + quoted(blueprint.position(position)->name) + " in rep " +
-                                std::to_string(rep->number) + " of " + quoted(take.title),
+                    return {fill(say("next", "Place %1 in rep %2 of %3"),
+                                 {quoted(blueprint.position(position)->name), std::to_string(rep->number),
+                                  quoted(take.title)}),
                             Workspace::marking,
                             id,
                             rep->id,
@@ -64,48 +72,55 @@ NextStep nextStep(const CaseData& data, const Blueprint& blueprint, const Analys
             const auto hollow = std::count_if(rep->positions.begin(), rep->positions.end(),
                                               [](const auto& p) { return p.second.proposed; });
             if (hollow > 0)
-                return {"Accept or correct " +
-                            count(static_cast<std::size_t>(hollow), "key position", "key positions") + " of rep " +
-                            std::to_string(rep->number) + ", " + quoted(take.title),
-                        Workspace::marking, id, rep->id,
-                        std::find_if(rep->positions.begin(), rep->positions.end(), [](const auto& p) {
-                            return p.second.proposed;
-                        })->second.frame};
+                return {
+                    fill(sayCount("next", "Accept or correct %n key positions of rep %1, %2",
+                                  "Accept or correct %n key position of rep %1, %2", std::size_t(hollow)),
+                         {std::to_string(rep->number), quoted(take.title)}),
+                    Workspace::marking, id, rep->id,
+                    std::find_if(rep->positions.begin(), rep->positions.end(), [](const auto& p) {
+                        return p.second.proposed;
+                    })->second.frame};
             for (const auto& position : wanted)
                 if (const auto missing = missingAt(data, blueprint, *rep, position); !missing.empty())
-                    return {"Mark " + count(missing.size(), "point", "points") + " at " +
-                                quoted(blueprint.position(position)->name) + " of rep " + std::to_string(rep->number) +
-                                ", " + quoted(take.title),
+                    return {fill(sayCount("next", "Mark %n points at %1 of rep %2, %3",
+                                          "Mark %n point at %1 of rep %2, %3", missing.size()),
+                                 {quoted(blueprint.position(position)->name), std::to_string(rep->number),
+                                  quoted(take.title)}),
                             Workspace::marking, id, rep->id, rep->positions.at(position).frame};
             if (const auto ask = a.attention.find(rep->id);
                 ask != a.attention.end() && !ask->second.asks.empty() && hasCarried(data, *rep))
-                return {"Check " + count(ask->second.asks.size(), "frame", "frames") + " of rep " +
-                            std::to_string(rep->number) + " until every measure can be decided",
+                return {fill(sayCount("next", "Check %n frames of rep %1 until every measure can be decided",
+                                      "Check %n frame of rep %1 until every measure can be decided",
+                                      ask->second.asks.size()),
+                             {std::to_string(rep->number)}),
                         Workspace::marking, id, rep->id, ask->second.asks.front().frame};
         }
     }
     if (!model)
-        return {"Bring in a model performance to compare with", Workspace::footage, 0, 0, {}};
+        return {say("next", "Bring in a model performance to compare with"), Workspace::footage, 0, 0, {}};
     for (const auto& g : a.gates)
         if (g.gate.answer == GateAnswer::countMore)
-            return {"Count " + std::to_string(g.gate.more) + " more reps of " + quoted(blueprint.drill(g.drill)->name),
+            return {fill(say("next", "Count %1 more reps of %2"),
+                         {std::to_string(g.gate.more), quoted(blueprint.drill(g.drill)->name)}),
                     Workspace::practice,
                     0,
                     0,
                     {}};
     if (!a.judgement.findings.empty())
-        return {"Read why " + quoted(blueprint.fault(a.judgement.findings.front().fault)->name) + " comes first",
+        return {fill(say("next", "Read why %1 comes first"),
+                     {quoted(blueprint.fault(a.judgement.findings.front().fault)->name)}),
                 Workspace::findings,
                 0,
                 0,
                 {}};
     if (!a.judgement.undecided.empty())
-        return {"See what would decide " + quoted(blueprint.measure(a.judgement.undecided.front())->definition.name),
+        return {fill(say("next", "See what would decide %1"),
+                     {quoted(blueprint.measure(a.judgement.undecided.front())->definition.name)}),
                 Workspace::findings,
                 0,
                 0,
                 {}};
-    return {"Hand over the report", Workspace::handover, 0, 0, {}};
+    return {say("next", "Hand over the report"), Workspace::handover, 0, 0, {}};
 }
 
 void sayLacking(const CaseData& data, Analysis& a) {
@@ -113,26 +128,34 @@ void sayLacking(const CaseData& data, Analysis& a) {
     const auto& b = data.brief;
     const int week =
         b.minutes[0] + b.minutes[1] + b.minutes[2] + b.minutes[3] + b.minutes[4] + b.minutes[5] + b.minutes[6];
-    lack[0] = b.athlete.name.empty() ? "athlete" : week == 0 ? "minutes" : b.guesses.empty() ? "guesses" : "";
+    lack[0] = b.athlete.name.empty() ? say("lack", "athlete")
+              : week == 0            ? say("lack", "minutes")
+              : b.guesses.empty()    ? say("lack", "guesses")
+                                     : "";
     std::size_t rates = 0, unmarked = 0;
     for (const auto& [id, take] : data.takes) {
         rates += !take.captureRate;
         unmarked += repsOf(data, id).empty();
     }
-    lack[1] = data.takes.empty() ? "a film" : rates ? count(rates, "capture rate", "capture rates") : "";
-    lack[2] = data.takes.empty() ? "a film" : unmarked ? count(unmarked, "take unmarked", "takes unmarked") : "";
-    lack[3] = a.reference.empty() ? "a model" : a.athleteReps.empty() ? "a marked rep" : "";
+    lack[1] = data.takes.empty() ? say("lack", "a film")
+              : rates            ? sayCount("lack", "%n capture rates", "%n capture rate", rates)
+                                 : "";
+    lack[2] = data.takes.empty() ? "a film"
+              : unmarked         ? sayCount("lack", "%n takes unmarked", "%n take unmarked", unmarked)
+                                 : "";
+    lack[3] = a.reference.empty() ? say("lack", "a model") : a.athleteReps.empty() ? say("lack", "a marked rep") : "";
     const bool judged =
         std::any_of(a.deviations.begin(), a.deviations.end(), [](const Deviation& d) { return d.judged; });
-    lack[4] = !judged                         ? "a measured rep"
-              : a.judgement.undecided.empty() ? ""
-                                              : count(a.judgement.undecided.size(), "undecided", "undecided");
-    lack[5] = a.plan.blocks.empty() ? "a focus" : "";
+    lack[4] = !judged ? say("lack", "a measured rep")
+              : a.judgement.undecided.empty()
+                  ? ""
+                  : sayCount("lack", "%n undecided", "%n undecided", a.judgement.undecided.size());
+    lack[5] = a.plan.blocks.empty() ? say("lack", "a focus") : "";
     const bool practised =
         std::any_of(data.blocks.begin(), data.blocks.end(), [](const auto& one) { return one.second.film.empty(); });
-    lack[6] = practised ? "" : "a block";
-    lack[7] = a.trends.empty() || a.trends.front().points.size() < 2 ? "a second date" : "";
-    lack[8] = judged ? "" : "findings";
+    lack[6] = practised ? "" : say("lack", "a block");
+    lack[7] = a.trends.empty() || a.trends.front().points.size() < 2 ? say("lack", "a second date") : "";
+    lack[8] = judged ? "" : say("lack", "findings");
 }
 
 } // namespace riflesso

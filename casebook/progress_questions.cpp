@@ -74,11 +74,14 @@ std::vector<RepBehind> repsBehind(const CaseData& data, const Analysis& analysis
 
 CueTrial cueTrial(const CaseData& data, const Blueprint& blueprint) {
     std::map<std::pair<std::string, Stage>, std::map<std::string, CueReps>> all;
-    for (const auto& [id, block] : data.blocks) {
+    const auto cueOf = [&](const Block& block) {
         const Drill* drill = blueprint.drill(block.drill);
+        return !block.cue.empty() ? block.cue : drill ? drill->cue : std::string();
+    };
+    for (const auto& [id, block] : data.blocks) {
         if (!block.film.empty())
             continue; // nothing was practised
-        const std::string cue = !block.cue.empty() ? block.cue : drill ? drill->cue : std::string();
+        const std::string cue = cueOf(block);
         if (cue.empty())
             continue;
         auto& reps = all[{block.drill, block.stage}][cue];
@@ -95,10 +98,20 @@ CueTrial cueTrial(const CaseData& data, const Blueprint& blueprint) {
         if (std::pair(cues.size(), reps) <= most)
             continue;
         most = {cues.size(), reps};
-        best = {where.first, where.second, {}};
+        best = {where.first, where.second, {}, {}};
         for (const auto& [cue, c] : cues)
             best.cues.push_back(c);
     }
+    std::map<std::pair<std::string, Day>, std::pair<int, int>> days; // good and all
+    for (const auto& [id, block] : data.blocks)
+        if (block.film.empty() && block.drill == best.drill && block.stage == best.stage && !cueOf(block).empty())
+            for (const auto& r : block.reps) {
+                auto& [good, n] = days[{cueOf(block), block.day}];
+                good += r.good();
+                ++n;
+            }
+    for (const auto& [which, counts] : days)
+        best.days[which.first].push_back({which.second, counts.first, counts.second});
     return best;
 }
 

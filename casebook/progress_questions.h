@@ -7,6 +7,7 @@
 #include "core/progress/cues.h"
 #include "core/progress/speed.h"
 
+#include <map>
 #include <string>
 #include <vector>
 
@@ -33,6 +34,11 @@ struct CueTrial {
     std::string drill;
     Stage stage = Stage::shadow;
     std::vector<CueReps> cues;
+    struct Practised {
+        Day day{};
+        int good = 0, n = 0;
+    };
+    std::map<std::string, std::vector<Practised>> days{}; ///< by cue, in order of time
 };
 /// Empty drill = nothing is practised yet. A block without a cue of its own was done with the drill's.
 CueTrial cueTrial(const CaseData& data, const Blueprint& blueprint);

@@ -22,10 +22,11 @@ std::vector<RepSet> setsOf(const CaseData& data) {
         if (take == data.takes.end() || take->second.performer != Performer::athlete)
             continue;
         const Stage stage = stageOf(data, rep);
-        const SetKey key{take->second.day, rep.set.empty() ? enumName(kStageNames, stage) : rep.set};
+        const std::string& named = rep.set.empty() ? take->second.set : rep.set;
+        const SetKey key{take->second.day, named.empty() ? enumName(kStageNames, stage) : named};
         auto& set = sets[key];
         set.key = key;
-        set.byHand |= !rep.set.empty();
+        set.byHand |= !named.empty();
         set.reps.push_back(id);
         newest[key] = std::max(newest[key], id);
         const int count = ++stages[key][stage];

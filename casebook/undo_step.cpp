@@ -1,5 +1,7 @@
 #include "casebook/undo_step.h"
 
+#include "core/words/say.h"
+
 #include <algorithm>
 #include <map>
 #include <tuple>
@@ -23,23 +25,28 @@ ThingKey keyOf(const Edit& edit) {
 
 std::string nameOf(const Edit& edit) {
     struct Visitor {
-        std::string operator()(const BriefEdit&) const { return "the brief"; }
+        std::string operator()(const BriefEdit&) const { return say("undo", "the brief"); }
         std::string operator()(const TakeEdit& e) const {
-            return "the film " + (e.before ? e.before->title : e.after ? e.after->title : "");
+            return fill(say("undo", "the film %1"), {e.before ? e.before->title : e.after ? e.after->title : ""});
         }
         std::string operator()(const RepEdit& e) const {
-            return "rep " + std::to_string(e.before ? e.before->number : e.after ? e.after->number : 0);
+            return fill(say("undo", "rep %1"), {std::to_string(e.before  ? e.before->number
+                                                               : e.after ? e.after->number
+                                                                         : 0)});
         }
-        std::string operator()(const BlockEdit&) const { return "a block of practice"; }
-        std::string operator()(const LinkEdit&) const { return "a lock of two films"; }
-        std::string operator()(const RepeatEdit&) const { return "a repeat marking"; }
-        std::string operator()(const DecisionEdit&) const { return "a decision on a finding"; }
-        std::string operator()(const NoteEdit&) const { return "a note on a frame"; }
+        std::string operator()(const BlockEdit&) const { return say("undo", "a block of practice"); }
+        std::string operator()(const LinkEdit&) const { return say("undo", "a lock of two films"); }
+        std::string operator()(const RepeatEdit&) const { return say("undo", "a repeat marking"); }
+        std::string operator()(const DecisionEdit&) const { return say("undo", "a decision on a finding"); }
+        std::string operator()(const NoteEdit&) const { return say("undo", "a note on a frame"); }
         std::string operator()(const PlanEdit& e) const {
-            return "the plan of " + isoDate(e.before ? e.before->day : e.after ? e.after->day : Day{});
+            return fill(say("undo", "the plan of %1"), {isoDate(e.before  ? e.before->day
+                                                                : e.after ? e.after->day
+                                                                          : Day{})});
         }
         std::string operator()(const MarkEdit& e) const {
-            return "the mark of the " + spoken(e.key.landmark) + " on frame " + std::to_string(e.key.frame.value);
+            return fill(say("undo", "the mark of the %1 on frame %2"),
+                        {spoken(e.key.landmark), std::to_string(e.key.frame.value + 1)});
         }
     };
     return std::visit(Visitor{}, edit);

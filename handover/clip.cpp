@@ -161,9 +161,9 @@ Result<QImage> ClipPictures::picture(FrameIndex frame) {
         drawWords(p, QPointF(margin, margin), o.title);
     const auto [first, last] = spanOf(w.filmed.data, w.filmed.data.reps.at(o.rep));
     const Timebase time = timebaseOf(*w.own.take);
-    QString clock = QString("%1 s").arg(time.real(frame).value - time.real(first).value, 0, 'f', 2);
+    QString clock = says("review", "%1 s").arg(shownFigure(time.real(frame).value - time.real(first).value, 2));
     if (o.slow > 1.0)
-        clock += QString(", %1 times slower").arg(o.slow, 0, 'g', 3);
+        clock += says("review", ", %1 times slower").arg(o.slow, 0, 'g', 3);
     const QFontMetricsF metrics(font);
     drawWords(p, QPointF(margin, o.height - 2.2 * metrics.height()), clock);
     return image;

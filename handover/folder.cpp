@@ -1,5 +1,7 @@
 #include "handover/folder.h"
 
+#include "casebook/text.h"
+#include "core/words/say.h"
 #include "files/write_file.h"
 
 #include <algorithm>
@@ -38,12 +40,15 @@ double secondsOf(const FilmedCase& filmed, const ClipOptions& clip) {
 }
 
 std::string readme(const FilmedCase& filmed, Day today, const std::vector<FolderPart>& parts) {
-    std::string out = filmed.data.brief.athlete.name + ", " + filmed.blueprint.name + ", " + isoDate(today) +
-                      "\n\nEverything here opens with what any computer or telephone has.\n\n";
+    std::string out = filmed.data.brief.athlete.name + ", " + filmed.blueprint.name + ", " + isoDate(today) + "\n\n" +
+                      say("folder", "Everything here opens with what any computer or telephone has.") + "\n\n";
     for (const auto& p : parts)
         out += p.file + "\n    " + p.what + "\n";
-    out += "\nPain, dizziness or a recent injury: stop, and see a physician or physiotherapist. The figures measure "
-           "movement;\nthey do not diagnose.\n";
+    out +=
+        "\n" +
+        say("folder", "Pain, dizziness or a recent injury: stop, and see a physician or physiotherapist. The figures "
+                      "measure movement;\nthey do not diagnose.") +
+        "\n";
     return out;
 }
 
@@ -57,19 +62,23 @@ std::vector<FolderPart> expectedParts(const FilmedCase& filmed, const Review& re
         double seconds = 0.0;
         for (const auto& s : review.scenes)
             seconds += s.seconds;
-        out.push_back({"review.mp4", "The review as a film: what is good, the cause, what to do.", film(seconds)});
+        out.push_back(
+            {"review.mp4", say("folder", "The review as a film: what is good, the cause, what to do."), film(seconds)});
     }
     std::uintmax_t clip = 0;
     if (const auto c = clipOf(filmed, review, o.film); o.clips && c) {
         clip = film(secondsOf(filmed, *c) / 2);
-        out.push_back({"movement.mp4", "The movement four times slower, you above the line, the model below.", clip});
+        out.push_back({"movement.mp4",
+                       say("folder", "The movement four times slower, you above the line, the model below."), clip});
     }
-    out.push_back({"report.pdf", "The report, to print.", kPaper});
-    out.push_back({"report.html", "The same page for a browser, with the movement in it.", kPaper + clip * 4 / 3});
-    out.push_back({"home.pdf", "What you do at home in the next seven days, to tick by hand.", kPaper / 6});
-    out.push_back({"home.html", "The same for a telephone.", kPaper / 60});
+    out.push_back({"report.pdf", say("folder", "The report, to print."), kPaper});
+    out.push_back(
+        {"report.html", say("folder", "The same page for a browser, with the movement in it."), kPaper + clip * 4 / 3});
+    out.push_back(
+        {"home.pdf", say("folder", "What you do at home in the next seven days, to tick by hand."), kPaper / 6});
+    out.push_back({"home.html", say("folder", "The same for a telephone."), kPaper / 60});
     if (!o.calendar.empty())
-        out.push_back({"plan.ics", "The plan for your calendar.", o.calendar.size()});
+        out.push_back({"plan.ics", say("folder", "The plan for your calendar."), o.calendar.size()});
     return out;
 }
 
@@ -92,21 +101,22 @@ Result<std::vector<FolderPart>> writeFolder(const FilmedCase& filmed, const Revi
     };
     const auto make = [&]() -> Status {
         if (o.review && !review.scenes.empty())
-            if (auto s = writeReviewFilm(filmed, review, voices, half / "review.mp4", o.film, {}, said("the review"));
+            if (auto s = writeReviewFilm(filmed, review, voices, half / "review.mp4", o.film, {},
+                                         said(say("folder", "the review")));
                 !s)
                 return s;
         PaperContent report = gatherReport(filmed, o.reader);
         if (const auto clip = clipOf(filmed, review, o.film); o.clips && clip) {
             const fs::path file = half / "movement.mp4";
-            if (auto s = writeClip(filmed, *clip, file, said("the movement")); !s)
+            if (auto s = writeClip(filmed, *clip, file, said(say("folder", "the movement"))); !s)
                 return s;
             const auto bytes = readFile(file);
             if (!bytes)
                 return bytes.error();
-            report.clips["You above the line, the model below, four times slower"] =
+            report.clips[says("folder", "You above the line, the model below, four times slower")] =
                 QByteArray(bytes->data(), static_cast<qsizetype>(bytes->size()));
         }
-        if (goOn && !goOn("the report", 0.0))
+        if (goOn && !goOn(say("folder", "the report"), 0.0))
             return Error{"the folder was cancelled",
                          folder.filename().string(),
                          "nothing was written",

@@ -1,5 +1,7 @@
 #include "handover/guide.h"
 
+#include "core/words/say.h"
+
 #include "casebook/drawing.h"
 #include "casebook/text.h"
 #include "handover/clip.h"
@@ -24,7 +26,7 @@ QString targetWords(const Blueprint& b, const BlueprintMeasure& m) {
         band.lo = t.lo;
         band.hi = t.hi;
         QString one = t.source == TargetSource::model
-                          ? QString("as the model, within %1").arg(q(numberWords(m.definition, t.floor)))
+                          ? says("report", "as the model, within %1").arg(q(numberWords(m.definition, t.floor)))
                           : q(bandWords(m.definition, band));
         for (const auto& s : b.schools)
             if (s.id == t.school)
@@ -32,8 +34,7 @@ QString targetWords(const Blueprint& b, const BlueprintMeasure& m) {
         for (const auto& s : b.situations)
             if (s.id == t.situation)
                 one += " (" + escaped(s.name) + ")";
-        out << one + ", <span class=quiet>" +
-                   escaped(std::string(kTargetSourceNames[static_cast<std::size_t>(t.source)])) +
+        out << one + ", <span class=quiet>" + escaped(word(kTargetSourceNames[static_cast<std::size_t>(t.source)])) +
                    (t.note.empty() ? QString() : ": " + escaped(t.note)) + "</span>";
     }
     return out.join("<br>");
@@ -57,18 +58,19 @@ QImage positionStill(Picture picture, const std::map<LandmarkName, Pixel>& point
 PaperContent techniqueGuide(const Blueprint& b, const std::map<PositionId, QImage>& pictures) {
     PaperContent content;
     content.title = q(b.name);
-    QString h = QString("<h1>%1</h1><p class=quiet>Version %2. Key positions, what is looked at, what goes wrong, what "
-                        "helps.</p>")
-                    .arg(escaped(b.name))
-                    .arg(b.version);
+    QString h =
+        says("report", "<h1>%1</h1><p class=quiet>Version %2. Key positions, what is looked at, what goes wrong, what "
+                       "helps.</p>")
+            .arg(escaped(b.name))
+            .arg(b.version);
     for (const auto& c : b.cautions)
         h += QString("<p class=caution>%1</p>").arg(escaped(c));
     if (!b.schools.empty()) {
-        h += "<h2>Schools</h2>";
+        h += says("report", "<h2>Schools</h2>");
         for (const auto& s : b.schools)
             h += QString("<p><b>%1.</b> %2</p>").arg(escaped(s.name), escaped(s.words));
     }
-    h += "<h2>Key positions</h2><table width=\"100%\" cellspacing=0 cellpadding=4>";
+    h += says("report", "<h2>Key positions</h2><table width=\"100%\" cellspacing=0 cellpadding=4>");
     int number = 0;
     for (const auto& p : b.positions) {
         QImage image;
@@ -85,7 +87,7 @@ PaperContent techniqueGuide(const Blueprint& b, const std::map<PositionId, QImag
         QStringList looks;
         for (const auto& c : b.checkpoints)
             if (c.at == p.id)
-                looks << "By eye: " + escaped(c.question);
+                looks << says("report", "By eye: ") + escaped(c.question);
         for (const auto& m : b.measures)
             if (m.definition.at == p.id)
                 looks << escaped(m.definition.name) + ": " + targetWords(b, m);
@@ -94,7 +96,7 @@ PaperContent techniqueGuide(const Blueprint& b, const std::map<PositionId, QImag
                  .arg(++number)
                  .arg(escaped(p.name), escaped(p.words), looks.isEmpty() ? QString() : "<br>" + looks.join("<br>"));
     }
-    h += "</table><h2>What goes wrong, and what helps</h2>";
+    h += says("report", "</table><h2>What goes wrong, and what helps</h2>");
     for (const auto& f : b.faults) {
         QStringList drills, causes;
         for (const auto& id : f.drills)
@@ -105,21 +107,23 @@ PaperContent techniqueGuide(const Blueprint& b, const std::map<PositionId, QImag
                 causes << escaped(cause->name);
         h += QString("<p><b>%1.</b> %2 <b>&ldquo;%3&rdquo;</b>%4%5%6</p>")
                  .arg(escaped(f.name), escaped(f.why), escaped(f.cue),
-                      causes.isEmpty() ? QString() : "<br>Often comes from: " + causes.join(", ") + ".",
-                      drills.isEmpty() ? QString() : "<br>Drills: " + drills.join(", ") + ".",
-                      f.caution.empty() ? QString()
-                                        : "<br><span class=caution>Caution: " + escaped(f.caution) + "</span>");
+                      causes.isEmpty() ? QString() : says("report", "<br>Often comes from: ") + causes.join(", ") + ".",
+                      drills.isEmpty() ? QString() : says("report", "<br>Drills: ") + drills.join(", ") + ".",
+                      f.caution.empty()
+                          ? QString()
+                          : says("report", "<br><span class=caution>Caution: ") + escaped(f.caution) + "</span>");
     }
-    h += "<h2>Drills, easiest first</h2><table width=\"100%\" cellspacing=0 cellpadding=3>";
+    h += says("report", "<h2>Drills, easiest first</h2><table width=\"100%\" cellspacing=0 cellpadding=3>");
     for (std::size_t stage = 0; stage < kStageNames.size(); ++stage)
         for (const auto& d : b.drills)
             if (static_cast<std::size_t>(d.stage) == stage)
                 h += QString("<tr><td width=\"26%\"><b>%1</b><br><span class=quiet>%2, %3%4</span></td><td>%5 "
                              "<b>&ldquo;%6&rdquo;</b>%7</td></tr>")
-                         .arg(escaped(d.name), escaped(std::string(kStageNames[stage])), escaped(doseWords(d.dose)),
-                              d.home ? ", also at home" : "", escaped(d.how), escaped(d.cue),
+                         .arg(escaped(d.name), escaped(word(kStageNames[stage])), escaped(doseWords(d.dose)),
+                              d.home ? says("report", ", also at home") : "", escaped(d.how), escaped(d.cue),
                               d.caution.empty() ? QString()
-                                                : "<br><span class=caution>Caution: " + escaped(d.caution) + "</span>");
+                                                : says("report", "<br><span class=caution>Caution: ") +
+                                                      escaped(d.caution) + "</span>");
     content.html = h + "</table>";
     return content;
 }

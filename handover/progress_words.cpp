@@ -3,6 +3,7 @@
 #include "casebook/film_verdicts.h"
 #include "casebook/planner.h"
 #include "core/statistics/numbers.h"
+#include "core/words/say.h"
 #include "handover/words.h"
 
 #include <algorithm>
@@ -34,29 +35,31 @@ History historyOf(const FocusTrend& trend) {
 std::string movedWords(const Blueprint& blueprint, const FocusTrend& trend) {
     const auto points = comparable(trend);
     if (points.size() < 2)
-        return "One film under this stress so far. Film again like that, and the change stands here.";
+        return say("progress", "One film under this stress so far. Film again like that, and the change stands here.");
     const auto& d = blueprint.measure(trend.measure)->definition;
     const Change c = changeBetween(points.front(), points.back(), trend.band);
     const double left = distanceOutside(points.back().value, trend.band);
     const std::string by = (c.change > 0 ? "+" : "") + numberWords(d, c.change, c.mdc / 2);
     std::string out;
     if (points.back().stage != trend.points.back().stage)
-        out = "At " + std::string(kStageNames[static_cast<std::size_t>(points.back().stage)]) + ": ";
+        out = fill(say("progress", "At %1: "), {word(kStageNames[static_cast<std::size_t>(points.back().stage)])});
     if (c.movement == Movement::withinError)
-        out += "Not by more than could be chance: " + by + ", and " + numberWords(d, c.mdc, c.mdc / 2) +
-               " would be needed.";
+        out += fill(say("progress", "Not by more than could be chance: %1, and %2 would be needed."),
+                    {by, numberWords(d, c.mdc, c.mdc / 2)});
     else
-        out += (distanceOutside(points.front().value, trend.band) == 0.0 && left == 0.0 ? "Yes, inside the band: "
-                : c.movement == Movement::towards                                       ? "Yes: "
-                                                                                        : "Yes, the wrong way: ") +
-               by + ", " + general(std::abs(c.change) / c.mdc, 2) + " times what could be chance.";
-    out += left > 0.0 ? " Still " + numberWords(d, left, points.back().u) + " outside the band."
-                      : " It is inside the band now.";
+        out += fill(distanceOutside(points.front().value, trend.band) == 0.0 && left == 0.0
+                        ? say("progress", "Yes, inside the band: %1, %2 times what could be chance.")
+                    : c.movement == Movement::towards
+                        ? say("progress", "Yes: %1, %2 times what could be chance.")
+                        : say("progress", "Yes, the wrong way: %1, %2 times what could be chance."),
+                    {by, general(std::abs(c.change) / c.mdc, 2)});
+    out += left > 0.0 ? fill(say("progress", " Still %1 outside the band."), {numberWords(d, left, points.back().u)})
+                      : say("progress", " It is inside the band now.");
     const History h = historyOf(trend);
     if (h.kind == HistoryKind::step)
-        out += " It came at once, by " + dayWords(*h.day) + ".";
+        out += fill(say("progress", " It came at once, by %1."), {dayWords(*h.day)});
     else if (h.kind == HistoryKind::drift)
-        out += " It came little by little.";
+        out += say("progress", " It came little by little.");
     return out;
 }
 
@@ -76,10 +79,11 @@ std::string keptWords(const CaseData& data, const Blueprint& blueprint, const Fo
         const auto& d = blueprint.measure(trend.measure)->definition;
         const Change c = changeBetween(before, after, trend.band);
         const std::string by = (c.change > 0 ? "+" : "") + numberWords(d, c.change, c.mdc / 2);
-        const std::string pause = std::to_string((after.day - before.day).count()) + " days without it";
-        return c.movement == Movement::away      ? "Not kept over " + pause + ": " + by + "."
-               : c.movement == Movement::towards ? "More than kept over " + pause + ": " + by + "."
-                                                 : "Kept over " + pause + ": " + by + ", not more than chance.";
+        return fill(c.movement == Movement::away ? say("progress", "Not kept over %1 days without it: %2.")
+                    : c.movement == Movement::towards
+                        ? say("progress", "More than kept over %1 days without it: %2.")
+                        : say("progress", "Kept over %1 days without it: %2, not more than chance."),
+                    {std::to_string((after.day - before.day).count()), by});
     }
     return {};
 }
@@ -95,15 +99,16 @@ std::string transferredWords(const FocusTrend& trend) {
         return {};
     std::string inside, not_yet;
     for (const auto& [stage, day] : since) {
-        const std::string name = "at " + std::string(kStageNames[static_cast<std::size_t>(stage)]);
+        const std::string name = word(kStageNames[static_cast<std::size_t>(stage)]);
         if (day)
-            inside += (inside.empty() ? "" : ", ") + name + " since " + dayWords(*day);
+            inside += (inside.empty() ? "" : ", ") + fill(say("progress", "at %1 since %2"), {name, dayWords(*day)});
         else
-            not_yet += (not_yet.empty() ? "" : ", ") + name;
+            not_yet += (not_yet.empty() ? "" : ", ") + fill(say("progress", "at %1"), {name});
     }
     if (inside.empty())
-        return "Not inside the band under any stress yet.";
-    return "Inside the band " + inside + (not_yet.empty() ? "" : "; not yet " + not_yet) + ".";
+        return say("progress", "Not inside the band under any stress yet.");
+    return not_yet.empty() ? fill(say("progress", "Inside the band %1."), {inside})
+                           : fill(say("progress", "Inside the band %1; not yet %2."), {inside, not_yet});
 }
 
 std::string againstBestWords(const Blueprint& blueprint, const FocusTrend& trend) {
@@ -118,12 +123,13 @@ std::string againstBestWords(const Blueprint& blueprint, const FocusTrend& trend
     const auto best = std::min_element(points.begin(), points.end(),
                                        [&](const TrendPoint& a, const TrendPoint& b) { return worse(a) < worse(b); });
     if (best + 1 == points.end())
-        return "The best so far under this stress.";
+        return say("progress", "The best so far under this stress.");
     const auto& d = blueprint.measure(trend.measure)->definition;
     const Change c = changeBetween(*best, points.back(), trend.band);
-    return "Against the best (" + dayWords(best->day) + "): " + (c.change > 0 ? "+" : "") +
-           numberWords(d, c.change, c.mdc / 2) +
-           (c.movement == Movement::withinError ? ", not more than chance." : ".");
+    return fill(c.movement == Movement::withinError
+                    ? say("progress", "Against the best (%1): %2, not more than chance.")
+                    : say("progress", "Against the best (%1): %2."),
+                {dayWords(best->day), (c.change > 0 ? "+" : "") + numberWords(d, c.change, c.mdc / 2)});
 }
 
 std::string goalWords(const Blueprint& blueprint, const std::optional<Goal>& aim, const FocusTrend& trend) {
@@ -134,11 +140,12 @@ std::string goalWords(const Blueprint& blueprint, const std::optional<Goal>& aim
     const double sign = aim->to >= aim->from ? 1.0 : -1.0;
     const double beyond = sign * (now.value - aim->to), moved = sign * (now.value - aim->from);
     const double unsure = 1.96 * now.u, mdc = 1.96 * std::sqrt(2.0) * now.u;
-    const char* state = beyond >= unsure            ? "reached"
-                        : std::abs(beyond) < unsure ? "cannot be told yet, it is that near"
-                        : moved > mdc               ? "partly"
-                                                    : "not yet";
-    return "Goal " + numberWords(d, aim->to) + (aim->by ? " by " + dayWords(*aim->by) : "") + ": " + state + ".";
+    const std::string state = beyond >= unsure            ? say("progress", "reached")
+                              : std::abs(beyond) < unsure ? say("progress", "cannot be told yet, it is that near")
+                              : moved > mdc               ? say("progress", "partly")
+                                                          : say("progress", "not yet");
+    return aim->by ? fill(say("progress", "Goal %1 by %2: %3."), {numberWords(d, aim->to), dayWords(*aim->by), state})
+                   : fill(say("progress", "Goal %1: %2."), {numberWords(d, aim->to), state});
 }
 
 BreakPoint breakOf(const CaseData& data, const Analysis& analysis, const FocusTrend& trend) {
@@ -159,74 +166,87 @@ std::string feelingWords(const CaseData& data, const Blueprint& blueprint, const
     for (const auto& g : analysis.guesses)
         out += guessWords(blueprint, g) + ". ";
     if (const auto a = verdictsAgree(data))
-        out += "On practised reps athlete and coach agree on " + fixed(100.0 * a->observed, 0) + " % of " +
-               std::to_string(a->n) + "; beyond chance: kappa " + fixed(a->kappa, 2) + " (" + fixed(a->interval.lo, 2) +
-               " to " + fixed(a->interval.hi, 2) + ").";
+        out += fill(say("progress",
+                        "On practised reps athlete and coach agree on %1 % of %2; beyond chance: kappa %3 (%4 to %5)."),
+                    {figure(100.0 * a->observed, 0), std::to_string(a->n), figure(a->kappa, 2),
+                     figure(a->interval.lo, 2), figure(a->interval.hi, 2)});
     if (const auto film = filmAgreement(data); film.reps > 0) {
         const auto share = [](const std::optional<Agreement>& a) {
-            return a ? fixed(100.0 * a->observed, 0) + " % (kappa " + fixed(a->kappa, 2) + ", " +
-                           fixed(a->interval.lo, 2) + " to " + fixed(a->interval.hi, 2) + ")"
-                     : std::string("too few to tell");
+            return a ? fill(say("progress", "%1 % (kappa %2, %3 to %4)"),
+                            {figure(100.0 * a->observed, 0), figure(a->kappa, 2), figure(a->interval.lo, 2),
+                             figure(a->interval.hi, 2)})
+                     : say("progress", "too few to tell");
         };
-        out += std::string(out.empty() ? "" : " ") + "On " + std::to_string(film.reps) +
-               " reps of films the athlete agrees with the measure on " + share(film.athleteFilm) + ", the coach on " +
-               share(film.coachFilm) + ".";
+        out += (out.empty() ? "" : " ") +
+               fill(say("progress", "On %1 reps of films the athlete agrees with the measure on %2, the coach on %3."),
+                    {std::to_string(film.reps), share(film.athleteFilm), share(film.coachFilm)});
         if (film.bad > 0)
-            out += " Of " + std::to_string(film.bad) + " that were not good the athlete missed " +
-                   std::to_string(film.missedByAthlete) + ", the coach " + std::to_string(film.missedByCoach) + ".";
+            out += fill(
+                say("progress", " Of %1 that were not good the athlete missed %2, the coach %3."),
+                {std::to_string(film.bad), std::to_string(film.missedByAthlete), std::to_string(film.missedByCoach)});
     }
-    return out.empty() ? "Ask for a guess in the Brief, and have both judge in Practice." : out;
+    return out.empty() ? say("progress", "Ask for a guess in the Brief, and have both judge in Practice.") : out;
 }
 
 std::string speedWords(const Blueprint& blueprint, const std::string& measure, const SpeedAnswer& a) {
     const BlueprintMeasure* m = blueprint.measure(measure);
     if (!m)
         return {};
-    const auto percent = [](double v) { return fixed(v, 0) + " %"; };
+    const auto percent = [](double v) { return figure(v, 0) + " %"; };
     const std::string each =
         a.line ? numberWords(m->definition, 10.0 * a.line->slope, 10.0 * a.line->uSlope) : std::string();
     switch (a.verdict) {
     case SpeedVerdict::tooFew:
         return a.points.size() < 5
-                   ? "Five reps at different speeds are needed, with the capture rate stated: " +
-                         std::to_string(a.points.size()) + " so far."
-                   : "All reps are of about one speed: film some at walking speed, some at half, some at full.";
+                   ? fill(say("progress",
+                              "Five reps at different speeds are needed, with the capture rate stated: %1 so far."),
+                          {std::to_string(a.points.size())})
+                   : say("progress",
+                         "All reps are of about one speed: film some at walking speed, some at half, some at full.");
     case SpeedVerdict::unmoved:
-        return "It does not change with the speed by more than could be chance.";
+        return say("progress", "It does not change with the speed by more than could be chance.");
     case SpeedVerdict::staysInside:
-        return "It changes by " + each + " for 10 % more speed, and stays inside its band.";
+        return fill(say("progress", "It changes by %1 for 10 % more speed, and stays inside its band."), {each});
     case SpeedVerdict::outAtAll:
-        return "Outside its band at every speed of these reps: slower still.";
+        return say("progress", "Outside its band at every speed of these reps: slower still.");
     case SpeedVerdict::leavesAt:
         break;
     }
-    std::string out = "It falls apart from " + percent(a.leaves->x) + " of the fastest on";
-    if (a.leaves->interval)
-        out += " (" + fixed(a.leaves->interval->lo, 0) + " to " + fixed(a.leaves->interval->hi, 0) + ")";
-    out += a.practiseAt > 0.0 ? ". Practise it at " + percent(a.practiseAt) + "." : ".";
-    return out;
+    const std::string about = a.leaves->interval
+                                  ? fill(say("progress", " (%1 to %2)"),
+                                         {figure(a.leaves->interval->lo, 0), figure(a.leaves->interval->hi, 0)})
+                                  : std::string();
+    return a.practiseAt > 0.0
+               ? fill(say("progress", "It falls apart from %1 of the fastest on%2. Practise it at %3."),
+                      {percent(a.leaves->x), about, percent(a.practiseAt)})
+               : fill(say("progress", "It falls apart from %1 of the fastest on%2."), {percent(a.leaves->x), about});
 }
 
 std::string cueWords(const Blueprint& blueprint, const CueTrial& trial, const std::vector<CueStanding>& s) {
     if (s.empty())
-        return "Nothing is practised yet. Choose a cue before a block, and it is counted here.";
+        return say("progress", "Nothing is practised yet. Choose a cue before a block, and it is counted here.");
     const Drill* drill = blueprint.drill(trial.drill);
-    const auto counts = [](const CueStanding& c) { return std::to_string(c.good) + " good of " + std::to_string(c.n); };
-    const std::string where = (drill ? drill->name : trial.drill) + ", " +
-                              std::string(kStageNames[static_cast<std::size_t>(trial.stage)]) + ": ";
+    const auto counts = [](const CueStanding& c) {
+        return fill(say("progress", "%1 good of %2"), {std::to_string(c.good), std::to_string(c.n)});
+    };
+    const std::string where =
+        (drill ? drill->name : trial.drill) + ", " + word(kStageNames[static_cast<std::size_t>(trial.stage)]) + ": ";
     if (s.size() < 2)
-        return where + "one cue so far, \"" + s.front().cue + "\", " + counts(s.front()) +
-               ". Try another at the same drill, and they can be compared.";
+        return where + fill(say("progress", "one cue so far, \"%1\", %2. Try another at the same drill, and they can "
+                                            "be compared."),
+                            {s.front().cue, counts(s.front())});
     if (const CueStanding* best = clearlyBest(s))
-        return where + "\"" + best->cue + "\" works better than the rest (" + fixed(best->pBest, 2) + "), " +
-               counts(*best) + ".";
+        return where + fill(say("progress", "\"%1\" works better than the rest (%2), %3."),
+                            {best->cue, figure(best->pBest, 2), counts(*best)});
     std::string more;
     for (const auto& c : s)
         if (c.more > 0)
-            more += (more.empty() ? "" : ", ") + std::to_string(c.more) + " more with \"" + c.cue + "\"";
+            more += (more.empty() ? "" : ", ") +
+                    fill(say("progress", "%1 more with \"%2\""), {std::to_string(c.more), c.cue});
     if (!more.empty())
-        return where + "not enough yet, " + more + ".";
-    return where + "no cue is clearly better yet; \"" + s.front().cue + "\" leads (" + fixed(s.front().pBest, 2) + ").";
+        return where + fill(say("progress", "not enough yet, %1."), {more});
+    return where + fill(say("progress", "no cue is clearly better yet; \"%1\" leads (%2)."),
+                        {s.front().cue, figure(s.front().pBest, 2)});
 }
 
 std::string practisedWords(const CaseData& data, Day today) {
@@ -242,15 +262,18 @@ std::string practisedWords(const CaseData& data, Day today) {
                 good += r.good();
             }
         }
-    std::string out = blocks == 0 ? "Nothing was practised in the last four weeks."
-                                  : std::to_string(blocks) + (blocks == 1 ? " block" : " blocks") +
-                                        " in the last four weeks, " + std::to_string(good) + " good of " +
-                                        std::to_string(reps) + " reps.";
+    std::string out =
+        blocks == 0
+            ? say("progress", "Nothing was practised in the last four weeks.")
+            : fill(sayCount("progress", "%n blocks in the last four weeks, %1 good of %2 reps.",
+                            "%n block in the last four weeks, %1 good of %2 reps.", std::size_t(blocks)),
+                   {std::to_string(good), std::to_string(reps)});
     if (alone > 0.0)
-        out += " " + fixed(alone, 0) + " minutes of it alone.";
+        out += fill(say("progress", " %1 minutes of it alone."), {figure(alone, 0)});
     if (a.done + a.missed > 0)
-        out += " Of what was planned " + fixed(100.0 * a.done / (a.done + a.missed), 0) + " % was done (" +
-               std::to_string(a.done) + " of " + std::to_string(a.done + a.missed) + ").";
+        out += fill(say("progress", " Of what was planned %1 % was done (%2 of %3)."),
+                    {figure(100.0 * a.done / (a.done + a.missed), 0), std::to_string(a.done),
+                     std::to_string(a.done + a.missed)});
     return out;
 }
 

@@ -3,6 +3,7 @@
 #include "casebook/drawing.h"
 #include "casebook/text.h"
 #include "core/programme/support.h"
+#include "core/words/say.h"
 #include "handover/clip.h"
 #include "handover/words.h"
 
@@ -119,39 +120,41 @@ QString measureRow(const Blueprint& b, const Deviation& d) {
                                                                  : "&#9680;";
     return QString("<tr><td>%1</td><td align=right>%2</td><td align=right>%3</td><td>%4 %5</td></tr>")
         .arg(escaped(m.definition.name), value, band, mark,
-             escaped(d.judged ? directionWords(m, d) : "not judged: " + d.reason));
+             escaped(d.judged ? directionWords(m, d) : say("report", "not judged: ") + d.reason));
 }
 
 QString pageOne(const CaseData& data, const Blueprint& b, const Analysis& a, bool pictures) {
     const auto& j = a.judgement;
     QString h;
     h += QString("<h1>%1 &middot; %2</h1>").arg(escaped(data.brief.athlete.name), escaped(b.name));
-    h +=
-        QString("<p class=quiet>Goal: %1. Film of %2, %3 reps. Bands: %4.</p>")
-            .arg(escaped(data.brief.goal), a.judgedDay ? q(isoDate(*a.judgedDay)) : QString("no date"))
-            .arg(a.athleteReps.size())
-            .arg(data.brief.school.empty() ? QString("common to all schools") : "school " + escaped(data.brief.school));
+    h += says("report", "<p class=quiet>Goal: %1. Film of %2, %3 reps. Bands: %4.</p>")
+             .arg(escaped(data.brief.goal), a.judgedDay ? q(isoDate(*a.judgedDay)) : says("report", "no date"))
+             .arg(a.athleteReps.size())
+             .arg(data.brief.school.empty() ? says("report", "common to all schools")
+                                            : says("report", "school ") + escaped(data.brief.school));
     if (const std::string marks = marksWords(data, a); !marks.empty())
-        h += QString("<p class=quiet>Read from %1.%2</p>")
-                 .arg(escaped(marks), std::any_of(a.deviations.begin(), a.deviations.end(),
-                                                  [](const Deviation& d) { return d.value.drafts > 0; })
-                                          ? QString(" Values called draft rest on what the machine found; nobody has "
-                                                    "checked those marks.")
-                                          : QString());
-    h += "<h2>What is good</h2><ul>";
+        h += says("report", "<p class=quiet>Read from %1.%2</p>")
+                 .arg(escaped(marks),
+                      std::any_of(a.deviations.begin(), a.deviations.end(),
+                                  [](const Deviation& d) { return d.value.drafts > 0; })
+                          ? says("report", " Values called draft rest on what the machine found; nobody has "
+                                           "checked those marks.")
+                          : QString());
+    h += says("report", "<h2>What is good</h2><ul>");
     for (const auto& s : j.strengths) {
         const auto& d = b.measure(s.measure)->definition;
         h += QString("<li>%1: %2</li>").arg(escaped(d.name), escaped(valueWords(d, a.deviation(s.measure)->value)));
     }
     if (j.strengths.empty())
-        h += "<li>Nothing is measured yet.</li>";
+        h += says("report", "<li>Nothing is measured yet.</li>");
     h += "</ul>";
     if (pictures)
-        h += "<p class=quiet>Above the line: you. Below it: the model, at the same moments of the movement.</p><p "
-             "align=center><img src=\"picture:board\" width=\"660\"></p>";
-    h += "<h2>Work on this</h2>";
+        h += says("report",
+                  "<p class=quiet>Above the line: you. Below it: the model, at the same moments of the movement.</p><p "
+                  "align=center><img src=\"picture:board\" width=\"660\"></p>");
+    h += says("report", "<h2>Work on this</h2>");
     if (j.focus.empty())
-        h += "<p>No finding is sure enough to work on.</p>";
+        h += says("report", "<p>No finding is sure enough to work on.</p>");
     for (const auto& id : j.focus) {
         const Finding* f = a.finding(id);
         const Fault& fault = *b.fault(id);
@@ -165,24 +168,24 @@ QString pageOne(const CaseData& data, const Blueprint& b, const Analysis& a, boo
         }
         for (std::size_t i = 0; i < f->evidence.size() && i < 2; ++i)
             h += QString("<p class=quiet>%1</p>").arg(escaped(deviationWords(b, *a.deviation(f->evidence[i]))));
-        h += QString("<p class=quiet>Why it comes first: %1.</p>").arg(escaped(whyWords(b, *f)));
+        h += says("report", "<p class=quiet>Why it comes first: %1.</p>").arg(escaped(whyWords(b, *f)));
         if (!fault.caution.empty())
-            h += QString("<p class=caution>Caution: %1</p>").arg(escaped(fault.caution));
+            h += says("report", "<p class=caution>Caution: %1</p>").arg(escaped(fault.caution));
     }
     if (!j.expectedToFollow.empty()) {
         QStringList names;
         for (const auto& id : j.expectedToFollow)
             names << escaped(b.fault(id)->name);
-        h += QString("<p>Expected to go with it, so leave alone for now: %1.</p>").arg(names.join(", "));
+        h += says("report", "<p>Expected to go with it, so leave alone for now: %1.</p>").arg(names.join(", "));
     }
     if (const auto steady = steadyWords(b, a); !steady.empty()) {
-        h += "<h2>Steady or not</h2><ul>";
+        h += says("report", "<h2>Steady or not</h2><ul>");
         for (const auto& line : steady)
             h += QString("<li>%1</li>").arg(escaped(line));
         h += "</ul>";
     }
     if (!a.guesses.empty()) {
-        h += "<h2>Felt and filmed</h2><ul>";
+        h += says("report", "<h2>Felt and filmed</h2><ul>");
         for (const auto& g : a.guesses)
             h += QString("<li>%1</li>").arg(escaped(guessWords(b, g)));
         h += "</ul>";
@@ -203,19 +206,19 @@ QString drillTable(const Blueprint& b, const Analysis& a) {
         if (std::none_of(a.plan.blocks.begin(), a.plan.blocks.end(),
                          [&](const PlannedBlock& p) { return p.drill == id; }))
             continue;
-        h +=
-            QString("<tr><td width=\"27%\"><b>%1</b><br><span class=quiet>%2, %3</span></td><td>%4 "
-                    "<b>&ldquo;%5&rdquo;</b>%6</td></tr>")
-                .arg(escaped(d.name), escaped(std::string(kStageNames[static_cast<std::size_t>(d.stage)])),
-                     escaped(doseWords(d.dose)), escaped(d.how), escaped(d.cue),
-                     d.caution.empty() ? QString()
-                                       : QString("<br><span class=caution>Caution: %1</span>").arg(escaped(d.caution)));
+        h += QString("<tr><td width=\"27%\"><b>%1</b><br><span class=quiet>%2, %3</span></td><td>%4 "
+                     "<b>&ldquo;%5&rdquo;</b>%6</td></tr>")
+                 .arg(escaped(d.name), escaped(word(kStageNames[static_cast<std::size_t>(d.stage)])),
+                      escaped(doseWords(d.dose)), escaped(d.how), escaped(d.cue),
+                      d.caution.empty()
+                          ? QString()
+                          : says("report", "<br><span class=caution>Caution: %1</span>").arg(escaped(d.caution)));
     }
     return h + "</table>";
 }
 
 QString nextWeeks(const Blueprint& b, const Analysis& a) {
-    QString h = "<h2>The next two weeks</h2>";
+    QString h = says("report", "<h2>The next two weeks</h2>");
     if (!a.plan.infeasible.empty())
         h += QString("<p>%1</p>").arg(escaped(a.plan.infeasible));
     QStringList days;
@@ -238,20 +241,23 @@ QString nextWeeks(const Blueprint& b, const Analysis& a) {
     }
     h += "<p>" + days.join("<br>") + "</p>";
     for (const auto& [drill, when] : home)
-        h += QString("<p>Two minutes at home: %1 (%2).</p>").arg(escaped(nameOf(b, drill)), when.join(", "));
+        h += says("report", "<p>Two minutes at home: %1 (%2).</p>").arg(escaped(nameOf(b, drill)), when.join(", "));
     for (const auto& n : a.plan.notes)
         h += QString("<p>%1</p>").arg(escaped(n));
     return h;
 }
 
 QString allMeasures(const Blueprint& b, const Analysis& a) {
-    QString h =
+    QString h = says(
+        "report",
         "<h2>All measures</h2><table width=\"100%\" cellspacing=0 cellpadding=1><tr><th align=left>Measure</th><th "
-        "align=right>Value &plusmn; u</th><th align=right>Band</th><th align=left></th></tr>";
+        "align=right>Value &plusmn; u</th><th align=right>Band</th><th align=left></th></tr>");
     for (const auto& d : a.deviations)
         h += measureRow(b, d);
-    return h + "</table><p class=quiet>&#9675; inside the band, &#9679; outside, &#9680; undecided. u is the standard "
-               "uncertainty from the marks and from the instant of the key position.</p>";
+    return h +
+           says("report",
+                "</table><p class=quiet>&#9675; inside the band, &#9679; outside, &#9680; undecided. u is the standard "
+                "uncertainty from the marks and from the instant of the key position.</p>");
 }
 
 QString cautionsOf(const Blueprint& b) {
@@ -265,20 +271,23 @@ QString cautionsOf(const Blueprint& b) {
 QString athletesPage(const CaseData& data, const Blueprint& b, const Analysis& a, bool pictures) {
     constexpr std::size_t kGood = 3, kThings = 2;
     const auto& j = a.judgement;
-    QString h = QString("<h1>%1 &middot; %2</h1><p class=quiet>Goal: %3. Film of %4.</p><h2>What is good</h2><ul>")
-                    .arg(escaped(data.brief.athlete.name), escaped(b.name), escaped(data.brief.goal),
-                         a.judgedDay ? q(isoDate(*a.judgedDay)) : QString("no date"));
+    QString h =
+        says("report", "<h1>%1 &middot; %2</h1><p class=quiet>Goal: %3. Film of %4.</p><h2>What is good</h2><ul>")
+            .arg(escaped(data.brief.athlete.name), escaped(b.name), escaped(data.brief.goal),
+                 a.judgedDay ? q(isoDate(*a.judgedDay)) : says("report", "no date"));
     for (std::size_t i = 0; i < j.strengths.size() && i < kGood; ++i)
         h += QString("<li>%1</li>").arg(escaped(b.measure(j.strengths[i].measure)->definition.name));
     if (j.strengths.empty())
-        h += "<li>Nothing is measured yet.</li>";
+        h += says("report", "<li>Nothing is measured yet.</li>");
     h += "</ul>";
     if (pictures)
-        h += "<p align=center><img src=\"picture:board\" width=\"560\"></p><p class=quiet align=center>Above the line: "
-             "you. Below it: the model, at the same moments.</p>";
-    h += QString("<h2>%1</h2>").arg(j.focus.size() > 1 ? "Two things" : "One thing");
+        h += says(
+            "report",
+            "<p align=center><img src=\"picture:board\" width=\"560\"></p><p class=quiet align=center>Above the line: "
+            "you. Below it: the model, at the same moments.</p>");
+    h += QString("<h2>%1</h2>").arg(j.focus.size() > 1 ? says("report", "Two things") : says("report", "One thing"));
     if (j.focus.empty())
-        h += "<p>Nothing is sure enough to work on. Go on as you do.</p>";
+        h += says("report", "<p>Nothing is sure enough to work on. Go on as you do.</p>");
     std::set<std::string> drills;
     for (std::size_t i = 0; i < j.focus.size() && i < kThings; ++i) {
         const Fault& fault = *b.fault(j.focus[i]);
@@ -286,9 +295,9 @@ QString athletesPage(const CaseData& data, const Blueprint& b, const Analysis& a
         h += QString("<p><b>%1.</b> %2 <b>&ldquo;%3&rdquo;</b></p>")
                  .arg(escaped(fault.name), escaped(fault.why), escaped(fault.cue));
         if (!fault.caution.empty())
-            h += QString("<p class=caution>Caution: %1</p>").arg(escaped(fault.caution));
+            h += says("report", "<p class=caution>Caution: %1</p>").arg(escaped(fault.caution));
     }
-    return h + "<h2>What you do for it</h2>" + drillTable(b, a);
+    return h + says("report", "<h2>What you do for it</h2>") + drillTable(b, a);
 }
 
 // What the coach saw and kept, each with its frame.
@@ -317,13 +326,13 @@ void addNotes(const FilmedCase& filmed, PaperContent& content) {
             cell = QString("<span class=quiet>%1</span>").arg(escaped(picture.error().text()));
         }
         const Fault* fault = filmed.blueprint.fault(d.second.fault);
-        h += QString("<p>%1<br><span class=quiet>Frame %2 of %3</span></p><p>%4</p>")
+        h += says("report", "<p>%1<br><span class=quiet>Frame %2 of %3</span></p><p>%4</p>")
                  .arg(escaped(fault ? fault->name : d.second.words))
                  .arg(note->second.frame.value + 1)
                  .arg(escaped(take.title), cell);
     }
     if (!h.isEmpty())
-        content.html += "<h2>Seen on the film</h2>" + h;
+        content.html += says("report", "<h2>Seen on the film</h2>") + h;
 }
 
 } // namespace
@@ -344,16 +353,18 @@ PaperContent gatherReport(const FilmedCase& filmed, Reader reader) {
         content.pictures["board"] = board(data, a, b, athlete, model, positions);
     content.html = reader == Reader::coach ? pageOne(data, b, a, pictures) : athletesPage(data, b, a, pictures);
     if (!content.problem.empty())
-        content.html += QString("<p class=caution>Pictures are missing: %1</p>").arg(escaped(content.problem));
+        content.html += says("report", "<p class=caution>Pictures are missing: %1</p>").arg(escaped(content.problem));
     if (reader == Reader::coach)
         addNotes(filmed, content);
     if (reader == Reader::coach)
-        content.html += "<h2 class=newpage style=\"page-break-before:always\">Drills, in this order</h2>" +
-                        drillTable(b, a) + nextWeeks(b, a) + allMeasures(b, a);
+        content.html +=
+            says("report", "<h2 class=newpage style=\"page-break-before:always\">Drills, in this order</h2>") +
+            drillTable(b, a) + nextWeeks(b, a) + allMeasures(b, a);
     if (reader == Reader::parent)
-        content.html += "<h2>Consent</h2><p>Films and figures of a minor are kept with a guardian's consent only. They "
-                        "stay on the coach's computer. You may have them handed over, or deleted, films included, at "
-                        "any time: ask the coach.</p>";
+        content.html += says(
+            "report", "<h2>Consent</h2><p>Films and figures of a minor are kept with a guardian's consent only. They "
+                      "stay on the coach's computer. You may have them handed over, or deleted, films included, at "
+                      "any time: ask the coach.</p>");
     if (reader != Reader::athlete)
         content.html += cautionsOf(b);
     return content;
@@ -366,7 +377,7 @@ PaperContent gatherReport(const Casebook& book, Reader reader) {
 PaperContent homeSheet(const CaseData& data, const Blueprint& b, const Analysis& a, Day today) {
     constexpr int kDays = 7;
     PaperContent content;
-    content.title = q("At home: " + data.brief.athlete.name + ", " + b.name);
+    content.title = q(say("report", "At home: ") + data.brief.athlete.name + ", " + b.name);
     QString rows;
     std::set<std::string> cautions;
     for (const auto& block : a.plan.blocks) {
@@ -375,21 +386,21 @@ PaperContent homeSheet(const CaseData& data, const Blueprint& b, const Analysis&
             continue;
         const Drill* d = b.drill(block.drill);
         const std::string cue = d ? d->cue : std::string();
-        rows += QString("<tr><td width=\"20%\"><b>%1</b></td><td>%2, %3 min. <b>&ldquo;%4&rdquo;</b><br>%5</td>"
-                        "<td width=\"24%\">&#9744; done &nbsp; good ___ of ___</td></tr>")
+        rows += says("report", "<tr><td width=\"20%\"><b>%1</b></td><td>%2, %3 min. <b>&ldquo;%4&rdquo;</b><br>%5</td>"
+                               "<td width=\"24%\">&#9744; done &nbsp; good ___ of ___</td></tr>")
                     .arg(escaped(dayWords(block.day)), escaped(nameOf(b, block.drill)), QString::number(block.minutes),
                          escaped(cue), d ? escaped(d->how) : QString());
         if (d && !d->caution.empty())
             cautions.insert(d->caution);
     }
-    content.html = QString("<h1>At home</h1><p class=quiet>%1, %2. Seven days from %3.</p>")
+    content.html = says("report", "<h1>At home</h1><p class=quiet>%1, %2. Seven days from %3.</p>")
                        .arg(escaped(data.brief.athlete.name), escaped(b.name), q(isoDate(today)));
-    content.html += rows.isEmpty() ? QString("<p>Nothing is planned at home in these days.</p>")
+    content.html += rows.isEmpty() ? says("report", "<p>Nothing is planned at home in these days.</p>")
                                    : "<table width=\"100%\" cellspacing=0 cellpadding=4>" + rows + "</table>";
     for (const auto& c : cautions)
-        content.html += QString("<p class=caution>Caution: %1</p>").arg(escaped(c));
-    content.html += "<p class=caution>Pain, dizziness or a recent injury: stop, and see a physician or "
-                    "physiotherapist.</p>";
+        content.html += says("report", "<p class=caution>Caution: %1</p>").arg(escaped(c));
+    content.html += says("report", "<p class=caution>Pain, dizziness or a recent injury: stop, and see a physician or "
+                                   "physiotherapist.</p>");
     return content;
 }
 

@@ -1,5 +1,8 @@
 #include "handover/review.h"
 
+#include "core/words/say.h"
+
+#include "casebook/decisions.h"
 #include "casebook/shown_rep.h"
 #include "files/write_file.h"
 #include "handover/words.h"
@@ -59,6 +62,8 @@ json sceneJson(const Scene& s) {
                 {"pointer", pointer}};
     if (s.frame)
         out["frame"] = s.frame->value;
+    if (s.note != 0)
+        out["note"] = s.note;
     return out;
 }
 
@@ -87,6 +92,8 @@ Scene sceneFrom(const json& j) {
     s.measure = text(j.at("measure"));
     if (j.contains("frame"))
         s.frame = FrameIndex(j.at("frame").get<int>());
+    if (j.contains("note"))
+        s.note = j.at("note").get<Id>();
     s.seconds = within(j.at("seconds").get<double>(), 1.0, 120.0);
     s.slow = within(j.at("slow").get<double>(), 0.25, 64.0);
     s.spoken = j.at("spoken").get<bool>();
@@ -117,8 +124,9 @@ Review proposedReview(const CaseData& data, const Blueprint& b, const Analysis& 
     for (std::size_t i = 0; i < j.strengths.size() && i < kStrengths; ++i) {
         const auto& measure = j.strengths[i].measure;
         Scene s = sceneOf(data, b, a, SceneKind::good, measure);
-        s.words = "Good, and to be kept: " + b.measure(measure)->definition.name + ", " +
-                  valueWords(b.measure(measure)->definition, a.deviation(measure)->value);
+        s.words = fill(say("review", "Good, and to be kept: %1, %2"),
+                       {b.measure(measure)->definition.name,
+                        valueWords(b.measure(measure)->definition, a.deviation(measure)->value)});
         if (i == 0)
             s.frame.reset(); // the first thing that is seen moves
         addScene(out, std::move(s));
@@ -129,8 +137,9 @@ Review proposedReview(const CaseData& data, const Blueprint& b, const Analysis& 
         if (!fault || !f || f->evidence.empty())
             continue;
         Scene s = sceneOf(data, b, a, SceneKind::cause, f->evidence.front());
-        s.words = "The cause: " + fault->name + ". " +
-                  upper(directionWords(*b.measure(f->evidence.front()), *a.deviation(f->evidence.front())));
+        s.words = fill(
+            say("review", "The cause: %1. %2"),
+            {fault->name, upper(directionWords(*b.measure(f->evidence.front()), *a.deviation(f->evidence.front())))});
         s.seconds = 8.0;
         addScene(out, s);
         s.frame.reset(); // and once more as it moves
@@ -143,9 +152,18 @@ Review proposedReview(const CaseData& data, const Blueprint& b, const Analysis& 
         if (!f || f->evidence.empty() || shown++ == kConsequences)
             continue;
         Scene s = sceneOf(data, b, a, SceneKind::consequence, f->evidence.front());
-        s.words = "It should go with the cause: " + b.fault(id)->name;
+        s.words = fill(say("review", "It should go with the cause: %1"), {b.fault(id)->name});
         addScene(out, std::move(s));
     }
+    for (const auto& d : openDecisions(data))
+        if (const auto note = data.notes.find(d.note); note != data.notes.end()) {
+            Scene s;
+            s.kind = SceneKind::own;
+            s.note = note->first;
+            const Fault* fault = b.fault(d.fault);
+            s.words = fault ? fault->name : d.words;
+            addScene(out, std::move(s));
+        }
     std::set<std::string> drills;
     for (const auto& block : a.plan.blocks) {
         const Drill* d = b.drill(block.drill);
@@ -153,17 +171,18 @@ Review proposedReview(const CaseData& data, const Blueprint& b, const Analysis& 
             continue;
         Scene s;
         s.kind = SceneKind::todo;
-        s.words = "To do: " + d->name + ", " + doseWords(d->dose) + ". \"" + d->cue + "\"";
+        s.words = fill(say("review", "To do: %1, %2. \"%3\""), {d->name, doseWords(d->dose), d->cue});
         if (const auto reps = a.modelReps; !reps.empty())
             s.rep = reps.front(); // good performers are shown, not words alone
         addScene(out, std::move(s));
     }
     for (const auto& [who, words] :
-         {std::pair<const char*, std::string>{"You said", data.brief.thinks}, {"You were told", data.brief.told}})
+         {std::pair<std::string, std::string>{say("review", "You said: %1"), data.brief.thinks},
+          {say("review", "You were told: %1"), data.brief.told}})
         if (!words.empty()) {
             Scene s;
             s.kind = SceneKind::said;
-            s.words = std::string(who) + ": " + words;
+            s.words = fill(who, {words});
             addScene(out, std::move(s));
         }
     return out;

@@ -39,6 +39,7 @@ struct Scene {
     bool spoken = false;               ///< voiceFile() is there
     std::vector<PointerSample> pointer{};
     std::string caption{}; ///< what is said, typed; empty = the words
+    Id note = 0;           ///< a note on a frame, shown with what was clicked; 0 = none, and then no rep is shown
     friend bool operator==(const Scene&, const Scene&) = default;
 };
 
@@ -48,7 +49,8 @@ struct Review {
     friend bool operator==(const Review&, const Review&) = default;
 };
 
-/// What is good, the cause, what it brings about, what to do, what was said before: made of the findings. Pure.
+/// What is good, the cause, what it brings about, what was noted on frames, what to do, what was said before: made of
+/// the findings. Pure.
 Review proposedReview(const CaseData& data, const Blueprint& blueprint, const Analysis& analysis);
 
 /// Adds a scene at the end, with a number of its own; returns the number.

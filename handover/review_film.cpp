@@ -29,15 +29,15 @@ int even(double v) {
 QString titleOf(SceneKind kind) {
     switch (kind) {
     case SceneKind::good:
-        return "What is good";
+        return says("review", "What is good");
     case SceneKind::cause:
-        return "The cause";
+        return says("review", "The cause");
     case SceneKind::consequence:
-        return "What it brings about";
+        return says("review", "What it brings about");
     case SceneKind::todo:
-        return "What to do";
+        return says("review", "What to do");
     case SceneKind::said:
-        return "What was said";
+        return says("review", "What was said");
     case SceneKind::own:
         break;
     }
@@ -62,6 +62,24 @@ void drawFitting(QPainter& p, const QRectF& box, const QString& words, int large
 Result<std::unique_ptr<ScenePictures>> ScenePictures::open(const FilmedCase& filmed, const Scene& scene,
                                                            const ReviewFilmOptions& options) {
     std::unique_ptr<ScenePictures> out(new ScenePictures(scene, options));
+    // Words stand where the films leave room.
+    const bool lying = options.width > options.height;
+    const QSize room(options.width - (lying ? even(options.width * kColumn) : 0),
+                     options.height - (lying ? 0 : even(options.height * kBand)));
+    if (const auto note = filmed.data.notes.find(scene.note); note != filmed.data.notes.end()) {
+        auto film = openFilmOf(filmed, filmed.data.takes.at(note->second.take));
+        auto frame = film ? (*film)->frame(note->second.frame) : Result<Picture>(film.error());
+        if (!frame)
+            return frame.error();
+        out->m_still = QImage(room, QImage::Format_RGB32);
+        out->m_still.fill(QColor("#14181b"));
+        QPainter p(&out->m_still);
+        QFont font("Lato");
+        font.setPixelSize(std::max(11, room.height() / 30));
+        p.setFont(font);
+        drawNote(p, QRectF(QPointF(0, 0), QSizeF(room)), imageOf(std::move(*frame)), note->second);
+        return out;
+    }
     if (scene.rep == 0 || !filmed.data.reps.contains(scene.rep))
         return out;
     ClipOptions clip;
@@ -70,10 +88,8 @@ Result<std::unique_ptr<ScenePictures>> ScenePictures::open(const FilmedCase& fil
     clip.measure = scene.measure;
     clip.slow = scene.slow;
     clip.rate = options.rate;
-    // Words stand where the films leave room.
-    const bool lying = options.width > options.height;
-    clip.width = options.width - (lying ? even(options.width * kColumn) : 0);
-    clip.height = options.height - (lying ? 0 : even(options.height * kBand));
+    clip.width = room.width();
+    clip.height = room.height();
     auto pictures = ClipPictures::open(filmed, clip);
     if (!pictures)
         return pictures.error();
@@ -100,7 +116,7 @@ Result<QImage> ScenePictures::numbered(std::size_t index) {
     p.setRenderHint(QPainter::Antialiasing);
     const double margin = width * 0.02;
     p.setPen(QColor("#e8edf0"));
-    if (!m_clip) { // words alone
+    if (!m_clip && m_still.isNull()) { // words alone
         QFont font("Lato");
         font.setPixelSize(std::max(11, height / 26));
         p.setFont(font);
@@ -112,7 +128,8 @@ Result<QImage> ScenePictures::numbered(std::size_t index) {
                     std::max(12, height / 14), Qt::AlignLeft | Qt::AlignTop);
         return image;
     }
-    const auto picture = m_clip->picture(m_frames[std::min(index, m_frames.size() - 1)]);
+    const auto picture =
+        m_clip ? m_clip->picture(m_frames[std::min(index, m_frames.size() - 1)]) : Result<QImage>(m_still);
     if (!picture)
         return picture.error();
     p.drawImage(width - picture->width(), 0, *picture);

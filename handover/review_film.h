@@ -35,6 +35,7 @@ private:
     Scene m_scene;
     ReviewFilmOptions m_options;
     std::unique_ptr<ClipPictures> m_clip;
+    QImage m_still;                   ///< of a note, instead of a clip
     std::vector<FrameIndex> m_frames; ///< one a picture of the loop
 };
 

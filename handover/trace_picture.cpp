@@ -247,13 +247,13 @@ Result<QImage> exposed(const FilmedCase& f, const TraceOptions& o, Id repId, con
     QStringList words;
     for (const auto& name : names)
         words << QString::fromStdString(name).replace('_', ' ');
-    drawWords(
-        p, QPointF(font.pixelSize() / 2.0, font.pixelSize() / 2.0),
-        QString("%1, %2 s%3")
-            .arg(q(take.title))
-            .arg(time.real(frames.back()).value - time.real(frames.front()).value, 0, 'f', 2)
-            .arg(words.isEmpty() ? QString() : QString(": %1, a tick each %2 s").arg(words.join(", ")).arg(o.tick)),
-        colour);
+    drawWords(p, QPointF(font.pixelSize() / 2.0, font.pixelSize() / 2.0),
+              QString("%1, %2 s%3")
+                  .arg(q(take.title))
+                  .arg(time.real(frames.back()).value - time.real(frames.front()).value, 0, 'f', 2)
+                  .arg(words.isEmpty() ? QString()
+                                       : says("review", ": %1, a tick each %2 s").arg(words.join(", ")).arg(o.tick)),
+              colour);
     return out;
 }
 

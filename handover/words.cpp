@@ -1,6 +1,7 @@
 #include "handover/words.h"
 
 #include "core/statistics/numbers.h"
+#include "core/words/say.h"
 
 #include <algorithm>
 #include <cmath>
@@ -14,7 +15,7 @@ namespace {
 std::string shown(double v, int digits) {
     if (std::abs(v) < 0.5 * std::pow(10.0, -digits))
         v = 0.0; // no "−0.0"
-    return (v < 0 ? "−" : "") + fixed(std::abs(v), digits);
+    return (v < 0 ? "−" : "") + figure(std::abs(v), digits);
 }
 
 int digitsFor(const MeasureDefinition& d, double u) {
@@ -54,7 +55,7 @@ std::string valueWords(const MeasureDefinition& d, double value, double u) {
 }
 
 std::string valueWords(const MeasureDefinition& d, const MeasuredValue& v) {
-    return valueWords(d, v.mean, v.u) + (v.drafts > 0 ? " (draft)" : "");
+    return valueWords(d, v.mean, v.u) + (v.drafts > 0 ? say("words", " (draft)") : "");
 }
 
 std::string marksWords(const CaseData& data, const Analysis& a) {
@@ -71,12 +72,13 @@ std::string marksWords(const CaseData& data, const Analysis& a) {
                      : m.how == How::found   ? found
                                              : other) += m.how != How::hidden;
     std::string words;
-    for (const auto& [n, what] : {std::pair{hand, "by hand"},
-                                  {carried, "carried from them"},
-                                  {found, "drafted by the machine"},
-                                  {other, "filled in or by proxy"}})
+    for (const auto& [n, what] : {std::pair{hand, say("words", "by hand")},
+                                  {carried, say("words", "carried from them")},
+                                  {found, say("words", "drafted by the machine")},
+                                  {other, say("words", "filled in or by proxy")}})
         if (n > 0)
-            words += (words.empty() ? "" : ", ") + std::to_string(n) + (words.empty() ? " marks " : " ") + what;
+            words += words.empty() ? fill(say("words", "%1 marks %2"), {std::to_string(n), what})
+                                   : ", " + std::to_string(n) + " " + what;
     return words;
 }
 
@@ -85,24 +87,24 @@ std::string bandWords(const MeasureDefinition& d, const Band& band) {
     const int digits = isAngle(d) ? 0 : digitsFor(d, 0.0);
     const auto n = [&](double v) { return shown(v * shownScale(d), digits); };
     if (lo && hi)
-        return withUnit(d, n(band.lo) + " to " + n(band.hi));
+        return withUnit(d, fill(say("words", "%1 to %2"), {n(band.lo), n(band.hi)}));
     if (lo)
-        return "at least " + withUnit(d, n(band.lo));
+        return fill(say("words", "at least %1"), {withUnit(d, n(band.lo))});
     if (hi)
-        return "at most " + withUnit(d, n(band.hi));
-    return "no limit";
+        return fill(say("words", "at most %1"), {withUnit(d, n(band.hi))});
+    return say("words", "no limit");
 }
 
 std::string sourceWords(const Deviation& d) {
     switch (d.source) {
     case TargetSource::model:
-        return "from the model";
+        return say("words", "from the model");
     case TargetSource::literature:
-        return "from literature";
+        return say("words", "from literature");
     case TargetSource::commonPractice:
-        return "common practice";
+        return say("words", "common practice");
     case TargetSource::coach:
-        return "set by the coach";
+        return say("words", "set by the coach");
     }
     return {};
 }
@@ -111,25 +113,26 @@ std::string directionWords(const BlueprintMeasure& m, const Deviation& d) {
     if (!d.judged)
         return d.reason;
     if (d.verdict.decision == Decision::inside)
-        return "inside the band";
+        return say("words", "inside the band");
     const bool low = d.verdict.pLow > d.verdict.pHigh;
     const std::string& phrase = low ? m.tooLow : m.tooHigh;
-    const std::string words = !phrase.empty() ? phrase : low ? "too little" : "too much";
-    return d.verdict.decision == Decision::outside ? words : "perhaps " + words;
+    const std::string words = !phrase.empty() ? phrase : low ? say("words", "too little") : say("words", "too much");
+    return d.verdict.decision == Decision::outside ? words : fill(say("words", "perhaps %1"), {words});
 }
 
 std::string deviationWords(const Blueprint& blueprint, const Deviation& d) {
     const auto& m = *blueprint.measure(d.measure);
     std::string line = m.definition.name + ": ";
     if (!d.judged)
-        return line + "not judged, " + d.reason + (d.adviceText.empty() ? "" : " (" + d.adviceText + ")");
-    line +=
-        valueWords(m.definition, d.value) + ", band " + bandWords(m.definition, d.band) + " " + sourceWords(d) + ": ";
-    line += std::string(kDecisionNames[static_cast<std::size_t>(d.verdict.decision)]);
+        return line + fill(say("words", "not judged, %1"), {d.reason}) +
+               (d.adviceText.empty() ? "" : " (" + d.adviceText + ")");
+    line += fill(say("words", "%1, band %2 %3: "),
+                 {valueWords(m.definition, d.value), bandWords(m.definition, d.band), sourceWords(d)});
+    line += word(kDecisionNames[static_cast<std::size_t>(d.verdict.decision)]);
     if (d.verdict.decision != Decision::inside)
         line += ", " + directionWords(m, d);
     if (d.value.reps > 1 && d.repsOutside > 0)
-        line += ", " + std::to_string(d.repsOutside) + " of " + std::to_string(d.value.reps) + " reps";
+        line += fill(say("words", ", %1 of %2 reps"), {std::to_string(d.repsOutside), std::to_string(d.value.reps)});
     if (!d.adviceText.empty())
         line += "; " + d.adviceText;
     return line;
@@ -138,7 +141,7 @@ std::string deviationWords(const Blueprint& blueprint, const Deviation& d) {
 std::string whyWords(const Blueprint& blueprint, const Finding& f) {
     std::string words = f.reason;
     if (!f.downstream.empty()) {
-        words += "; it feeds ";
+        words += say("words", "; it feeds ");
         for (std::size_t i = 0; i < f.downstream.size(); ++i)
             words += (i ? ", " : "") + blueprint.fault(f.downstream[i].fault)->name + " (" +
                      shown(f.downstream[i].strength, 2) + ")";
@@ -151,28 +154,29 @@ std::string guessWords(const Blueprint& blueprint, const GuessCheck& g) {
     if (!m)
         return {};
     const auto& d = m->definition;
-    std::string words = d.name + ": felt " + numberWords(d, g.guess.value);
+    std::string words = fill(say("words", "%1: felt %2"), {d.name, numberWords(d, g.guess.value)});
     if (!g.perception)
-        return words + ", not measured yet";
-    words += ", film " + valueWords(d, g.perception->measured, g.perception->u);
-    words += g.perception->differs() ? ", " + numberWords(d, std::abs(g.perception->gap()), g.perception->u) + " apart"
-                                     : ", seen truly";
+        return words + say("words", ", not measured yet");
+    words += fill(say("words", ", film %1"), {valueWords(d, g.perception->measured, g.perception->u)});
+    words += g.perception->differs()
+                 ? fill(say("words", ", %1 apart"), {numberWords(d, std::abs(g.perception->gap()), g.perception->u)})
+                 : say("words", ", seen truly");
     return words;
 }
 
 std::string doseWords(const Dose& dose) {
-    return std::to_string(dose.sets) + (dose.sets == 1 ? " set of " : " sets of ") + std::to_string(dose.reps) + ", " +
-           shown(dose.minutes, dose.minutes == std::floor(dose.minutes) ? 0 : 1) + " min";
+    return fill(sayCount("words", "%n sets of %1, %2 min", "%n set of %1, %2 min", std::size_t(dose.sets)),
+                {std::to_string(dose.reps), shown(dose.minutes, dose.minutes == std::floor(dose.minutes) ? 0 : 1)});
 }
 
 std::string variationWords(const MeasureDefinition& d, const Variation& v) {
     // Neighbours of one measure: as many digits as the smaller one needs.
     const double digits = v.spread.marking > 0.0 ? v.spread.marking / 2.0 : 0.0;
-    return "Spread " + numberWords(d, v.spread.all, digits) + " from rep to rep, marking makes " +
-           numberWords(d, v.spread.marking, digits) + " of it: " +
-           (v.by == Varies::athlete ? "the athlete varies"
-            : v.by == Varies::marks ? "it is the marks, not the athlete"
-                                    : "athlete or marks, too few reps to tell");
+    return fill(say("words", "Spread %1 from rep to rep, marking makes %2 of it: %3"),
+                {numberWords(d, v.spread.all, digits), numberWords(d, v.spread.marking, digits),
+                 v.by == Varies::athlete ? say("words", "the athlete varies")
+                 : v.by == Varies::marks ? say("words", "it is the marks, not the athlete")
+                                         : say("words", "athlete or marks, too few reps to tell")});
 }
 
 namespace {
@@ -183,25 +187,27 @@ std::string storyWords(const Blueprint& b, const SpeedStory& s, const std::strin
     MeasureDefinition speed = length;
     speed.aspect = Aspect::speed;
     if (std::abs(change) < 1.96 * u)
-        return "Speed did not change " + span + " by more than its error: " + valueWords(speed, change, u) + ".";
-    std::string out = std::string(change < 0.0 ? "Speed fell by " : "Speed rose by ") +
-                      valueWords(speed, std::abs(change), u) + " (" +
-                      std::to_string(std::lround(100.0 * std::abs(change) / s.meanSpeed)) + " %) " + span + ": ";
+        return fill(say("words", "Speed did not change %1 by more than its error: %2."),
+                    {span, valueWords(speed, change, u)});
     const double rate = std::abs(s.change.byRate), both = rate + std::abs(s.change.byLength);
-    out += "rate made " + numberWords(speed, s.change.byRate, s.change.uRate) + ", length " +
-           numberWords(speed, s.change.byLength, s.change.uLength) + " of it";
-    return out + (rate > 0.67 * both   ? "; it is the rate."
-                  : rate < 0.33 * both ? "; it is the length."
-                                       : "; it is both.");
+    return fill(change < 0.0 ? say("words", "Speed fell by %1 (%2 %) %3: rate made %4, length %5 of it; ")
+                             : say("words", "Speed rose by %1 (%2 %) %3: rate made %4, length %5 of it; "),
+                {valueWords(speed, std::abs(change), u),
+                 std::to_string(std::lround(100.0 * std::abs(change) / s.meanSpeed)), span,
+                 numberWords(speed, s.change.byRate, s.change.uRate),
+                 numberWords(speed, s.change.byLength, s.change.uLength)}) +
+           (rate > 0.67 * both   ? say("words", "it is the rate.")
+            : rate < 0.33 * both ? say("words", "it is the length.")
+                                 : say("words", "it is both."));
 }
 } // namespace
 
 std::vector<std::string> steadyWords(const Blueprint& b, const Analysis& a) {
     std::vector<std::string> out;
     if (a.sinceOwn)
-        out.push_back(storyWords(b, *a.sinceOwn, "since the reps it is compared with"));
+        out.push_back(storyWords(b, *a.sinceOwn, say("words", "since the reps it is compared with")));
     if (a.overReps)
-        out.push_back(storyWords(b, *a.overReps, "from the first third of the reps to the last"));
+        out.push_back(storyWords(b, *a.overReps, say("words", "from the first third of the reps to the last")));
     // What varies most, in widths of its own band.
     std::vector<std::pair<double, const Variation*>> own;
     std::string marks;
@@ -219,16 +225,21 @@ std::vector<std::string> steadyWords(const Blueprint& b, const Analysis& a) {
         for (std::size_t i = 0; i < std::min<std::size_t>(3, own.size()); ++i) {
             const auto& v = *own[i].second;
             const auto& d = b.measure(v.measure)->definition;
-            most += (i > 0 ? "; " : "") + d.name + " by " + numberWords(d, v.spread.all, v.spread.marking / 2.0) +
-                    " (" + numberWords(d, v.spread.marking, v.spread.marking / 2.0) + " of it marking)";
+            most += (i > 0 ? "; " : "") + fill(say("words", "%1 by %2 (%3 of it marking)"),
+                                               {d.name, numberWords(d, v.spread.all, v.spread.marking / 2.0),
+                                                numberWords(d, v.spread.marking, v.spread.marking / 2.0)});
         }
-        out.push_back("From rep to rep the athlete varies on " + std::to_string(own.size()) + " of " +
-                      std::to_string(a.variations.size()) + " measures, most on: " + most + ".");
+        out.push_back(fill(say("words", "From rep to rep the athlete varies on %1 of %2 measures, most on: %3."),
+                           {std::to_string(own.size()), std::to_string(a.variations.size()), most}));
     }
     if (byMarks > 0)
-        out.push_back(std::to_string(byMarks) + (byMarks == 1 ? " measure differs" : " measures differ") +
-                      " between reps by no more than marking errs (" + marks + (byMarks > 3 ? ", …" : "") +
-                      "): there the athlete is steady as far as these marks can tell.");
+        out.push_back(fill(sayCount("words",
+                                    "%n measures differ between reps by no more than marking errs (%1): there the "
+                                    "athlete is steady as far as these marks can tell.",
+                                    "%n measure differs between reps by no more than marking errs (%1): there the "
+                                    "athlete is steady as far as these marks can tell.",
+                                    std::size_t(byMarks)),
+                           {marks + (byMarks > 3 ? ", …" : "")}));
     return out;
 }
 
@@ -237,16 +248,16 @@ std::vector<std::string> contextWords(const Casebook& book) {
     const auto& a = book.analysis();
     std::vector<std::string> out;
     if (a.referenceKind != book.data().brief.reference)
-        out.push_back("Compared with the model: there are no own reps of the wished kind yet.");
+        out.push_back(say("words", "Compared with the model: there are no own reps of the wished kind yet."));
     switch (a.referenceKind) {
     case ReferenceKind::ownBest:
-        out.push_back("Compared with the athlete's own best reps of earlier days.");
+        out.push_back(say("words", "Compared with the athlete's own best reps of earlier days."));
         break;
     case ReferenceKind::ownLast:
-        out.push_back("Compared with the athlete's own reps of the day before.");
+        out.push_back(say("words", "Compared with the athlete's own reps of the day before."));
         break;
     case ReferenceKind::ownCalm:
-        out.push_back("Compared with the athlete's own reps at the least stress.");
+        out.push_back(say("words", "Compared with the athlete's own reps at the least stress."));
         break;
     case ReferenceKind::model:
         break;
@@ -256,7 +267,7 @@ std::vector<std::string> contextWords(const Casebook& book) {
         for (const auto& s : b.situations)
             if (s.id == a.situation)
                 name = s.name;
-        out.push_back("Only reps of the situation \"" + name + "\" are compared.");
+        out.push_back(fill(say("words", "Only reps of the situation \"%1\" are compared."), {name}));
     }
     const SchoolNearness* nearest = nullptr;
     for (const auto& s : a.schools)
@@ -268,15 +279,16 @@ std::vector<std::string> contextWords(const Casebook& book) {
     if (nearest && asNear == 1 && nearest->nearer > 0)
         for (const auto& s : b.schools)
             if (s.id == nearest->school)
-                out.push_back("Nearer to the school \"" + s.name + "\" in " + std::to_string(nearest->nearer) + " of " +
-                              std::to_string(nearest->measures) +
-                              (nearest->measures == 1 ? " measure that tells" : " measures that tell") +
-                              " the schools apart.");
+                out.push_back(fill(
+                    sayCount("words", "Nearer to the school \"%1\" in %2 of %n measures that tell the schools apart.",
+                             "Nearer to the school \"%1\" in %2 of %n measure that tells the schools apart.",
+                             std::size_t(nearest->measures)),
+                    {s.name, std::to_string(nearest->nearer)}));
     if (const auto p = profileOf(b, a.judgement))
         for (const auto& profile : b.profiles)
             if (profile.id == p->profile)
-                out.push_back("Looks like \"" + profile.name + "\" (" + std::to_string(p->active) + " of " +
-                              std::to_string(p->of) + " faults): " + profile.words + " Repair in this order.");
+                out.push_back(fill(say("words", "Looks like \"%1\" (%2 of %3 faults): %4 Repair in this order."),
+                                   {profile.name, std::to_string(p->active), std::to_string(p->of), profile.words}));
     return out;
 }
 

@@ -176,6 +176,15 @@ Blueprint readAll(const JsonReader& j, std::vector<BlueprintProblem>* problems =
     each("schools", false, [&](const JsonReader& s) {
         b.schools.push_back({s["id"].text(), s["name"].text(), s.textOr("words")});
     });
+    if (j.has("languages"))
+        attempt([&] {
+            for (const auto& [code, texts] : j["languages"].fields()) {
+                if (!isBlueprintId(code))
+                    texts.fail("\"" + code + "\" is no code of a language, such as it");
+                for (const auto& [text, said] : texts.fields())
+                    b.languages[code][text] = said.text();
+            }
+        });
     return b;
 }
 
@@ -372,6 +381,10 @@ std::string blueprintToJson(const Blueprint& b) {
         },
         false);
     list("drills", b.drills, drillJson, true);
+    for (const auto& [code, texts] : b.languages)
+        for (const auto& [text, said] : texts)
+            if (!said.empty())
+                j["languages"][code][text] = said;
     return j.dump(2, ' ', false, Json::error_handler_t::replace) + "\n";
 }
 

@@ -142,6 +142,7 @@ struct Take {
     std::map<LandmarkName, double> cutoffs{};
     BodySchema figure{};        ///< what is asked for besides the points that the measures read
     std::optional<Zone> zone{}; ///< where the reps of this take should land
+    std::string set{};          ///< its reps' set where a rep has none of its own; empty = their stage
     std::vector<double> times;  ///< presentation times, s
     friend bool operator==(const Take&, const Take&) = default;
 };

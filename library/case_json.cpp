@@ -99,6 +99,8 @@ std::string toJson(const Take& t) {
                        {"hands", t.figure.hands},
                        {"feet", t.figure.feet},
                        {"extra", t.figure.extra}};
+    if (!t.set.empty())
+        j["set"] = t.set;
     if (t.zone)
         j["zone_px"] = {{"middle", pixel(t.zone->middle)}, {"edge", pixel(t.zone->edge)}};
     return j.dump(-1, ' ', false, json::error_handler_t::replace);
@@ -148,6 +150,7 @@ Result<Take> takeFromJson(const std::string& text) {
                 t.figure.extra.push_back(name.text());
             }
         }
+        t.set = j.textOr("set");
         if (j.has("zone_px"))
             t.zone = Zone{readPixel(j["zone_px"]["middle"]), readPixel(j["zone_px"]["edge"])};
         return t;

@@ -129,6 +129,78 @@ Status restoreCopy(const fs::path& library, const LibraryCopy& copy) {
     return finishHalf(file);
 }
 
+Status moveLibrary(const fs::path& library, const fs::path& to, const std::function<bool(double)>& goOn) {
+    const char* const stays = "the library stays where it was";
+    std::error_code ec;
+    const fs::path from = fs::canonical(library, ec);
+    if (ec)
+        return Error{"there is no library", library.filename().string(), stays, {}, ErrorKind::missing};
+    const fs::path target = fs::weakly_canonical(to, ec);
+    if (const auto [end, nothing] = std::mismatch(from.begin(), from.end(), target.begin(), target.end());
+        end == from.end())
+        return Error{"the new place lies within the library", to.filename().string(), stays, "choose another folder",
+                     ErrorKind::wrongUse};
+    if (fs::exists(target, ec) && !(fs::is_directory(target, ec) && fs::is_empty(target, ec)))
+        return Error{"there is something at the new place already", to.filename().string(), stays,
+                     "choose another name", ErrorKind::wrongUse};
+    { // What is still in the log goes into the file.
+        Database database(from / "library.sqlite");
+        if (auto s = database.connect(); !s)
+            return s;
+        if (auto s = database.run("PRAGMA wal_checkpoint(TRUNCATE)"); !s)
+            return s;
+    }
+    fs::create_directories(target.parent_path(), ec);
+    fs::remove(target, ec); // an empty folder
+    fs::rename(from, target, ec);
+    if (!ec)
+        return Done{};
+    // Another disc.
+    const fs::path half = halfOf(target);
+    const auto failed = [&](Error e) -> Status {
+        std::error_code gone;
+        fs::remove_all(half, gone);
+        return e;
+    };
+    fs::remove_all(half, ec);
+    if (auto s = reserveHalf(target, true); !s)
+        return s;
+    std::uintmax_t all = 0, done = 0;
+    for (fs::recursive_directory_iterator it(from, ec), end; !ec && it != end; it.increment(ec))
+        if (it->is_regular_file(ec))
+            all += it->file_size(ec);
+    if (ec)
+        return failed({"the library cannot be read (" + ec.message() + ")", from.filename().string(), stays, {}});
+    for (fs::recursive_directory_iterator it(from, ec), end; !ec && it != end; it.increment(ec)) {
+        const fs::path there = half / fs::relative(it->path(), from, ec);
+        if (it->is_directory(ec)) {
+            fs::create_directories(there, ec);
+        } else if (it->is_regular_file(ec)) {
+            fs::copy_file(it->path(), there, ec);
+            done += it->file_size(ec);
+        }
+        if (ec)
+            return failed({"a file cannot be copied (" + ec.message() + ")", it->path().filename().string(), stays,
+                           "is the disk full?",
+                           ec == std::errc::no_space_on_device ? ErrorKind::full : ErrorKind::denied});
+        if (goOn && !goOn(all > 0 ? static_cast<double>(done) / static_cast<double>(all) : 1.0))
+            return failed(
+                {"moving the library was cancelled", from.filename().string(), stays, {}, ErrorKind::cancelled});
+    }
+    if (ec)
+        return failed({"the library cannot be read (" + ec.message() + ")", from.filename().string(), stays, {}});
+    if (auto s = checkLibrary(half); !s)
+        return failed(s.error());
+    if (auto s = finishHalf(target); !s)
+        return failed(s.error());
+    fs::remove_all(from, ec);
+    if (ec)
+        return Error{"the library is at its new place, but the old one cannot be cleared (" + ec.message() + ")",
+                     from.filename().string(), "both hold the same", "delete the old folder by hand",
+                     ErrorKind::denied};
+    return Done{};
+}
+
 Status checkLibrary(const fs::path& library) {
     Database database(library / "library.sqlite");
     if (auto s = database.connect(); !s)

@@ -1,4 +1,5 @@
 #include "core/judge/judge.h"
+#include "core/words/say.h"
 
 #include "core/statistics/numbers.h"
 
@@ -102,10 +103,11 @@ Judgement judge(const Blueprint& blueprint, const std::vector<Deviation>& deviat
         std::stable_sort(f.downstream.begin(), f.downstream.end(),
                          [](const auto& a, const auto& b) { return a.strength > b.strength; });
         const auto& p = f.parts;
-        f.reason = (p.safety ? std::string("safety first; ") : std::string()) + "severity " + fixed(p.ownSeverity, 2) +
-                   " + consequences " + fixed(p.consequences, 2) + ", times certainty " + fixed(p.probability, 2) +
-                   ", trainability " + fixed(p.trainability, 2) + ", earliness " + fixed(p.earliness, 2) + " = " +
-                   fixed(p.score(), 2);
+        f.reason = (p.safety ? say("findings", "safety first; ") : std::string()) +
+                   fill(say("findings", "severity %1 + consequences %2, times certainty %3, trainability %4, "
+                                        "earliness %5 = %6"),
+                        {figure(p.ownSeverity, 2), figure(p.consequences, 2), figure(p.probability, 2),
+                         figure(p.trainability, 2), figure(p.earliness, 2), figure(p.score(), 2)});
         return f;
     };
 

@@ -1,4 +1,5 @@
 #include "core/measure/chain.h"
+#include "core/words/say.h"
 
 #include "core/motion/smoothing.h"
 
@@ -42,7 +43,7 @@ Result<std::vector<Sample>> speedsOf(const MeasureDefinition& d, const std::vect
                                      const Motion& motion, FrameIndex first, FrameIndex last, const ViewSetup& setup) {
     const auto& time = motion.time();
     if (!time.captureKnown())
-        return Error{"the capture rate of this take is not set, so no speed can be read", {}, {}, {}};
+        return Error{say("measure", "the capture rate of this take is not set, so no speed can be read"), {}, {}, {}};
     const int all = last - first + 1;
     if (points.size() == 1) {
         MeasureDefinition one = d;
@@ -148,7 +149,8 @@ MeasureValue evaluateChain(const MeasureDefinition& d, const Motion& motion, con
             e.uInstant = std::hypot(e.uInstant, kMoved * std::min(moved, 0.25 / cutoff->value));
         }
         if (!(e.value > 3.0 * e.u))
-            return refuse(d, link.name + " does not move clearly more than its marks are unsure");
+            return refuse(d,
+                          fill(say("measure", "%1 does not move clearly more than its marks are unsure"), {link.name}));
         peaks.push_back({link.name, std::move(*samples), e});
     }
     MeasureValue v;

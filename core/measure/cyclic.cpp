@@ -1,4 +1,5 @@
 #include "core/measure/cyclic.h"
+#include "core/words/say.h"
 
 #include "core/measure/times.h"
 
@@ -17,7 +18,7 @@ void noteSamples(MeasureValue& v, const std::vector<MovingPoint>& points) {
     for (const auto& p : points) {
         v.draft = v.draft || p.draft;
         if (p.filled)
-            v.reason = "read from a filled gap, in part";
+            v.reason = say("measure", "read from a filled gap, in part");
     }
 }
 
@@ -58,11 +59,11 @@ MeasureValue evaluateNearest(const MeasureDefinition& d, const Motion& motion, c
     }
     const int all = until.frame - from.frame + 1;
     if (all < 2)
-        return refuse(d, "\"" + d.until + "\" does not lie after \"" + d.at + "\"");
+        return refuse(d, fill(say("measure", "\"%1\" does not lie after \"%2\""), {d.until, d.at}));
     if (const auto few = tooFewRead(readable, all, {}))
         return refuse(d, few->text());
     if (ahead == 0)
-        return refuse(d, "the two are never in front at the same time");
+        return refuse(d, say("measure", "the two are never in front at the same time"));
     v.u = v.uMarks;
     return v;
 }
@@ -73,10 +74,10 @@ MeasureValue evaluateCadence(const MeasureDefinition& d, const Motion& motion, c
                              const PlacedPosition& until, const ViewSetup& setup) {
     const auto& time = motion.time();
     if (d.aspect != Aspect::length && !time.captureKnown())
-        return refuse(d, "the capture rate of this take is not set, so no time can be read");
+        return refuse(d, say("measure", "the capture rate of this take is not set, so no time can be read"));
     const double span = realInstant(until, time) - realInstant(from, time);
     if (!(span > 0.0))
-        return refuse(d, "\"" + d.until + "\" does not lie after \"" + d.at + "\"");
+        return refuse(d, fill(say("measure", "\"%1\" does not lie after \"%2\""), {d.until, d.at}));
     MeasureValue v;
     v.measure = d.id;
     v.frames = {from.frame, until.frame};
@@ -89,10 +90,10 @@ MeasureValue evaluateCadence(const MeasureDefinition& d, const Motion& motion, c
     }
     std::optional<Eigen::Vector2d> along;
     if (d.direction && !(along = inPicture(*d.direction, setup)))
-        return refuse(d, "this view cannot show the direction \"" + enumName(kDirectionNames, *d.direction) + "\"");
+        return refuse(d, refusedByDirection(*d.direction));
     const auto unit = unitLengthOver(d, motion, from.frame, until.frame, setup);
     if (!unit)
-        return refuse(d, "the segment that is its unit of length is not marked");
+        return refuse(d, say("measure", "the segment that is its unit of length is not marked"));
     const auto a = movingPoint(d, motion, from.frame, setup, &*unit);
     const auto b = movingPoint(d, motion, until.frame, setup, &*unit);
     if (!a || !b)
@@ -137,7 +138,7 @@ MeasureValue evaluateOverlap(const MeasureDefinition& d, const Motion& motion, c
     v.measure = d.id;
     v.frames = instants->frames;
     if (!(instants->at.at(d.until) > instants->at.at(d.at)))
-        return refuse(d, "\"" + d.until + "\" does not lie after \"" + d.at + "\"");
+        return refuse(d, fill(say("measure", "\"%1\" does not lie after \"%2\""), {d.until, d.at}));
     const auto value = [&](const std::map<PositionId, double>& t) {
         const double cycle = t.at(d.until) - t.at(d.at);
         // From one event to the next, counted on into the following cycle where it lies before.
@@ -201,7 +202,7 @@ MeasureValue evaluateContacts(const MeasureDefinition& d, const Motion& motion, 
                               const PlacedPosition& until, const ViewSetup& setup) {
     const auto& time = motion.time();
     if (!time.captureKnown())
-        return refuse(d, "the capture rate of this take is not set, so no speed can be read");
+        return refuse(d, say("measure", "the capture rate of this take is not set, so no speed can be read"));
     MeasureValue v;
     v.measure = d.id;
     std::vector<std::vector<MovingPoint>> feet;
@@ -281,9 +282,9 @@ MeasureValue evaluateContacts(const MeasureDefinition& d, const Motion& motion, 
     default: {
         const auto between = [](const Counted& c) { return c.firstLanding[1] - c.firstLanding[0]; };
         if (std::isnan(between(usual)))
-            return refuse(d, "no landing of " +
-                                 std::string(std::isnan(usual.firstLanding[0]) ? "the first" : "the second") +
-                                 " foot is seen");
+            return refuse(d, std::isnan(usual.firstLanding[0])
+                                 ? say("measure", "no landing of the first foot is seen")
+                                 : say("measure", "no landing of the second foot is seen"));
         v.value = between(usual);
         // The limits are part of what is asked; what marks' errors make of them is not.
         double unsure = 0.02;

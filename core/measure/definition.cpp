@@ -1,4 +1,5 @@
 #include "core/measure/definition.h"
+#include "core/words/say.h"
 
 #include <algorithm>
 
@@ -129,18 +130,27 @@ bool serves(View camera, View measure) {
            (camera == View::front && measure == View::rear);
 }
 
+std::string refusedByView(const MeasureDefinition& d) {
+    return fill(say("measure", "needs a view %1"), {fromWhere(d.view)});
+}
+
+std::string refusedByDirection(Direction direction) {
+    return fill(say("measure", "this view cannot show the direction \"%1\""),
+                {word(enumName(kDirectionNames, direction))});
+}
+
 std::string fromWhere(View view) {
     switch (view) {
     case View::side:
-        return "from the side";
+        return say("advice", "from the side");
     case View::front:
-        return "from the front";
+        return say("advice", "from the front");
     case View::rear:
-        return "from behind";
+        return say("advice", "from behind");
     case View::above:
-        return "from above";
+        return say("advice", "from above");
     case View::below:
-        return "from below";
+        return say("advice", "from below");
     }
     return {};
 }

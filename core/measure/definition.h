@@ -262,4 +262,9 @@ std::string problemOf(const MeasureDefinition& definition);
 /// "°", "s", "lower legs", "px" or "".
 std::string unitOf(const MeasureDefinition& definition);
 
+/// Why a measure is not read from another side than its own, and why not along a direction that this side hides: words
+/// of a refusal, the same wherever it is met.
+std::string refusedByView(const MeasureDefinition& d);
+std::string refusedByDirection(Direction direction);
+
 } // namespace riflesso

@@ -1,4 +1,5 @@
 #include "core/measure/derived.h"
+#include "core/words/say.h"
 
 #include "core/measure/cyclic.h"
 #include "core/statistics/summary.h"
@@ -11,7 +12,7 @@ namespace riflesso {
 MeasureValue evaluateSymmetry(const MeasureDefinition& d, const Motion& motion, const Positions& positions,
                               const ViewSetup& setup) {
     if (d.base.size() != 2)
-        return refuse(d, "the measures that it compares are not known");
+        return refuse(d, say("measure", "the measures that it compares are not known"));
     const auto reference = evaluate(*d.base[0], motion, positions, setup);
     const auto other = evaluate(*d.base[1], motion, positions, setup);
     for (const auto* v : {&reference, &other})
@@ -31,7 +32,7 @@ MeasureValue evaluateSymmetry(const MeasureDefinition& d, const Motion& motion, 
     } else {
         const double size = std::abs(reference.value);
         if (!(size > 3.0 * reference.u))
-            return refuse(d, "the reference is hardly different from 0: no share of it can be told");
+            return refuse(d, say("measure", "the reference is hardly different from 0: no share of it can be told"));
         const double share = other.value / size;
         v.value = 100.0 * difference / size;
         v.uMarks = 100.0 * std::hypot(other.uMarks, share * reference.uMarks) / size;
@@ -46,12 +47,12 @@ MeasureValue evaluateRecovery(const MeasureDefinition& d, const Motion& motion, 
                               const PlacedPosition& until, const ViewSetup& setup) {
     const auto& time = motion.time();
     if (d.base.empty())
-        return refuse(d, "the measure that should come back is not known");
+        return refuse(d, say("measure", "the measure that should come back is not known"));
     if (!time.captureKnown())
-        return refuse(d, "the capture rate of this take is not set, so no time can be read");
+        return refuse(d, say("measure", "the capture rate of this take is not set, so no time can be read"));
     const int all = until.frame - from.frame + 1;
     if (all < 3)
-        return refuse(d, "\"" + d.until + "\" does not lie after \"" + d.at + "\"");
+        return refuse(d, fill(say("measure", "\"%1\" does not lie after \"%2\""), {d.until, d.at}));
     struct Seen {
         FrameIndex frame;
         double time, outside, u; // outside: beyond the band; below 0 inside it
@@ -80,7 +81,7 @@ MeasureValue evaluateRecovery(const MeasureDefinition& d, const Motion& motion, 
         }
     const double begins = time.real(from.frame).value + from.shift;
     if (last + 1 >= seen.size() && last < seen.size())
-        return refuse(d, "it is not back before \"" + d.until + "\"");
+        return refuse(d, fill(say("measure", "it is not back before \"%1\""), {d.until}));
     double back = begins;
     if (last < seen.size()) {
         const auto &a = seen[last], &b = seen[last + 1];
@@ -121,10 +122,11 @@ MeasureValue evaluateNoted(const MeasureDefinition& d, const Positions& position
         noted = it == facts.seen.end() ? std::nullopt : std::optional(it->second);
     }
     if (!noted)
-        return refuse(d, d.kind == MeasureKind::seen                                  ? "not judged by eye yet"
-                         : d.aspect == Aspect::score && d.kind == MeasureKind::effect ? "its score is not noted"
-                         : d.kind == MeasureKind::effect                              ? "whether it worked is not noted"
-                                                         : "situation or choice is not noted, or no rule tells");
+        return refuse(
+            d, d.kind == MeasureKind::seen                                  ? say("measure", "not judged by eye yet")
+               : d.aspect == Aspect::score && d.kind == MeasureKind::effect ? say("measure", "its score is not noted")
+               : d.kind == MeasureKind::effect ? say("measure", "whether it worked is not noted")
+                                               : say("measure", "situation or choice is not noted, or no rule tells"));
     MeasureValue v;
     v.measure = d.id;
     v.value = *noted;

@@ -1,4 +1,5 @@
 #include "core/measure/evaluate.h"
+#include "core/words/say.h"
 
 #include "core/measure/chain.h"
 #include "core/measure/cyclic.h"
@@ -83,18 +84,18 @@ MeasureValue evaluateKind(const MeasureDefinition& d, const Motion& motion, cons
     if (isNoted(d.kind))
         return evaluateNoted(d, positions, facts);
     if (isAcrossReps(d.kind))
-        return refuse(d, "it is read over several reps");
+        return refuse(d, say("measure", "it is read over several reps"));
     if (!serves(setup.view, d.view))
-        return refuse(d, "needs a view " + fromWhere(d.view));
+        return refuse(d, refusedByView(d));
     if (d.kind == MeasureKind::symmetry)
         return evaluateSymmetry(d, motion, positions, setup);
     const auto at = positions.find(d.at);
     if (at == positions.end())
-        return refuse(d, "key position \"" + d.at + "\" is not placed");
+        return refuse(d, fill(say("measure", "key position \"%1\" is not placed"), {d.at}));
     if (needsUntil(d)) {
         const auto until = positions.find(d.until);
         if (until == positions.end())
-            return refuse(d, "key position \"" + d.until + "\" is not placed");
+            return refuse(d, fill(say("measure", "key position \"%1\" is not placed"), {d.until}));
         switch (d.kind) {
         case MeasureKind::interval:
             return evaluateInterval(d, positions, motion.time());
@@ -146,10 +147,10 @@ MeasureValue evaluateKind(const MeasureDefinition& d, const Motion& motion, cons
         v.rate = rate->value;
         v.uTime = rate->either * instantError(at->second, motion.time());
     } else {
-        v.reason = "only this frame is marked: the error of the instant is not counted";
+        v.reason = say("measure", "only this frame is marked: the error of the instant is not counted");
     }
     if (reading->filled)
-        v.reason = "read from a filled gap";
+        v.reason = say("measure", "read from a filled gap");
     v.u = std::hypot(v.uMarks, v.uTime);
     return v;
 }

@@ -1,4 +1,5 @@
 #include "core/measure/movement.h"
+#include "core/words/say.h"
 
 #include "core/measure/chain.h"
 #include "core/measure/extreme.h"
@@ -232,7 +233,10 @@ std::optional<Error> tooFewRead(std::size_t read, int all, const std::string& wh
 Result<MovingPoint> movingPoint(const MeasureDefinition& d, const Motion& motion, FrameIndex frame,
                                 const ViewSetup& setup, const UnitLength* unit) {
     if (d.metres && !(setup.calibration && setup.calibration->metric()))
-        return Error{"metres need a known length on a frame of this take", {}, {}, "draw one in Footage"};
+        return Error{say("measure", "metres need a known length on a frame of this take"),
+                     {},
+                     {},
+                     say("measure", "draw one in Footage")};
     const auto upright = [&](Pixel p) {
         return setup.calibration ? setup.calibration->upright(p.vector()) : p.vector();
     };
@@ -287,7 +291,10 @@ Result<MovingPoint> movingPoint(const MeasureDefinition& d, const Motion& motion
     };
     const auto here = against(frame);
     if (!here)
-        return Error{spoken(missing) + " is not marked", "frame " + std::to_string(frame.value), {}, {}};
+        return Error{fill(say("measure", "%1 is not marked"), {spoken(missing)}),
+                     fill(say("measure", "frame %1"), {std::to_string(frame.value)}),
+                     {},
+                     {}};
     double length = 1.0, relative = 0.0;
     if (unit) {
         length = unit->length;
@@ -295,7 +302,10 @@ Result<MovingPoint> movingPoint(const MeasureDefinition& d, const Motion& motion
     } else if (!d.per.empty()) {
         const auto a = place(d.per[0], frame), b = place(d.per[1], frame);
         if (!a || !b)
-            return Error{spoken(missing) + " is not marked", "frame " + std::to_string(frame.value), {}, {}};
+            return Error{fill(say("measure", "%1 is not marked"), {spoken(missing)}),
+                         fill(say("measure", "frame %1"), {std::to_string(frame.value)}),
+                         {},
+                         {}};
         length = (a->at - b->at).norm();
         relative = std::sqrt(a->sigma + b->sigma) / length;
     }
@@ -312,8 +322,10 @@ Result<MovingPoint> movingPoint(const MeasureDefinition& d, const Motion& motion
     const auto before = against(frame - 1), after = against(frame + 1);
     const FrameIndex a = before ? frame - 1 : frame, b = after ? frame + 1 : frame;
     if (a == b)
-        return Error{
-            "its speed cannot be read: no frame beside it is marked", "frame " + std::to_string(frame.value), {}, {}};
+        return Error{say("measure", "its speed cannot be read: no frame beside it is marked"),
+                     fill(say("measure", "frame %1"), {std::to_string(frame.value)}),
+                     {},
+                     {}};
     const double dt = motion.time().real(b).value - motion.time().real(a).value;
     out.velocity = ((after ? after->at : here->at) - (before ? before->at : here->at)) / (dt * length);
     const double perSecond = (b - a) / dt * (b - a == 1 ? 2.0 : 1.0) / length;
@@ -333,19 +345,21 @@ Result<MovingPoint> movingPoint(const MeasureDefinition& d, const Motion& motion
         }
     out.scale = std::hypot(out.scale, out.scaleShared);
     if (!out.velocity.allFinite() || !std::isfinite(out.speed))
-        return Error{"two marks of this measure lie on one another", "frame " + std::to_string(frame.value), {}, {}};
+        return Error{say("measure", "two marks of this measure lie on one another"),
+                     fill(say("measure", "frame %1"), {std::to_string(frame.value)}),
+                     {},
+                     {}};
     return out;
 }
 
 Result<Reading> readSpeed(const MeasureDefinition& d, const Motion& motion, FrameIndex frame, const ViewSetup& setup) {
     if (!motion.time().captureKnown())
-        return Error{"the capture rate of this take is not set, so no speed can be read", {}, {}, {}};
+        return Error{say("measure", "the capture rate of this take is not set, so no speed can be read"), {}, {}, {}};
     std::optional<Eigen::Vector2d> along;
     if (d.direction) {
         along = inPicture(*d.direction, setup);
         if (!along)
-            return Error{
-                "this view cannot show the direction \"" + enumName(kDirectionNames, *d.direction) + "\"", {}, {}, {}};
+            return Error{refusedByDirection(*d.direction), {}, {}, {}};
     }
     const auto p = movingPoint(d, motion, frame, setup);
     if (!p)
@@ -365,10 +379,10 @@ Result<std::vector<MovingPoint>> movingPoints(const MeasureDefinition& d, const 
                                               FrameIndex last, const ViewSetup& setup) {
     const int all = last - first + 1;
     if (all < 2)
-        return Error{"\"" + d.until + "\" does not lie after \"" + d.at + "\"", {}, {}, {}};
+        return Error{fill(say("measure", "\"%1\" does not lie after \"%2\""), {d.until, d.at}), {}, {}, {}};
     const auto unit = unitLengthOver(d, motion, first, last, setup);
     if (!unit)
-        return Error{"the segment that is its unit of length is not marked", {}, {}, {}};
+        return Error{say("measure", "the segment that is its unit of length is not marked"), {}, {}, {}};
     std::vector<MovingPoint> points;
     std::string why;
     for (FrameIndex f = first; f <= last; f = f + 1) {
@@ -387,7 +401,7 @@ MeasureValue evaluateMovement(const MeasureDefinition& d, const Motion& motion, 
                               const PlacedPosition& until, const ViewSetup& setup) {
     const auto& time = motion.time();
     if (d.kind == MeasureKind::dwell && !time.captureKnown())
-        return refuse(d, "the capture rate of this take is not set, so no time can be read");
+        return refuse(d, say("measure", "the capture rate of this take is not set, so no time can be read"));
     const auto read = movingPoints(d, motion, from.frame, until.frame, setup);
     if (!read)
         return refuse(d, read.error().text());
@@ -397,7 +411,7 @@ MeasureValue evaluateMovement(const MeasureDefinition& d, const Motion& motion, 
     for (const auto& p : points) {
         v.draft = v.draft || p.draft;
         if (p.filled)
-            v.reason = "read from a filled gap, in part";
+            v.reason = say("measure", "read from a filled gap, in part");
     }
     v.frames = {points.front().frame, points.back().frame};
     double own = 0.0, scale = 0.0, shared = 0.0;
@@ -436,7 +450,7 @@ MeasureValue evaluateMovement(const MeasureDefinition& d, const Motion& motion, 
             for (const auto& p : points)
                 reach = std::max(reach, (p.at - points.front().at).norm());
             if (!(reach > 6.0 * own) || !(length > 0.0))
-                return refuse(d, "it does not move clearly more than its marks are unsure");
+                return refuse(d, say("measure", "it does not move clearly more than its marks are unsure"));
             v.value = std::min(1.0, chord.norm() / length);
             // An end's error moves the chord along itself and the way along its tangent: on a straight way alike, so
             // that they cancel.

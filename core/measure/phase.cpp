@@ -1,4 +1,5 @@
 #include "core/measure/phase.h"
+#include "core/words/say.h"
 
 #include "core/measure/extreme.h"
 #include "core/measure/movement.h"
@@ -41,9 +42,9 @@ MeasureValue evaluateOver(const MeasureDefinition& d, const Motion& motion, cons
     const auto& time = motion.time();
     const int all = until.frame - from.frame + 1;
     if (all < 2)
-        return refuse(d, "\"" + d.until + "\" does not lie after \"" + d.at + "\"");
+        return refuse(d, fill(say("measure", "\"%1\" does not lie after \"%2\""), {d.until, d.at}));
     if (isTime(d) && !time.captureKnown())
-        return refuse(d, "the capture rate of this take is not set, so no time can be read");
+        return refuse(d, say("measure", "the capture rate of this take is not set, so no time can be read"));
     std::vector<Sample> samples;
     std::vector<double> own, lost;
     std::vector<std::vector<double>> alike; // by frame: what the reps' common errors do there
@@ -67,7 +68,7 @@ MeasureValue evaluateOver(const MeasureDefinition& d, const Motion& motion, cons
         lost.push_back(r->lost);
         v.draft = v.draft || r->draft;
         if (r->filled)
-            v.reason = "read from a filled gap, in part";
+            v.reason = say("measure", "read from a filled gap, in part");
     }
     if (const auto few = tooFewRead(samples.size(), all, why))
         return refuse(d, few->text());
@@ -156,7 +157,7 @@ MeasureValue evaluateOver(const MeasureDefinition& d, const Motion& motion, cons
         const Extreme e = extreme(true);
         const Sample& end = samples.back();
         if (!(e.value > 0.0))
-            return refuse(d, "it never rises above 0");
+            return refuse(d, say("measure", "it never rises above 0"));
         v.value = shiftedEnd(samples.size() - 1, samples.size() - 2, until) / e.value;
         v.uShared = commonOf([&](std::size_t i) {
             return ((i + 1 == alike.size() ? 1.0 : 0.0) - (i == e.at ? v.value : 0.0)) / e.value;
@@ -217,7 +218,7 @@ MeasureValue evaluateJustBefore(const MeasureDefinition& d, const Motion& motion
     const bool speed = d.kind == MeasureKind::speed;
     const auto& time = motion.time();
     if (speed && !time.captureKnown())
-        return refuse(d, "the capture rate of this take is not set, so no speed can be read");
+        return refuse(d, say("measure", "the capture rate of this take is not set, so no speed can be read"));
     const int degree = speed ? 3 : 2;
     const double period = time.realPeriod(at.frame), window = std::max(0.12, (2.0 * degree + 1.0) * period);
     const double contact = time.real(at.frame).value + at.shift;
@@ -238,8 +239,9 @@ MeasureValue evaluateJustBefore(const MeasureDefinition& d, const Motion& motion
     std::string why;
     for (FrameIndex f = first; f <= last; f = f + 1) {
         if (speed) {
-            const auto p = unit ? movingPoint(d, jitter, f, setup, &*unit)
-                                : Result<MovingPoint>(Error{"its unit of length is not marked", {}, {}, {}});
+            const auto p =
+                unit ? movingPoint(d, jitter, f, setup, &*unit)
+                     : Result<MovingPoint>(Error{say("measure", "its unit of length is not marked"), {}, {}, {}});
             if (!p) {
                 why = why.empty() ? p.error().text() : why;
                 continue;
@@ -279,7 +281,7 @@ MeasureValue evaluateJustBefore(const MeasureDefinition& d, const Motion& motion
         const Eigen::Vector2d velocity(fit.slope, other.slope), bend(fit.bend, other.bend);
         std::optional<Eigen::Vector2d> along;
         if (d.direction && !(along = inPicture(*d.direction, setup)))
-            return refuse(d, "this view cannot show the direction \"" + enumName(kDirectionNames, *d.direction) + "\"");
+            return refuse(d, refusedByDirection(*d.direction));
         v.value = along ? velocity.dot(*along) : velocity.norm();
         const Eigen::Vector2d way = along ? *along : Eigen::Vector2d(velocity.normalized());
         v.rate = bend.dot(way);

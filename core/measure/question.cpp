@@ -1,4 +1,5 @@
 #include "core/measure/question.h"
+#include "core/words/say.h"
 
 #include "core/measure/geometry.h"
 #include "core/statistics/numbers.h"
@@ -18,6 +19,15 @@ constexpr double kFewestErrors = 6.0; // between the two ends of a direction
 // Differences of angles near ±180° and of lengths alike: the short way round for degrees.
 double apart(double a, double b, bool degrees) {
     return degrees ? std::remainder(a - b, 360.0) : a - b;
+}
+
+// How far the third point lies from the line through the first two: + above it, for an upright line to the right of it.
+double aboveLine(const Points& p) {
+    const Eigen::Vector2d along = (p[1] - p[0]).normalized();
+    Eigen::Vector2d up(along.y(), -along.x()); // pictures have y downwards
+    if (up.y() > 1e-9 || (std::abs(up.y()) <= 1e-9 && up.x() < 0.0))
+        up = -up;
+    return (p[2] - p[0]).dot(up);
 }
 
 class Asked {
@@ -44,21 +54,22 @@ public:
             }
         a.u = std::sqrt(square);
         if (!std::isfinite(a.value) || !std::isfinite(a.u))
-            a = {kind, 0.0, 0.0, unit, "these points give no number"};
+            a = {kind, 0.0, 0.0, unit, say("ask", "these points give no number")};
         m_answers.push_back(a);
     }
     /// A direction is needed of each of these pairs of points.
-    void direction(const char* kind, const std::vector<std::pair<std::size_t, std::size_t>>& pairs, const Formula& f) {
+    void direction(const char* kind, const std::vector<std::pair<std::size_t, std::size_t>>& pairs, const Formula& f,
+                   const std::string& unit = "°", bool degrees = true) {
         const Points clicked = all();
         for (const auto& [a, b] : pairs)
             if ((clicked[a] - clicked[b]).norm() < kFewestErrors * m_q.sigma) {
-                m_answers.push_back({kind, 0.0, 0.0, "°",
-                                     "the points are " + fixed((clicked[a] - clicked[b]).norm(), 1) +
-                                         " px apart, which with ± " + general(m_q.sigma, 2) +
-                                         " px a point gives no direction"});
+                m_answers.push_back(
+                    {kind, 0.0, 0.0, unit,
+                     fill(say("ask", "the points are %1 px apart, which with ± %2 px a point gives no direction"),
+                          {figure((clicked[a] - clicked[b]).norm(), 1), general(m_q.sigma, 2)})});
                 return;
             }
-        measure(kind, "°", f, true);
+        measure(kind, unit, f, degrees);
     }
     void add(Answer answer) { m_answers.push_back(std::move(answer)); }
     [[nodiscard]] std::string length() const { return m_q.calibration && m_q.calibration->metric() ? "m" : "px"; }
@@ -68,13 +79,13 @@ public:
         const FrameIndex first = m_q.frame, second = *m_q.second;
         const double seconds = m_time.real(second).value - m_time.real(first).value;
         const double u = std::hypot(m_time.instantError(first), m_time.instantError(second));
-        const char* unknown = "the capture rate is not known, so no time can be told";
+        const std::string unknown = say("ask", "the capture rate is not known, so no time can be told");
         const bool known = m_time.captureKnown();
         const auto timed = [&](const char* kind, double value, double error, const std::string& unit) {
             if (!known)
                 m_answers.push_back({kind, 0.0, 0.0, unit, unknown});
             else if (seconds == 0.0)
-                m_answers.push_back({kind, 0.0, 0.0, unit, "both are one frame"});
+                m_answers.push_back({kind, 0.0, 0.0, unit, say("ask", "both are one frame")});
             else
                 m_answers.push_back({kind, value, error, unit, {}});
         };
@@ -122,16 +133,20 @@ private:
 
 Result<std::vector<Answer>> ask(const Question& q, const Timebase& time) {
     if (q.points.size() > 4)
-        return Error{"more than four points cannot be answered together", {}, {}, {}, ErrorKind::wrongUse};
-    if (!q.secondPoints.empty() && q.secondPoints.size() != q.points.size())
         return Error{
-            "there must be as many points on the second frame as on the first", {}, {}, {}, ErrorKind::wrongUse};
+            say("measure", "more than four points cannot be answered together"), {}, {}, {}, ErrorKind::wrongUse};
+    if (!q.secondPoints.empty() && q.secondPoints.size() != q.points.size())
+        return Error{say("measure", "there must be as many points on the second frame as on the first"),
+                     {},
+                     {},
+                     {},
+                     ErrorKind::wrongUse};
     if (!(q.sigma >= 0.0))
-        return Error{"a click's error is a number from 0 on", {}, {}, {}, ErrorKind::wrongUse};
+        return Error{say("measure", "a click's error is a number from 0 on"), {}, {}, {}, ErrorKind::wrongUse};
     for (const auto* list : {&q.points, &q.secondPoints})
         for (const auto& p : *list)
             if (!std::isfinite(p.x) || !std::isfinite(p.y))
-                return Error{"a point's place must be two numbers", {}, {}, {}, ErrorKind::wrongUse};
+                return Error{say("measure", "a point's place must be two numbers"), {}, {}, {}, ErrorKind::wrongUse};
     Asked asked(q, time);
     if (q.second) {
         asked.twoFrames();
@@ -150,6 +165,7 @@ Result<std::vector<Answer>> ask(const Question& q, const Timebase& time) {
     case 3:
         asked.direction("angle", {{0, 1}, {1, 2}},
                         [](const Points& p) { return includedAngle(p[0], p[1], p[2]).value; });
+        asked.direction("distance", {{0, 1}}, aboveLine, asked.length(), false);
         break;
     case 4:
         asked.measure(

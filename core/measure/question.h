@@ -26,8 +26,8 @@ struct Question {
 
 /// One thing that the points can answer, or why it cannot be had.
 struct Answer {
-    std::string
-        kind; ///< "length", "lean", "tilt", "angle", "between", "ratio", "way", "speed", "turned", "time", "rate"
+    std::string kind; ///< "length", "lean", "tilt", "angle", "distance", "between", "ratio", "way", "speed", "turned",
+                      ///< "time", "rate"
     double value = 0.0;
     double u = 0.0; ///< standard uncertainty
     std::string unit;
@@ -35,7 +35,8 @@ struct Answer {
 };
 
 /// Two points: length, lean (of first→second from the vertical, −180..180°, + = to the right), tilt (against the
-/// horizontal, −90..90°, + = rises to the right). Three: angle at the second, 0..180°. Four: length a–b over c–d, and
+/// horizontal, −90..90°, + = rises to the right). Three: angle at the second, 0..180°, and the distance of the third
+/// from the line through the first two (+ = above it; of an upright line: to the right). Four: length a–b over c–d, and
 /// the angle between a→b and c→d. The same points on two frames: the way of the first and its speed, and how far
 /// first→second turned. Two frames: the time between them, and cycles a minute when they were counted. Uncertainty is
 /// first order (JCGM 100:2008, 5.1.2) with independent points; an instant's is period/√12. A direction is refused when

@@ -1,4 +1,5 @@
 #include "core/measure/reading.h"
+#include "core/words/say.h"
 
 #include "core/measure/movement.h"
 
@@ -178,19 +179,24 @@ Result<Reading> readAt(const MeasureDefinition& d, const Motion& motion, FrameIn
     if (asked) {
         const auto direction = inPicture(*asked, setup);
         if (!direction)
-            return Error{
-                "this view cannot show the direction \"" + enumName(kDirectionNames, *asked) + "\"", {}, {}, {}};
+            return Error{refusedByDirection(*asked), {}, {}, {}};
         f.direction = *direction;
     }
     if (d.metres && !(setup.calibration && setup.calibration->metric()))
-        return Error{"metres need a known length on a frame of this take", {}, {}, "draw one in Footage"};
+        return Error{say("measure", "metres need a known length on a frame of this take"),
+                     {},
+                     {},
+                     say("measure", "draw one in Footage")};
     Points base;
     std::vector<double> sigma, own, biases;
     Reading r;
     for (const auto& landmark : names) {
         const auto sample = motion.at(landmark, frame);
         if (!sample)
-            return Error{spoken(landmark) + " is not marked", "frame " + std::to_string(frame.value), {}, {}};
+            return Error{fill(say("measure", "%1 is not marked"), {spoken(landmark)}),
+                         fill(say("measure", "frame %1"), {std::to_string(frame.value)}),
+                         {},
+                         {}};
         base.push_back(sample->at.vector());
         sigma.push_back(sample->sigma);
         own.push_back(std::min(sample->own, sample->sigma));
@@ -247,7 +253,11 @@ Result<Reading> readAt(const MeasureDefinition& d, const Motion& motion, FrameIn
             const double apart =
                 std::abs((Formula::point(f.points[3], there) - Formula::point(f.points[2], there)).x());
             if (apart < 0.5 * full)
-                return Error{"as seen from here one stands behind the other: film from the side of both", {}, {}, {}};
+                return Error{
+                    say("measure", "as seen from here one stands behind the other: film from the side of both"),
+                    {},
+                    {},
+                    {}};
         }
         double ofEnds =
             0.0; // squares, of the width and, scaled by the width's share, of the segment that stands for it
@@ -265,7 +275,11 @@ Result<Reading> readAt(const MeasureDefinition& d, const Motion& motion, FrameIn
             return toDegrees(Radians(d.kind == MeasureKind::turn ? std::acos(cut) : std::asin(cut))).value;
         };
         if (share > 1.0 + 3.0 * u)
-            return Error{"the line is wider than its full width: the full width or the segment is wrong", {}, {}, {}};
+            return Error{
+                say("measure", "the line is wider than its full width: the full width or the segment is wrong"),
+                {},
+                {},
+                {}};
         const auto widest = [&](double by) {
             return std::max(std::abs(angle(share - by) - angle(share)), std::abs(angle(share) - angle(share + by)));
         };
@@ -286,7 +300,10 @@ Result<Reading> readAt(const MeasureDefinition& d, const Motion& motion, FrameIn
     r.u = std::sqrt(variance);
     r.own = std::min(r.u, std::sqrt(ownVariance));
     if (!std::isfinite(r.value) || !std::isfinite(r.u))
-        return Error{"two marks of this measure lie on one another", "frame " + std::to_string(frame.value), {}, {}};
+        return Error{say("measure", "two marks of this measure lie on one another"),
+                     fill(say("measure", "frame %1"), {std::to_string(frame.value)}),
+                     {},
+                     {}};
     return r;
 }
 

@@ -1,4 +1,5 @@
 #include "core/measure/smoothness.h"
+#include "core/words/say.h"
 
 #include "core/measure/chain.h"
 
@@ -162,7 +163,8 @@ MeasureValue evaluateSmoothness(const MeasureDefinition& d, const Motion& motion
     const std::size_t n = samples->size();
     const double rate = static_cast<double>(n - 1) / span;
     if (rate < 20.0)
-        return refuse(d, "this film is too slow: smoothness is read from what happens up to 10 times a second");
+        return refuse(
+            d, say("measure", "this film is too slow: smoothness is read from what happens up to 10 times a second"));
     // At even steps: the film's own need not be.
     std::vector<double> speeds, errors, without; // what is left of a speed when its noise is taken off
     const bool point = d.points.size() == 1;     // moves in a plane, a segment only turns
@@ -200,7 +202,8 @@ MeasureValue evaluateSmoothness(const MeasureDefinition& d, const Motion& motion
     const double loudest =
         std::sqrt(*std::max_element(power.begin() + static_cast<std::ptrdiff_t>(power.size() / 2), power.end()));
     if (!(loudest < kLoudestNoise * top))
-        return refuse(d, "jerks cannot be told from errors of its marks: film it larger or mark it more closely");
+        return refuse(
+            d, say("measure", "jerks cannot be told from errors of its marks: film it larger or mark it more closely"));
     MeasureValue v;
     v.measure = d.id;
     const auto value = [&](std::span<const double> of) {

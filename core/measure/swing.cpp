@@ -1,4 +1,5 @@
 #include "core/measure/swing.h"
+#include "core/words/say.h"
 
 #include <algorithm>
 #include <cmath>
@@ -79,9 +80,9 @@ MeasureValue wayOfEnd(const MeasureDefinition& d, const Motion& motion, const Pl
         out.sigma = std::hypot(p.sigma, reach * b->sigma / length);
         v.draft = v.draft || p.draft || b->draft;
         if (p.filled || b->filled)
-            v.reason = "read from a filled gap, in part";
+            v.reason = say("measure", "read from a filled gap, in part");
         if (!out.velocity.allFinite())
-            return refuse(d, "the two ends of the body's axis lie on one another");
+            return refuse(d, say("measure", "the two ends of the body's axis lie on one another"));
         seen.push_back(out);
     }
     if (const auto few = tooFewRead(seen.size(), until.frame - from.frame + 1, {}))
@@ -106,7 +107,7 @@ MeasureValue wayOfEnd(const MeasureDefinition& d, const Motion& motion, const Pl
 MeasureValue evaluateSwing(const MeasureDefinition& d, const Motion& motion, const PlacedPosition& from,
                            const PlacedPosition& until, const ViewSetup& setup) {
     if (until.frame - from.frame < 2)
-        return refuse(d, "\"" + d.until + "\" does not lie after \"" + d.at + "\"");
+        return refuse(d, fill(say("measure", "\"%1\" does not lie after \"%2\""), {d.until, d.at}));
     MeasureValue v = d.aspect == Aspect::share ? shareOfTurn(d, motion, from, until, setup)
                                                : wayOfEnd(d, motion, from, until, setup);
     if (v.refused)

@@ -1,4 +1,5 @@
 #include "core/measure/times.h"
+#include "core/words/say.h"
 
 #include "core/measure/movement.h"
 
@@ -12,7 +13,7 @@ Result<Instants> instantsOf(const MeasureDefinition& d, const Positions& positio
     for (const auto& id : positionsOf(d)) {
         const auto p = positions.find(id);
         if (p == positions.end())
-            return Error{"key position \"" + id + "\" is not placed", {}, {}, {}};
+            return Error{fill(say("measure", "key position \"%1\" is not placed"), {id}), {}, {}, {}};
         out.at[id] = time.real(p->second.frame).value + p->second.shift;
         out.errors[id] = instantError(p->second, time);
         out.frames.push_back(p->second.frame);
@@ -38,7 +39,7 @@ double errorOf(const Instants& instants, const std::function<double(const std::m
 MeasureValue evaluateInterval(const MeasureDefinition& d, const Positions& positions, const Timebase& time) {
     const bool ratio = d.aspect == Aspect::ratio;
     if (!ratio && !time.captureKnown())
-        return refuse(d, "the capture rate of this take is not set, so no time can be read");
+        return refuse(d, say("measure", "the capture rate of this take is not set, so no time can be read"));
     const auto instants = instantsOf(d, positions, time);
     if (!instants)
         return refuse(d, instants.error().text());
@@ -47,7 +48,7 @@ MeasureValue evaluateInterval(const MeasureDefinition& d, const Positions& posit
         return ratio ? span / (t.at(d.events[1]) - t.at(d.events[0])) : span;
     };
     if (ratio && !(instants->at.at(d.events[1]) > instants->at.at(d.events[0])))
-        return refuse(d, "\"" + d.events[1] + "\" does not lie after \"" + d.events[0] + "\"");
+        return refuse(d, fill(say("measure", "\"%1\" does not lie after \"%2\""), {d.events[1], d.events[0]}));
     MeasureValue v;
     v.measure = d.id;
     v.value = figure(instants->at);

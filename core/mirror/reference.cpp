@@ -1,4 +1,5 @@
 #include "core/mirror/reference.h"
+#include "core/words/say.h"
 
 #include "core/measure/derived.h"
 
@@ -9,6 +10,12 @@
 
 namespace riflesso {
 namespace {
+
+// It would be read on a film from the right side.
+bool otherViewWanted(const MeasureDefinition& d, const std::string& refused) {
+    return refused.find(refusedByView(d)) != std::string::npos ||
+           (d.direction && refused.find(refusedByDirection(*d.direction)) != std::string::npos);
+}
 
 // 95 % one-sided point of the normal distribution: the distance from an edge, in u, that decides.
 constexpr double kDecidingDistance = 1.645;
@@ -36,10 +43,11 @@ Advised adviceFor(const Deviation& d, const std::vector<MeasuredRep>& reps) {
     marks /= n;
     time /= n;
     if (d.value.drafts > 0 && marks > time)
-        return {Advice::markAgain, "it rests on a draft: correct the points it reads, where Marking asks for them"};
+        return {Advice::markAgain,
+                say("advice", "it rests on a draft: correct the points it reads, where Marking asks for them")};
     // Nearer to the edge than a tenth of the tolerance no instrument helps: it *is* at the edge.
     if (wanted < 0.06 * d.band.scale)
-        return {Advice::atTheEdge, "it lies at the very edge of the band; treat it as just good enough"};
+        return {Advice::atTheEdge, say("advice", "it lies at the very edge of the band; treat it as just good enough")};
     const double between = d.value.reps > 1 ? std::max(0.0, d.value.sd * d.value.sd - marks - time) : 0.0;
     const double needReps = std::ceil((marks + time + between) / (wanted * wanted));
     if (time > marks && time > between) {
@@ -50,14 +58,16 @@ Advised adviceFor(const Deviation& d, const std::vector<MeasuredRep>& reps) {
                 rate = rep.captureRate;
         if (rate && room > 0) {
             const double need = rate->value * std::sqrt(time / room);
-            return {Advice::fasterFilm,
-                    "this film is too slow to judge it: film at " + number(need / 10.0) + "0 Hz or more"};
+            return {Advice::fasterFilm, fill(say("advice", "this film is too slow to judge it: film at %1 Hz or more"),
+                                             {number(need / 10.0) + "0"})};
         }
-        return {Advice::fasterFilm, "this film is too slow to judge it: film at a higher capture rate"};
+        return {Advice::fasterFilm, say("advice", "this film is too slow to judge it: film at a higher capture rate")};
     }
     if (marks > between && d.value.reps >= 3)
-        return {Advice::markAgain, "mark its points again with more care, or the frames beside them too"};
-    return {Advice::moreReps, "mark more reps: about " + number(std::max(needReps, n + 1)) + " in all would decide it"};
+        return {Advice::markAgain,
+                say("advice", "mark its points again with more care, or the frames beside them too")};
+    return {Advice::moreReps, fill(say("advice", "mark more reps: about %1 in all would decide it"),
+                                   {number(std::max(needReps, n + 1))})};
 }
 
 } // namespace
@@ -111,7 +121,7 @@ MeasuredValue gather(const std::string& measure, const std::vector<MeasuredRep>&
                 out.refused = reason;
             }
         if (out.refused.empty())
-            out.refused = "no rep is marked";
+            out.refused = say("advice", "no rep is marked");
     }
     return out;
 }
@@ -121,7 +131,7 @@ MeasuredValue gather(const MeasureDefinition& d, const std::vector<MeasuredRep>&
         return gather(d.id, reps);
     MeasuredValue out;
     if (d.base.empty()) {
-        out.refused = "the measure that it is read of is not known";
+        out.refused = say("advice", "the measure that it is read of is not known");
         return out;
     }
     const MeasuredValue base = gather(d.base.front()->id, reps);
@@ -137,8 +147,8 @@ MeasuredValue gather(const MeasureDefinition& d, const std::vector<MeasuredRep>&
     const auto drift = driftOf(when, values);
     if (d.kind == MeasureKind::spread ? !spread : !drift) {
         out.refused = base.reps == 0  ? base.refused
-                      : base.reps < 3 ? "needs three reps or more"
-                                      : "the reps are all of one time";
+                      : base.reps < 3 ? say("advice", "needs three reps or more")
+                                      : say("advice", "the reps are all of one time");
         return out;
     }
     out.reps = base.reps;
@@ -160,7 +170,8 @@ Result<Band> bandOf(const BlueprintMeasure& measure, const Target& target, const
     }
     const MeasuredValue m = gather(measure.definition, model);
     if (m.reps == 0)
-        return Error{"the model has no value for it (" + m.refused + ")", measure.definition.id, {}, {}};
+        return Error{
+            fill(say("advice", "the model has no value for it (%1)"), {m.refused}), measure.definition.id, {}, {}};
     const double half = std::max(isAcrossReps(measure.definition.kind) ? 0.0 : target.k * m.sd, target.floor);
     return Band{m.mean - half, m.mean + half, half};
 }
@@ -241,7 +252,7 @@ std::vector<Deviation> compare(const Blueprint& blueprint, const std::vector<Mea
         d.value = gather(m.definition, athlete);
         const Target* target = targetFor(m, options.school, options.situation);
         if (!target) {
-            d.reason = "no target for this school";
+            d.reason = say("advice", "no target for this school");
         } else {
             d.source = target->source;
             d.school = target->school;
@@ -268,9 +279,9 @@ std::vector<Deviation> compare(const Blueprint& blueprint, const std::vector<Mea
                 d.advice = advised.advice;
                 d.adviceText = advised.text;
             }
-        } else if (d.value.reps == 0 && d.value.refused.find(" view") != std::string::npos) {
+        } else if (d.value.reps == 0 && otherViewWanted(m.definition, d.value.refused)) {
             d.advice = Advice::otherView;
-            d.adviceText = "film it " + fromWhere(m.definition.view);
+            d.adviceText = fill(say("advice", "film it %1"), {fromWhere(m.definition.view)});
         }
         out.push_back(std::move(d));
     }

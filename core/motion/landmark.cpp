@@ -1,4 +1,5 @@
 #include "core/motion/landmark.h"
+#include "core/words/say.h"
 
 #include <algorithm>
 #include <array>
@@ -152,7 +153,18 @@ std::string spoken(std::string_view landmark) {
     if (startsWith(s, "scene_"))
         s = s.substr(6);
     std::replace(s.begin(), s.end(), '_', ' ');
-    return ofOther(landmark) ? "other's " + s : s;
+    const auto sided = [&s](const char* side, const std::string& said) {
+        return startsWith(s, side) ? std::optional(fill(said, {word(s.substr(std::string_view(side).size()))}))
+                                   : std::nullopt;
+    };
+    std::string out;
+    if (const auto left = sided("left ", say("landmark", "left %1")))
+        out = *left;
+    else if (const auto right = sided("right ", say("landmark", "right %1")))
+        out = *right;
+    else
+        out = word(s);
+    return ofOther(landmark) ? fill(say("landmark", "other's %1"), {out}) : out;
 }
 
 } // namespace riflesso

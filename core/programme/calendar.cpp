@@ -1,5 +1,7 @@
 #include "core/programme/calendar.h"
 
+#include "core/words/say.h"
+
 #include <algorithm>
 #include <charconv>
 #include <cstdio>
@@ -45,6 +47,8 @@ std::vector<const Drill*> ladderOf(const Blueprint& blueprint, const Fault& faul
 }
 
 std::string dayWords(Day day) {
+    if (const auto language = languageInUse(); language && language->day)
+        return language->day(day);
     static const char* const weekdays[] = {"Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"};
     static const char* const months[] = {"Jan", "Feb", "Mar", "Apr", "May", "Jun",
                                          "Jul", "Aug", "Sep", "Oct", "Nov", "Dec"};

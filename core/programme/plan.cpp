@@ -1,4 +1,5 @@
 #include "core/programme/plan.h"
+#include "core/words/say.h"
 
 #include "core/programme/plan_parts.h"
 #include "core/programme/support.h"
@@ -17,7 +18,8 @@ std::string quoted(const Blueprint& blueprint, const std::string& drill) {
 }
 
 std::string minuteWords(double minutes) {
-    return fixed(minutes, minutes == std::round(minutes) ? 0 : 1) + (minutes == 1.0 ? " minute" : " minutes");
+    return minutes == 1.0 ? say("plan", "1 minute")
+                          : fill(say("plan", "%1 minutes"), {figure(minutes, minutes == std::round(minutes) ? 0 : 1)});
 }
 
 // Goes through the plan rule by rule.
@@ -66,14 +68,15 @@ private:
         const double there = availableOn(m_in, day), needed = minutesOf(all);
         const auto wd = static_cast<std::size_t>(weekdayOf(day));
         if (std::find(m_in.competitions.begin(), m_in.competitions.end(), day) != m_in.competitions.end())
-            add(Rule::restDay, day, all, "a competition; nothing is practised that day");
+            add(Rule::restDay, day, all, say("plan", "a competition; nothing is practised that day"));
         else if (m_in.minutes[wd] == 0)
-            add(Rule::restDay, day, all, "a day of rest, the brief gives it no minutes");
+            add(Rule::restDay, day, all, say("plan", "a day of rest, the brief gives it no minutes"));
         else if (needed > there + 1e-9)
             add(Rule::minutes, day, all,
-                minuteWords(there) + (there == 1.0 ? " is" : " are") + " there, " +
-                    (all.size() == 1 ? "this block needs " : "these " + std::to_string(all.size()) + " blocks need ") +
-                    fixed(needed, needed == std::round(needed) ? 0 : 1));
+                fill(there == 1.0 ? say("plan", "%1 is there, ") : say("plan", "%1 are there, "),
+                     {minuteWords(there)}) +
+                    fill(sayCount("plan", "these %n blocks need %1", "this block needs %1", all.size()),
+                         {figure(needed, needed == std::round(needed) ? 0 : 1)}));
         std::map<std::string, std::vector<std::size_t>> same;
         std::vector<std::size_t> home;
         for (const auto i : all) {
@@ -82,37 +85,41 @@ private:
             if (b.kind == BlockKind::home)
                 home.push_back(i);
             if (m_in.banned.contains(b.drill))
-                add(Rule::ban, day, {i}, quoted(m_blueprint, b.drill) + " is banned for this athlete");
+                add(Rule::ban, day, {i},
+                    fill(say("plan", "%1 is banned for this athlete"), {quoted(m_blueprint, b.drill)}));
             const Drill* d = m_blueprint.drill(b.drill);
             if (!d || b.kind == BlockKind::support)
                 continue;
             if (d->partner && m_in.alone[wd])
-                add(Rule::partner, day, {i}, quoted(m_blueprint, b.drill) + " needs a partner, who is not there");
+                add(Rule::partner, day, {i},
+                    fill(say("plan", "%1 needs a partner, who is not there"), {quoted(m_blueprint, b.drill)}));
             if (!equipped(m_in, *d))
-                add(Rule::equipment, day, {i}, quoted(m_blueprint, b.drill) + " needs what is not at hand");
+                add(Rule::equipment, day, {i},
+                    fill(say("plan", "%1 needs what is not at hand"), {quoted(m_blueprint, b.drill)}));
             const auto allowed = stageAllowed(m_blueprint, m_in, m_blocks, b.fault, day);
             if (allowed && d->stage > *allowed)
                 add(Rule::stage, day, {i},
-                    quoted(m_blueprint, b.drill) + " is of the stage “" +
-                        std::string(kStageNames[static_cast<std::size_t>(d->stage)]) + "”; practice has come to “" +
-                        std::string(kStageNames[static_cast<std::size_t>(*allowed)]) + "” by then");
+                    fill(say("plan", "%1 is of the stage “%2”; practice has come to “%3” by then"),
+                         {quoted(m_blueprint, b.drill), word(kStageNames[static_cast<std::size_t>(d->stage)]),
+                          word(kStageNames[static_cast<std::size_t>(*allowed)])}));
             if (const auto since = quietSince(m_in, day);
                 since && !m_in.known.contains(b.drill) && !appearsBefore(b.drill, *since))
                 add(Rule::fresh, day, {i},
-                    quoted(m_blueprint, b.drill) + " would be new " +
-                        (regimeOf(m_in.regime).nothingNew ? "in a time of competitions"
-                                                          : "within two weeks of a competition"));
+                    fill(regimeOf(m_in.regime).nothingNew
+                             ? say("plan", "%1 would be new in a time of competitions")
+                             : say("plan", "%1 would be new within two weeks of a competition"),
+                         {quoted(m_blueprint, b.drill)}));
         }
         for (const auto& [drill, list] : same)
             if (list.size() > 1)
-                add(Rule::twice, day, list, quoted(m_blueprint, drill) + " is there twice");
+                add(Rule::twice, day, list, fill(say("plan", "%1 is there twice"), {quoted(m_blueprint, drill)}));
         if (home.size() > 1)
-            add(Rule::twice, day, home, "two things to do at home on one day");
+            add(Rule::twice, day, home, say("plan", "two things to do at home on one day"));
         if (const auto it = m_sessions.find(day); it != m_sessions.end())
             if (const double most = regimeOf(m_in.regime).mostMinutes; minutesOf(it->second) > most + 1e-9)
                 add(Rule::bout, day, it->second,
-                    minuteWords(minutesOf(it->second)) + " at once; little and often means " + minuteWords(most) +
-                        " at most");
+                    fill(say("plan", "%1 at once; little and often means %2 at most"),
+                         {minuteWords(minutesOf(it->second)), minuteWords(most)}));
     }
     [[nodiscard]] bool appearsBefore(const std::string& drill, Day day) const {
         return std::any_of(m_blocks.begin(), m_blocks.end(), [&](const PlannedBlock& b) {
@@ -136,12 +143,13 @@ private:
                 within += all[i] - all[k] < days(7);
             if (within > regime.perWeek)
                 add(Rule::sessions, all[i], m_sessions.at(all[i]),
-                    "session " + std::to_string(within) + " in seven days; “" + std::string(regime.name) + "” means " +
-                        std::to_string(regime.perWeek));
+                    fill(say("plan", "session %1 in seven days; “%2” means %3"),
+                         {std::to_string(within), word(regime.name), std::to_string(regime.perWeek)}));
             if (i > 0 && all[i] - all[i - 1] < days(regime.gapDays))
                 add(Rule::gap, all[i], m_sessions.at(all[i]),
-                    std::to_string((all[i] - all[i - 1]).count()) + " days after the last session; “" +
-                        std::string(regime.name) + "” wants " + std::to_string(regime.gapDays));
+                    fill(say("plan", "%1 days after the last session; “%2” wants %3"),
+                         {std::to_string((all[i] - all[i - 1]).count()), word(regime.name),
+                          std::to_string(regime.gapDays)}));
         }
     }
     void checkShares() {
@@ -153,8 +161,8 @@ private:
         for (const auto& [monday, list] : weeks)
             if (const double most = shareOf(m_in); minutesOf(list) > most + 1e-9)
                 add(Rule::share, m_blocks[list.back()].day, list,
-                    "technique takes " + fixed(minutesOf(list), 0) + " minutes of this week, " + fixed(most, 0) +
-                        " are its share");
+                    fill(say("plan", "technique takes %1 minutes of this week, %2 are its share"),
+                         {figure(minutesOf(list), 0), figure(most, 0)}));
     }
     void checkLoad() {
         std::map<Day, std::vector<std::size_t>> heavy;
@@ -164,7 +172,7 @@ private:
                     heavy[day].push_back(i);
         for (const auto& [day, list] : heavy)
             if (heavy.contains(day - days(1)))
-                add(Rule::load, day, list, "full speed on two days running");
+                add(Rule::load, day, list, say("plan", "full speed on two days running"));
     }
     void checkFocus() {
         std::vector<std::string> faults;
@@ -176,7 +184,7 @@ private:
                     continue;
                 faults.push_back(b.fault);
                 if (faults.size() > kMostFocus)
-                    add(Rule::focus, day, {i}, "a third thing to work on; two at most");
+                    add(Rule::focus, day, {i}, say("plan", "a third thing to work on; two at most"));
             }
     }
 
@@ -308,7 +316,9 @@ std::optional<WayOut> wayOutOf(const Blueprint& blueprint, const PlanInput& in, 
         return std::nullopt;
     const auto& b = blocks[best->block];
     const std::string what = quoted(blueprint, b.drill) + " (" + minuteWords(b.minutes) + ")";
-    return WayOut{best->block, best->day, best->day ? what + " to " + dayWords(*best->day) : "leave " + what + " out"};
+    return WayOut{best->block, best->day,
+                  best->day ? fill(say("plan", "%1 to %2"), {what, dayWords(*best->day)})
+                            : fill(say("plan", "leave %1 out"), {what})};
 }
 
 } // namespace riflesso

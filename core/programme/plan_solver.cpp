@@ -4,6 +4,7 @@
 #include "core/programme/plan.h"
 #include "core/programme/plan_parts.h"
 #include "core/programme/support.h"
+#include "core/words/say.h"
 
 #include <glpk.h>
 
@@ -429,7 +430,7 @@ void explain(const Blueprint& blueprint, const PlanInput& in, Plan& plan) {
     for (auto& b : plan.blocks) {
         if (b.kind == BlockKind::support) { // says itself what it is for
             if (const SupportWork* work = supportWork(b.drill); work && b.rules.empty())
-                b.rules = {"beside the technique", std::string(work->caution)};
+                b.rules = {say("plan", "beside the technique"), word(work->caution)};
             continue;
         }
         b.rules.clear();
@@ -438,21 +439,21 @@ void explain(const Blueprint& blueprint, const PlanInput& in, Plan& plan) {
         const auto allowed = stageAllowed(blueprint, in, {}, b.fault, in.from); // the easiest there is may lie higher
         b.forecast = b.stage > std::max(now, allowed.value_or(now));
         if (b.locked)
-            b.rules.push_back("laid by hand");
+            b.rules.push_back(say("plan", "laid by hand"));
         if (b.kind == BlockKind::home)
-            b.rules.push_back("two minutes a day at home");
+            b.rules.push_back(say("plan", "two minutes a day at home"));
         else
-            b.rules.push_back(std::string(regimeOf(in.regime).why));
+            b.rules.push_back(word(regimeOf(in.regime).why));
         if (availableOn(in, b.day) >= b.minutes)
-            b.rules.push_back("fits the " + std::to_string(in.minutes[static_cast<std::size_t>(weekdayOf(b.day))]) +
-                              " minutes of this day");
+            b.rules.push_back(fill(say("plan", "fits the %1 minutes of this day"),
+                                   {std::to_string(in.minutes[static_cast<std::size_t>(weekdayOf(b.day))])}));
         if (b.forecast)
-            b.rules.push_back("a forecast: only when the gate below agrees");
+            b.rules.push_back(say("plan", "a forecast: only when the gate below agrees"));
         const Drill* d = blueprint.drill(b.drill);
         if (d && !d->contrast.empty() && b.kind == BlockKind::session)
-            b.rules.push_back("right and wrong felt side by side, early");
+            b.rules.push_back(say("plan", "right and wrong felt side by side, early"));
         if (quietSince(in, b.day))
-            b.rules.push_back("known before; attention goes to the target");
+            b.rules.push_back(say("plan", "known before; attention goes to the target"));
     }
     plan.breaches = breachesOf(blueprint, in, plan.blocks);
     std::erase_if(plan.breaches, [](const Breach& b) { return b.accepted; });
@@ -461,13 +462,13 @@ void explain(const Blueprint& blueprint, const PlanInput& in, Plan& plan) {
 // What can be said before anything is laid; false when nothing can be laid.
 bool begin(const Blueprint& blueprint, const PlanInput& in, const Solver& solver, Plan& plan) {
     if (in.focus.empty()) {
-        plan.notes.push_back("No focus yet: mark a rep and read the findings first.");
+        plan.notes.push_back(say("plan", "No focus yet: mark a rep and read the findings first."));
         return false;
     }
     if (!in.agreed)
         plan.notes.push_back(
-            "The athlete does not want to rebuild this now. Talk first: without agreement there is one "
-            "trial week, strengths, or another focus.");
+            say("plan", "The athlete does not want to rebuild this now. Talk first: without agreement there is one "
+                        "trial week, strengths, or another focus."));
     bool any = false, equippedAny = false;
     for (const Fault* f : solver.faults())
         for (const Drill* d : ladderOf(blueprint, *f)) {
@@ -480,16 +481,19 @@ bool begin(const Blueprint& blueprint, const PlanInput& in, const Solver& solver
                 plan.ladder.push_back(d->id);
         }
     if (!any)
-        plan.infeasible = "The blueprint has no drill for this focus: add one in the workshop.";
+        plan.infeasible = say("plan", "The blueprint has no drill for this focus: add one in the workshop.");
     else if (!equippedAny)
-        plan.infeasible = "No drill for this fits the equipment and partner at hand, or all are banned: relax that.";
+        plan.infeasible =
+            say("plan", "No drill for this fits the equipment and partner at hand, or all are banned: relax that.");
     else if (std::all_of(in.minutes.begin(), in.minutes.end(), [](int m) { return m <= 0; }))
-        plan.infeasible = "The brief gives no minutes on any weekday: enter the minutes the athlete will really give.";
+        plan.infeasible =
+            say("plan", "The brief gives no minutes on any weekday: enter the minutes the athlete will really give.");
     for (const Day c : in.competitions)
         if (c >= in.from && c - in.from < days(in.days + kQuietDays)) {
-            plan.notes.push_back("Competition on " + isoDate(c) +
-                                 ": nothing new in the two weeks before it. What is owned goes on, with attention on "
-                                 "the target: trial, not repair.");
+            plan.notes.push_back(
+                fill(say("plan", "Competition on %1: nothing new in the two weeks before it. What is owned "
+                                 "goes on, with attention on the target: trial, not repair."),
+                     {isoDate(c)}));
             break;
         }
     return plan.infeasible.empty();
@@ -528,9 +532,9 @@ Plan replan(const Blueprint& blueprint, const PlanInput& in, Day first, Day last
             if (kept.empty())
                 plan.infeasible =
                     plan.notes.empty() || in.competitions.empty()
-                        ? "No drill fits the minutes of any day: give one day more minutes."
-                        : "Every day of these weeks lies within two weeks of a competition and nothing is owned yet: "
-                          "wait, or relax that rule knowingly.";
+                        ? say("plan", "No drill fits the minutes of any day: give one day more minutes.")
+                        : say("plan", "Every day of these weeks lies within two weeks of a competition and nothing is "
+                                      "owned yet: wait, or relax that rule knowingly.");
         }
         plan.blocks = std::move(kept);
         plan.proven = solver.proven();

@@ -1,4 +1,5 @@
 #include "core/progress/gate.h"
+#include "core/words/say.h"
 
 #include "core/statistics/distributions.h"
 
@@ -46,27 +47,28 @@ Gate gate(const std::vector<GateBlock>& blocks, Day today, const GateOptions& o)
     g.pGood = now.good;
     g.pPoor = now.poor;
     g.pEasy = now.easy;
-    const std::string count = std::to_string(hits) + " good of " + std::to_string(counted);
+    const std::string count = fill(say("progress", "%1 good of %2"), {std::to_string(hits), std::to_string(counted)});
     if (counted < o.fewest) {
         g.more = o.fewest - counted;
-        g.words = counted == 0 ? "Count " + std::to_string(g.more) + " reps first."
-                               : count + ": count " + std::to_string(g.more) + " more before deciding.";
+        g.words = counted == 0
+                      ? fill(say("gate", "Count %1 reps first."), {std::to_string(g.more)})
+                      : fill(say("gate", "%1: count %2 more before deciding."), {count, std::to_string(g.more)});
         return g;
     }
     if (up(now)) {
         g.answer = GateAnswer::stepUp;
-        g.words = count + ": step up.";
+        g.words = fill(say("gate", "%1: step up."), {count});
         return g;
     }
     if (now.poor >= o.stepAt) {
         g.answer = GateAnswer::stepDown;
-        g.words = count + ": make it easier, one stage down.";
+        g.words = fill(say("gate", "%1: make it easier, one stage down."), {count});
         return g;
     }
     // Surely within the zone: this is where it is learnt.
     const auto within = [&](const Posterior& p) { return 1.0 - p.easy - p.poor >= o.stepAt; };
     g.answer = GateAnswer::stay;
-    g.words = count + ": stay, this is where it is learnt.";
+    g.words = fill(say("gate", "%1: stay, this is where it is learnt."), {count});
     if (within(now))
         return g;
     // Undecided with enough reps: would more of the same decide it soon?
@@ -76,8 +78,9 @@ Gate gate(const std::vector<GateBlock>& blocks, Day today, const GateOptions& o)
         if (up(later) || later.poor >= o.stepAt) {
             g.answer = GateAnswer::countMore;
             g.more = more;
-            g.words =
-                count + ": count " + std::to_string(more) + " more before stepping " + (up(later) ? "up." : "down.");
+            g.words = fill(up(later) ? say("gate", "%1: count %2 more before stepping up.")
+                                     : say("gate", "%1: count %2 more before stepping down."),
+                           {count, std::to_string(more)});
             return g;
         }
         if (within(later))

@@ -1,4 +1,5 @@
 #include "core/progress/history.h"
+#include "core/words/say.h"
 
 #include "core/statistics/numbers.h"
 #include "core/statistics/summary.h"
@@ -58,7 +59,7 @@ History historyOf(std::vector<HistoryPoint> points) {
         errors.push_back(p.u);
     }
     if (dates.size() < 3) {
-        out.words = "From fewer than three dates nothing can be told.";
+        out.words = say("progress", "From fewer than three dates nothing can be told.");
         return out;
     }
     const double unit = *median(errors);
@@ -101,18 +102,18 @@ History historyOf(std::vector<HistoryPoint> points) {
         out.change = steps[order.front()].change;
         out.u = steps[order.front()].u;
         out.words =
-            "It changed at once, by " + general(out.change, 3) + " ± " + general(out.u, 2) + ", most likely by " +
-            isoDate(*out.day) +
-            (out.days.size() > 1 ? " (" + isoDate(out.days.front()) + " to " + isoDate(out.days.back()) + ")" : "") +
-            ".";
+            fill(out.days.size() > 1 ? say("progress", "It changed at once, by %1 ± %2, most likely by %3 (%4 to %5).")
+                                     : say("progress", "It changed at once, by %1 ± %2, most likely by %3."),
+                 {general(out.change, 3), general(out.u, 2), isoDate(*out.day), isoDate(out.days.front()),
+                  isoDate(out.days.back())});
     } else if (out.pDrift > out.pNothing) {
         out.kind = HistoryKind::drift;
         out.change = drift.change;
         out.u = drift.u;
-        out.words = "It moved little by little, by " + general(out.change, 3) + " ± " + general(out.u, 2) + " in " +
-                    std::to_string(static_cast<int>(span)) + " days.";
+        out.words = fill(say("progress", "It moved little by little, by %1 ± %2 in %3 days."),
+                         {general(out.change, 3), general(out.u, 2), std::to_string(static_cast<int>(span))});
     } else {
-        out.words = "Nothing moved that these errors would show.";
+        out.words = say("progress", "Nothing moved that these errors would show.");
     }
     return out;
 }

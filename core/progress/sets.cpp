@@ -1,4 +1,5 @@
 #include "core/progress/sets.h"
+#include "core/words/say.h"
 
 #include "core/statistics/multiple.h"
 #include "core/statistics/numbers.h"
@@ -154,14 +155,17 @@ std::string inWords(const std::vector<SetChange>& changes) {
             ++still;
             continue;
         }
-        out += c.measure + " moved by " + (c.change < 0.0 ? "" : "+") + general(c.change, 3) + " (" +
-               fixed(c.meanBefore, 2) + " to " + fixed(c.meanAfter, 2) + ", ± " + general(c.u, 2) + "). ";
+        out += fill(say("sets", "%1 moved by %2 (%3 to %4, ± %5). "),
+                    {c.measure, (c.change < 0.0 ? "" : "+") + general(c.change, 3), figure(c.meanBefore, 2),
+                     figure(c.meanAfter, 2), general(c.u, 2)});
     }
     if (changes.empty())
-        return "The two sets have no measure in common.";
+        return say("sets", "The two sets have no measure in common.");
     if (still > 0)
-        out += (out.empty() ? "Nothing" : "Nothing else") + std::string(" can be told from ") + std::to_string(fewest) +
-               (fewest == 1 ? " rep." : " reps.");
+        out += out.empty() ? sayCount("sets", "Nothing can be told from %n reps.", "Nothing can be told from %n rep.",
+                                      std::size_t(fewest))
+                           : sayCount("sets", "Nothing else can be told from %n reps.",
+                                      "Nothing else can be told from %n rep.", std::size_t(fewest));
     else if (!out.empty())
         out.pop_back();
     return out;
@@ -179,7 +183,7 @@ BreakPoint whereItBreaks(const std::vector<StageCount>& counts, double sure) {
         out.stages.push_back(s);
     }
     if (out.stages.empty()) {
-        out.words = "No reps yet.";
+        out.words = say("sets", "No reps yet.");
         return out;
     }
     std::vector<std::size_t> block;
@@ -212,12 +216,15 @@ BreakPoint whereItBreaks(const std::vector<StageCount>& counts, double sure) {
             }
         }
     }
-    out.words = out.owned ? "Owned up to " + *out.owned : "Not owned at any stage yet";
-    out.words += out.breaks ? ", breaks at " + *out.breaks + "." : ", no break seen.";
+    out.words =
+        out.owned ? fill(say("sets", "Owned up to %1"), {word(*out.owned)}) : say("sets", "Not owned at any stage yet");
+    out.words +=
+        out.breaks ? fill(say("sets", ", breaks at %1."), {word(*out.breaks)}) : say("sets", ", no break seen.");
     if (!out.unsure.empty() && out.more > 0)
-        out.words += " Not enough reps yet: " + std::to_string(out.more) + " more of " + out.unsure + ".";
+        out.words +=
+            fill(say("sets", " Not enough reps yet: %1 more of %2."), {std::to_string(out.more), word(out.unsure)});
     else if (!out.unsure.empty())
-        out.words += " In between at " + out.unsure + ": this is where it is learnt.";
+        out.words += fill(say("sets", " In between at %1: this is where it is learnt."), {word(out.unsure)});
     return out;
 }
 

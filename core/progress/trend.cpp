@@ -1,4 +1,5 @@
 #include "core/progress/trend.h"
+#include "core/words/say.h"
 
 #include "core/statistics/numbers.h"
 
@@ -21,19 +22,19 @@ Change changeBetween(const TrendPoint& before, const TrendPoint& after, const Ba
                           : std::hypot(before.u, after.u));
     const double was = distanceOutside(before.value, band);
     const double is = distanceOutside(after.value, band);
-    const std::string numbers = std::string("moved by ") + (c.change < 0.0 ? "" : "+") + general(c.change, 3) +
-                                ", the smallest change worth believing is " + general(c.mdc, 2);
+    const std::string numbers = fill(say("progress", "moved by %1, the smallest change worth believing is %2"),
+                                     {(c.change < 0.0 ? "" : "+") + general(c.change, 3), general(c.mdc, 2)});
     if (std::abs(c.change) <= c.mdc) {
-        c.words = std::string("Within the marking error: ") + numbers + ".";
+        c.words = fill(say("progress", "Within the marking error: %1."), {numbers});
     } else if (is < was) {
         c.movement = Movement::towards;
-        c.words = std::string("Really better: ") + numbers + ".";
+        c.words = fill(say("progress", "Really better: %1."), {numbers});
     } else if (is > was) {
         c.movement = Movement::away;
-        c.words = std::string("Really worse: ") + numbers + ".";
+        c.words = fill(say("progress", "Really worse: %1."), {numbers});
     } else {
         c.movement = Movement::towards;
-        c.words = std::string("Moved, and still inside the band: ") + numbers + ".";
+        c.words = fill(say("progress", "Moved, and still inside the band: %1."), {numbers});
     }
     return c;
 }

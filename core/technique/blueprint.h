@@ -156,7 +156,7 @@ struct Drill {
     std::string speed; ///< "walking speed", "full"
 };
 
-/// What an athlete has to answer: "short and easy", "deep and late".
+/// What an athlete has to answer: "a late set", "the opponent retreats".
 struct Situation {
     std::string id;
     std::string name;
@@ -205,6 +205,8 @@ struct Blueprint {
     std::vector<Situation> situations;
     std::vector<Profile> profiles;
     GateZones gate{};
+    /// What its texts are in other languages, by code ("it") and by the text as it stands here; see inLanguage().
+    std::map<std::string, std::map<std::string, std::string>> languages{};
 
     [[nodiscard]] const BlueprintMeasure* measure(std::string_view id) const;
     [[nodiscard]] const Fault* fault(std::string_view id) const;

@@ -1,4 +1,5 @@
 #include "core/technique/position_finder.h"
+#include "core/words/say.h"
 
 #include "core/motion/smoothing.h"
 #include "core/statistics/summary.h"
@@ -16,7 +17,9 @@ constexpr int kFewest = 8;         // samples below which no rule is tried
 constexpr double kMain = 0.40;     // share of the greatest speed that a movement must reach to be the one meant
 constexpr double kSmooth = 12.0;   // Hz, for finding the way about; fits use the values themselves
 constexpr double kSeenShare = 0.7; // of the weight of a movement's flank that must be marked
-const char* const kHiddenThere = "its points are hidden or unmarked just there";
+std::string hiddenThere() {
+    return say("peg", "its points are hidden or unmarked just there");
+}
 constexpr double kModelError = 0.3; // of a frame: no curve is exactly what the model says
 
 Error cannot(std::string why) {
@@ -99,7 +102,7 @@ double meanOf(const std::vector<double>& v, std::size_t from, std::size_t to) {
 Result<FoundInstant> smoothEdge(const Grid& g, bool end) {
     const auto peak = firstMainPeak(g.speed);
     if (!peak)
-        return cannot("nothing moves that way");
+        return cannot(say("peg", "nothing moves that way"));
     const double most = g.speed[*peak];
     std::size_t a = *peak, b = *peak;
     while (a > 0 && g.speed[a] > 0.04 * most)
@@ -112,7 +115,7 @@ Result<FoundInstant> smoothEdge(const Grid& g, bool end) {
                  high = meanOf(g.v, b, std::min(g.size() - 1, b + rest / 2));
     const double way = high - low;
     if (!(way > 6.0 * g.noise) || !(way > 0.0))
-        return cannot("it does not move clearly more than the marks are unsure");
+        return cannot(say("peg", "it does not move clearly more than the marks are unsure"));
     // u = S⁻¹(share) is a straight line over time for a minimum-jerk curve: fitted on the near side of the movement.
     // What is not marked has no weight, what is unsure has little.
     double sw = 0, st = 0, su = 0, stt = 0, stu = 0, all = 0, known = 0, unsure = 0;
@@ -141,10 +144,10 @@ Result<FoundInstant> smoothEdge(const Grid& g, bool end) {
     }
     const double det = sw * stt - st * st;
     if (n < 4 || !(det > 0.0))
-        return cannot("the movement is over in too few frames");
+        return cannot(say("peg", "the movement is over in too few frames"));
     const double rate = (sw * stu - st * su) / det, offset = (su - rate * st) / sw;
     if (!(rate > 0.0))
-        return cannot("nothing moves that way");
+        return cannot(say("peg", "nothing moves that way"));
     const double target = end ? 1.0 : 0.0;
     FoundInstant out;
     out.time = (target - offset) / rate;
@@ -168,16 +171,16 @@ Result<FoundInstant> smoothEdge(const Grid& g, bool end) {
                                    g.bridged.begin() + static_cast<std::ptrdiff_t>(restTo) + 1, true);
     if (known < kSeenShare * all || 2 * hidden > static_cast<std::ptrdiff_t>(restTo - restFrom + 1)) {
         out.sure = false;
-        out.why = kHiddenThere;
+        out.why = hiddenThere();
     }
     if (way < 15.0 * g.noise) {
         out.sure = false;
-        out.why = "the movement is small against the error of the marks";
+        out.why = say("peg", "the movement is small against the error of the marks");
     }
     if ((!end && a == 0 && out.time < g.t.front()) || (end && b + 1 == g.size() && out.time > g.t.back())) {
         out.sure = false;
-        out.why = end ? "the movement does not come to rest before the rep ends"
-                      : "the movement is under way when the rep begins";
+        out.why = end ? say("peg", "the movement does not come to rest before the rep ends")
+                      : say("peg", "the movement is under way when the rep begins");
     }
     return out;
 }
@@ -207,11 +210,11 @@ double bendMisfit(const Grid& g, std::size_t from, std::size_t to, double at, bo
 Result<FoundInstant> bend(const Grid& g, bool lands) {
     const auto peak = firstMainPeak(g.change);
     if (!peak)
-        return cannot("nothing breaks away or stops");
+        return cannot(say("peg", "nothing breaks away or stops"));
     const auto reach = static_cast<std::size_t>(std::max(4.0, 0.09 / g.step));
     const std::size_t from = *peak >= reach ? *peak - reach : 0, to = std::min(g.size() - 1, *peak + reach);
     if (to - from < 6)
-        return cannot("the film is too slow to show the bend");
+        return cannot(say("peg", "the film is too slow to show the bend"));
     double best = 1e300, at = g.t[*peak];
     const double fine = g.step / 10.0;
     std::vector<std::pair<double, double>> profile;
@@ -239,7 +242,7 @@ Result<FoundInstant> bend(const Grid& g, bool lands) {
     out.sigma = std::max(wide, 0.5 * fine);
     if (!(jump * 0.03 > 3.0 * std::max(g.noise, std::sqrt(variance)))) {
         out.sure = false;
-        out.why = "the bend is small against the error of the marks";
+        out.why = say("peg", "the bend is small against the error of the marks");
     }
     // Marks on either side, and some right beside it: a straight bridge has bends at its ends that nobody has seen.
     int before = 0, after = 0;
@@ -252,11 +255,11 @@ Result<FoundInstant> bend(const Grid& g, bool lands) {
     }
     if (!beside || before < 4 || after < 4) {
         out.sure = false;
-        out.why = kHiddenThere;
+        out.why = hiddenThere();
     }
     if (peak == std::size_t{0} || at <= g.t[from] + 2.5 * g.step || at >= g.t[to] - 2.5 * g.step) {
         out.sure = false;
-        out.why = "the bend lies at the edge of what was looked at";
+        out.why = say("peg", "the bend lies at the edge of what was looked at");
     }
     return out;
 }
@@ -267,7 +270,7 @@ Result<FoundInstant> top(const Grid& g) {
     out.time = g.t[at];
     if (at == 0 || at + 1 == g.size()) {
         out.sure = false;
-        out.why = "the greatest value lies at the end of what was looked at";
+        out.why = say("peg", "the greatest value lies at the end of what was looked at");
         out.sigma = 2.0 * g.step;
         return out;
     }
@@ -283,14 +286,14 @@ Result<FoundInstant> top(const Grid& g) {
     }
     const Eigen::Vector3d p = h.ldlt().solve(y);
     if (!(p[2] < 0.0))
-        return cannot("the curve has no clear top");
+        return cannot(say("peg", "the curve has no clear top"));
     const double d = std::clamp(-p[1] / (2.0 * p[2]), g.t[from] - g.t[at], g.t[to] - g.t[at]);
     out.time = g.t[at] + d;
     const double uSlope = g.noise * std::sqrt(std::max(0.0, h.inverse()(1, 1)));
     out.sigma = uSlope / (2.0 * -p[2]);
     if (out.sigma > 4.0 * g.step) {
         out.sure = false;
-        out.why = "the top is flat: any of several frames could be it";
+        out.why = say("peg", "the top is flat: any of several frames could be it");
     }
     return out;
 }
@@ -306,7 +309,7 @@ Result<FoundInstant> crossing(const Grid& g, double level) {
             out.sigma = g.noise / std::max(1e-9, g.speed[i]);
             return out;
         }
-    return cannot("the level is not crossed");
+    return cannot(say("peg", "the level is not crossed"));
 }
 
 } // namespace
@@ -317,7 +320,7 @@ Result<std::vector<RuleSample>> ruleSeries(const SeriesSpec& spec, const Motion&
     if (spec.direction) {
         direction = inPicture(*spec.direction, setup);
         if (!direction)
-            return cannot("this view cannot show the direction \"" + enumName(kDirectionNames, *spec.direction) + "\"");
+            return cannot(refusedByDirection(*spec.direction));
     }
     std::vector<std::vector<LandmarkName>> points;
     for (const auto& p : spec.points) {
@@ -394,8 +397,8 @@ Result<std::vector<RuleSample>> ruleSeries(const SeriesSpec& spec, const Motion&
         for (const auto& names : points)
             for (const auto& name : names)
                 if (!motion.tracks().contains(name) || motion.tracks().at(name).samples.size() < kFewest)
-                    return cannot("the " + spoken(name) + " is not marked on enough frames");
-        return cannot("its points are not marked together on enough frames");
+                    return cannot(fill(say("peg", "the %1 is not marked on enough frames"), {spoken(name)}));
+        return cannot(say("peg", "its points are not marked together on enough frames"));
     }
     return out;
 }
@@ -407,7 +410,7 @@ Result<FoundInstant> findInstant(const PositionRule& rule, std::span<const RuleS
     const double sign = rule.kind == RuleKind::lands ? (rule.falling ? 1.0 : -1.0) : down ? -1.0 : 1.0;
     const auto g = gridOf(samples, sign);
     if (!g)
-        return cannot("its points are not marked together on enough frames");
+        return cannot(say("peg", "its points are not marked together on enough frames"));
     Result<FoundInstant> found = cannot("");
     switch (rule.kind) {
     case RuleKind::begins:
@@ -438,12 +441,12 @@ Result<FoundInstant> findInstant(const PositionRule& rule, std::span<const RuleS
                 (!nearest || std::abs(s - about) < std::abs(*nearest - about)))
                 nearest = &s;
         if (!nearest)
-            return cannot("no strike is heard there");
+            return cannot(say("peg", "no strike is heard there"));
         // Sound takes 3 ms a metre: from memory 343 m/s; a camera stands some metres away.
         FoundInstant heard{*nearest, std::max(0.004, g->step / std::sqrt(12.0)), true, {}};
         if (std::abs(*nearest - about) > 0.12) {
             heard.sure = false;
-            heard.why = "what is heard lies far from what is seen";
+            heard.why = say("peg", "what is heard lies far from what is seen");
         }
         found = heard;
         break;
@@ -456,12 +459,12 @@ Result<FoundInstant> findInstant(const PositionRule& rule, std::span<const RuleS
         for (std::size_t i = 0; i < g->size(); ++i)
             if (g->bridged[i] && std::abs(g->t[i] - found->time) < 2.5 * g->step) {
                 found->sure = false;
-                found->why = kHiddenThere;
+                found->why = hiddenThere();
             }
     found->sigma = std::hypot(found->sigma, kModelError * g->step);
     if (found->sigma > 2.0 * g->step && found->sure) {
         found->sure = false;
-        found->why = "the curve leaves several frames open";
+        found->why = say("peg", "the curve leaves several frames open");
     }
     return found;
 }

@@ -1,6 +1,7 @@
 // Key positions of a rep from its rules, and what the analyst's own pegs teach about them.
 
 #include "core/technique/position_finder.h"
+#include "core/words/say.h"
 
 #include "core/statistics/summary.h"
 
@@ -113,7 +114,7 @@ std::map<PositionId, PositionProposal> proposePositions(const Blueprint& bluepri
                 p.sigma = std::hypot(p.sigma, *drift);
                 if (p.sure && p.sigma > 2.0 * period) {
                     p.sure = false;
-                    p.why = "it rests on a draft: look at the frame";
+                    p.why = say("peg", "it rests on a draft: look at the frame");
                 }
             }
             for (const auto* other : {&rule.after, &rule.before})
@@ -121,7 +122,7 @@ std::map<PositionId, PositionProposal> proposePositions(const Blueprint& bluepri
                     it != out.end() && !it->second.sure && p.sure &&
                     std::abs(it->second.time - p.time) < 3.0 * std::max(it->second.sigma, 3.0 * period)) {
                     p.sure = false;
-                    p.why = "“" + blueprint.position(*other)->name + "”, on which it leans, is unsure";
+                    p.why = fill(say("peg", "“%1”, on which it leans, is unsure"), {blueprint.position(*other)->name});
                 }
             if (const auto lesson = lessons.find(position.id); lesson != lessons.end() && lesson->second.reps > 0) {
                 // A few reps teach a little: the bias is drawn to nothing by as much as it is unsure.
@@ -145,7 +146,7 @@ std::map<PositionId, PositionProposal> proposePositions(const Blueprint& bluepri
             continue;
         if (before && position.rule->after == whose->id && it->second.time < before->time - 2.0 * it->second.sigma) {
             it->second.sure = false;
-            it->second.why = "it comes out before “" + whose->name + "”";
+            it->second.why = fill(say("peg", "it comes out before “%1”"), {whose->name});
         }
         before = &it->second;
         whose = &position;
@@ -155,7 +156,7 @@ std::map<PositionId, PositionProposal> proposePositions(const Blueprint& bluepri
             p.sigma = std::max(p.sigma, 3.0 * time.realPeriod(p.frame));
     for (const auto& position : blueprint.positions)
         if (position.rule && reasons && !out.contains(position.id) && !reasons->contains(position.id))
-            (*reasons)[position.id] = "the position it leans on was not found";
+            (*reasons)[position.id] = say("peg", "the position it leans on was not found");
     return out;
 }
 

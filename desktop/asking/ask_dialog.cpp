@@ -1,5 +1,6 @@
 #include "desktop/asking/ask_dialog.h"
 
+#include "casebook/from_question.h"
 #include "casebook/text.h"
 #include "core/statistics/numbers.h"
 #include "desktop/parts/card.h"
@@ -26,6 +27,10 @@ QString kindWords(const std::string& kind) {
         return AskDialog::tr("tilt from the level, + rises to the right");
     if (kind == "angle")
         return AskDialog::tr("angle at the second point");
+    if (kind == "distance")
+        return AskDialog::tr("distance of the third from the line through the others, + above it");
+    if (kind == "rate")
+        return AskDialog::tr("cycles a minute");
     if (kind == "ratio")
         return AskDialog::tr("first length over second");
     if (kind == "between")
@@ -46,7 +51,7 @@ QString answerText(const Answer& a) {
         return q(a.refused);
     const std::string unit = a.unit == "1" ? "" : a.unit == "°" ? "°" : " " + a.unit;
     const int digits = std::clamp(1 - static_cast<int>(std::floor(std::log10(std::max(1e-9, a.u)))), 0, 4);
-    return QString::fromUtf8("%1 ± %2%3").arg(q(fixed(a.value, digits)), q(fixed(a.u, digits)), q(unit));
+    return QString::fromUtf8("%1 ± %2%3").arg(shownFigure(a.value, digits), shownFigure(a.u, digits), q(unit));
 }
 
 } // namespace
@@ -97,6 +102,17 @@ Pixel AskView::caught(QPointF at) const {
     return best;
 }
 
+std::vector<LandmarkName> AskView::caughtBy() const {
+    std::vector<LandmarkName> out(m_points.size());
+    if (const auto marks = m_bench.data().marks.find(m_take); marks != m_bench.data().marks.end())
+        for (std::size_t i = 0; i < m_points.size(); ++i)
+            for (const auto& [name, track] : marks->second)
+                if (const auto mark = track.find(m_frame);
+                    mark != track.end() && mark->second.at.x == m_points[i].x && mark->second.at.y == m_points[i].y)
+                    out[i] = name;
+    return out;
+}
+
 void AskView::pointerPressed(QPointF at, Qt::KeyboardModifiers) {
     for (std::size_t i = 0; i < m_points.size(); ++i)
         if (std::hypot(m_points[i].x - at.x(), m_points[i].y - at.y()) < near()) {
@@ -115,7 +131,7 @@ void AskView::pointerPressed(QPointF at, Qt::KeyboardModifiers) {
 void AskView::pointerMoved(QPointF at, bool pressed) {
     if (!pressed || m_held < 0)
         return;
-    m_points[static_cast<std::size_t>(m_held)] = {at.x(), at.y()};
+    m_points[static_cast<std::size_t>(m_held)] = caught(at);
     update();
     emit pointsChanged();
 }
@@ -162,13 +178,22 @@ AskDialog::AskDialog(Workbench& bench, QWidget* parent) : QDialog(parent), m_ben
     m_time->setToolTip(tr("Keeps these points; step to another frame and click the same ones again."));
     m_keep = new QPushButton(tr("Keep it as a finding"));
     m_keep->setObjectName("askKeep");
+    m_begin = new QPushButton(tr("Begin a technique with it (W)"));
+    m_begin->setObjectName("askBegin");
+    m_begin->setToolTip(
+        tr("Opens the workshop with a new blueprint whose first measure is this one. Its points must be "
+           "marked landmarks."));
+    auto* cycle = new QPushButton(tr("Count a cycle (C)"));
+    cycle->setObjectName("askCycle");
+    cycle->setToolTip(
+        tr("Step to the same moment of each cycle and count it: the first press is where counting begins."));
     auto* again = new QPushButton(tr("Clear"));
     auto* close = new QPushButton(tr("Close"));
     auto* card = new Card(tr("What these points can answer"));
     card->body()->addWidget(m_where);
     card->body()->addWidget(m_answers);
     card->body()->addStretch();
-    for (auto* b : {m_time, m_keep, again, close}) {
+    for (auto* b : {m_time, cycle, m_keep, m_begin, again, close}) {
         b->setAutoDefault(false);
         b->setFocusPolicy(Qt::NoFocus); // the keys belong to the frame
         card->body()->addWidget(b);
@@ -182,10 +207,13 @@ AskDialog::AskDialog(Workbench& bench, QWidget* parent) : QDialog(parent), m_ben
     connect(m_keep, &QPushButton::clicked, this, &AskDialog::keep);
     connect(again, &QPushButton::clicked, this, [this] {
         m_first = -1;
+        m_cycles = 0;
         m_firstPoints.clear();
         m_view->setOther({});
         m_view->setPoints({});
     });
+    connect(cycle, &QPushButton::clicked, this, &AskDialog::countCycle);
+    connect(m_begin, &QPushButton::clicked, this, &AskDialog::beginTechnique);
     connect(close, &QPushButton::clicked, this, &QDialog::reject);
     goTo(bench.frame());
 }
@@ -199,7 +227,27 @@ void AskDialog::goTo(int frame) {
     answer();
 }
 
+// The first press is where counting begins; each later one on another frame is a cycle more.
+void AskDialog::countCycle() {
+    if (m_first < 0) {
+        overTime();
+        m_cycles = 0;
+    } else if (m_frame != (m_cycles == 0 ? m_first : m_counted)) {
+        ++m_cycles;
+    }
+    m_counted = m_frame;
+    answer();
+}
+
+void AskDialog::beginTechnique() {
+    if (!m_blueprint)
+        return;
+    emit techniqueBegun(*m_blueprint);
+    accept();
+}
+
 void AskDialog::overTime() {
+    m_cycles = 0;
     if (m_first < 0) {
         m_first = m_frame;
         m_firstPoints = m_view->points();
@@ -228,6 +276,12 @@ void AskDialog::answer() {
         if (m_view->points().size() == m_firstPoints.size())
             ask.secondPoints = m_view->points();
     }
+    if (m_cycles > 0) { // counted up to there, wherever one looks now
+        if (m_counted != m_frame)
+            ask.secondPoints.clear();
+        ask.second = FrameIndex(m_counted);
+        ask.cycles = m_cycles;
+    }
     const auto calibration = calibrationOf(take->second);
     if (calibration && *calibration)
         ask.calibration = calibration->get();
@@ -236,9 +290,12 @@ void AskDialog::answer() {
                          ? tr("Frame %1 of “%2”. Two points: a length, a lean. Three: an angle. Four: two lines.")
                                .arg(m_frame + 1)
                                .arg(q(take->second.title))
-                         : tr("Frames %1 and %2. Click the same points again, or only read the time.")
+                         : (m_cycles > 0
+                                ? tr("Frames %1 and %2: %3 counted. Click the same points again, or go on counting.")
+                                : tr("Frames %1 and %2. Click the same points again, or only read the time."))
                                .arg(m_first + 1)
-                               .arg(m_frame + 1));
+                               .arg((m_cycles > 0 ? m_counted : m_frame) + 1)
+                               .arg(counted(m_cycles, tr("cycle"), tr("cycles"))));
     QString html;
     QStringList words;
     if (answers)
@@ -252,6 +309,13 @@ void AskDialog::answer() {
         }
     m_answers->setText(html);
     m_words = words.join(", ");
+    m_blueprint.reset();
+    if (answers && m_first < 0)
+        for (const auto& a : *answers)
+            if (!m_blueprint)
+                m_blueprint = blueprintFrom(a, m_view->caughtBy(), m_bench.data().brief.athlete.handedness,
+                                            take->second.facing, tr("New technique").toStdString());
+    m_begin->setEnabled(m_blueprint.has_value());
     m_keep->setEnabled(!words.isEmpty());
     m_time->setText(m_first < 0 ? tr("And on another frame (T)") : tr("One frame only (T)"));
 }
@@ -293,6 +357,12 @@ void AskDialog::keyPressEvent(QKeyEvent* e) {
         break;
     case Qt::Key_T:
         overTime();
+        break;
+    case Qt::Key_C:
+        countCycle();
+        break;
+    case Qt::Key_W:
+        beginTechnique();
         break;
     case Qt::Key_Backspace:
         if (auto points = m_view->points(); !points.empty()) {

@@ -3,6 +3,7 @@
 /// A question to a frame: points are clicked, and what they can answer stands beside them, each with its error.
 
 #include "core/measure/question.h"
+#include "core/technique/blueprint.h"
 #include "desktop/parts/picture_view.h"
 #include "desktop/workbench/workbench.h"
 
@@ -24,6 +25,9 @@ public:
     void setPoints(std::vector<Pixel> points);
     /// Points of the other frame, shown thin.
     void setOther(std::vector<Pixel> points);
+
+    /// What each clicked point is: the landmark that caught it on this frame, empty where none did.
+    [[nodiscard]] std::vector<LandmarkName> caughtBy() const;
 
 signals:
     void pointsChanged();
@@ -47,14 +51,18 @@ private:
 };
 
 /// On any frame of any take, without a technique, a rep or key positions. Arrow keys go from frame to frame, T keeps
-/// this frame's points for a question over time, Backspace takes a point away, Enter keeps the answer as a finding of
-/// one's own.
+/// this frame's points for a question over time, C counts a cycle up to this frame, Backspace takes a point away, Enter
+/// keeps the answer as a finding of one's own, W begins a technique with it.
 class AskDialog : public QDialog {
     Q_OBJECT
 public:
     explicit AskDialog(Workbench& bench, QWidget* parent = nullptr);
     [[nodiscard]] AskView* view() const { return m_view; }
     [[nodiscard]] QString answerWords() const { return m_words; }
+
+signals:
+    /// A blueprint whose first measure is what was asked.
+    void techniqueBegun(const Blueprint& blueprint);
 
 protected:
     void keyPressEvent(QKeyEvent* e) override;
@@ -64,19 +72,25 @@ private:
     void answer();
     void keep();
     void overTime();
+    void countCycle();
+    void beginTechnique();
 
     Workbench& m_bench;
     Id m_take = 0;
     int m_frame = 0;
     int m_first = -1; ///< the frame whose points are kept; −1 = none
     std::vector<Pixel> m_firstPoints;
+    int m_cycles = 0;   ///< counted since the first frame
+    int m_counted = -1; ///< the frame of the last count
     AskView* m_view;
     QLabel* m_where;
     QLabel* m_answers;
     QPushButton* m_time;
     QPushButton* m_keep;
+    QPushButton* m_begin;
     QString m_words;
     std::optional<Answer> m_best; ///< the first that was not refused
+    std::optional<Blueprint> m_blueprint;
 };
 
 } // namespace riflesso

@@ -20,6 +20,8 @@
 #include <QScrollArea>
 #include <QVBoxLayout>
 
+#include <algorithm>
+
 namespace riflesso {
 namespace {
 QPlainTextEdit* area(const QString& name, const QString& hint) {
@@ -162,17 +164,30 @@ BriefPage::BriefPage(Workbench& bench) : m_bench(bench) {
     }
     time->body()->addWidget(new QLabel(tr("Minutes for technique on each day")));
     time->body()->addLayout(days);
-    m_hasCompetition = new QCheckBox(tr("Main competition on"));
     m_competition = new QDateEdit;
     m_competition->setDisplayFormat("yyyy-MM-dd");
     m_competition->setCalendarPopup(true);
-    m_competition->setAccessibleName(tr("Day of the main competition"));
+    m_competition->setObjectName("competitionDay");
+    m_competition->setDate(QDate::fromString(q(isoDate(bench.book().today())), Qt::ISODate));
+    m_competition->setAccessibleName(tr("Day of a main competition"));
+    auto* add = new QPushButton(tr("Add"));
+    add->setObjectName("addCompetition");
+    add->setToolTip(tr("A main competition on this day"));
+    m_competitions = new QHBoxLayout;
     auto* comp = new QHBoxLayout;
-    comp->addWidget(m_hasCompetition);
+    comp->addWidget(new QLabel(tr("Main competitions")));
     comp->addWidget(m_competition);
+    comp->addWidget(add);
     comp->addStretch();
     time->body()->addLayout(comp);
-    auto* rule = new QLabel(tr("Nothing new is introduced in the two weeks before it."));
+    time->body()->addLayout(m_competitions);
+    connect(add, &QPushButton::clicked, this, [this] {
+        auto all = m_bench.data().brief.competitions;
+        if (const auto day = dayFromIso(m_competition->date().toString(Qt::ISODate).toStdString()))
+            all.push_back(*day);
+        setCompetitions(std::move(all));
+    });
+    auto* rule = new QLabel(tr("Nothing new is introduced in the two weeks before one."));
     rule->setObjectName("quiet");
     time->body()->addWidget(rule);
     time->body()->addStretch();
@@ -247,9 +262,8 @@ BriefPage::BriefPage(Workbench& bench) : m_bench(bench) {
         e->installEventFilter(new LeaveFilter(e, [this] { save(); }));
     for (QComboBox* b : {m_hand, m_school, m_reference})
         connect(b, &QComboBox::activated, this, &BriefPage::save);
-    for (QCheckBox* b : {m_minor, m_wants, m_hasCompetition})
+    for (QCheckBox* b : {m_minor, m_wants})
         connect(b, &QCheckBox::clicked, this, &BriefPage::save);
-    connect(m_competition, &QDateEdit::editingFinished, this, &BriefPage::save);
     connect(&bench.book(), &Casebook::changed, this, [this](const ChangeSet& c) {
         if (c.brief)
             fill();
@@ -303,10 +317,27 @@ void BriefPage::fill() {
                                   q(numberWords(aim->definition, b.aim->to)),
                                   b.aim->by ? tr(" by %1").arg(q(dayWords(*b.aim->by))) : QString())
                        : tr("In numbers: set it in Findings, on the measure itself."));
-    m_hasCompetition->setChecked(!b.competitions.empty());
-    m_competition->setEnabled(!b.competitions.empty());
-    if (!b.competitions.empty())
-        m_competition->setDate(QDate::fromString(q(isoDate(b.competitions.front())), Qt::ISODate));
+    clearLayout(m_competitions);
+    constexpr std::size_t kShown = 6; // as many as stand side by side; the others are told
+    for (std::size_t i = 0; i < std::min(kShown, b.competitions.size()); ++i) {
+        const Day day = b.competitions[i];
+        auto* one = new QPushButton(tr("%1  ×").arg(q(dayWords(day))));
+        one->setObjectName("competition");
+        one->setToolTip(tr("%1: take it away").arg(q(isoDate(day))));
+        one->setAccessibleName(tr("Competition on %1, take it away").arg(q(isoDate(day))));
+        connect(
+            one, &QPushButton::clicked, this,
+            [this, day] {
+                auto days = m_bench.data().brief.competitions;
+                std::erase(days, day);
+                setCompetitions(std::move(days));
+            },
+            Qt::QueuedConnection); // it goes itself
+        m_competitions->addWidget(one);
+    }
+    if (b.competitions.size() > kShown)
+        m_competitions->addWidget(new QLabel(tr("and %1 more").arg(b.competitions.size() - kShown)));
+    m_competitions->addStretch();
     for (std::size_t i = 0; i < m_guesses.size(); ++i) {
         auto& g = m_guesses[i];
         const BlueprintMeasure* m = i < b.guesses.size() ? m_bench.blueprint().measure(b.guesses[i].measure) : nullptr;
@@ -324,6 +355,14 @@ void BriefPage::fill() {
                                                                    : tr("Not measured yet."));
     }
     m_filling = false;
+}
+
+void BriefPage::setCompetitions(std::vector<Day> days) {
+    std::sort(days.begin(), days.end());
+    days.erase(std::unique(days.begin(), days.end()), days.end());
+    Brief b = m_bench.data().brief;
+    b.competitions = std::move(days);
+    m_bench.book().setBrief(b);
 }
 
 void BriefPage::save() {
@@ -345,11 +384,6 @@ void BriefPage::save() {
         b.minutes[i] = m_minutes[i]->value();
     for (std::size_t i = 0; i < 7; ++i)
         b.alone[i] = m_alone[i]->isChecked();
-    if (!b.competitions.empty()) // those after the first one came from elsewhere and stay
-        b.competitions.erase(b.competitions.begin());
-    if (m_hasCompetition->isChecked())
-        if (const auto day = dayFromIso(m_competition->date().toString(Qt::ISODate).toStdString()))
-            b.competitions.insert(b.competitions.begin(), *day);
     b.guesses.clear();
     for (const auto& g : m_guesses)
         if (const auto* m = m_bench.blueprint().measure(g.measure->currentData().toString().toStdString()))

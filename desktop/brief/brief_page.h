@@ -11,6 +11,7 @@
 #include <QComboBox>
 #include <QDateEdit>
 #include <QDoubleSpinBox>
+#include <QHBoxLayout>
 #include <QLabel>
 #include <QLineEdit>
 #include <QPlainTextEdit>
@@ -26,6 +27,7 @@ public:
 
 private:
     void fill();
+    void setCompetitions(std::vector<Day> days);
     void save();
     void bringModel();
     void dropModels();
@@ -58,7 +60,7 @@ private:
     std::array<QCheckBox*, 7> m_alone{};
     QLabel* m_aim;
     QDateEdit* m_competition;
-    QCheckBox* m_hasCompetition;
+    QHBoxLayout* m_competitions; ///< a button each, which takes it away
     std::array<GuessRow, 2> m_guesses{};
     bool m_filling = false;
 };

@@ -3,6 +3,7 @@
 #include "casebook/shipped.h"
 #include "casebook/text.h"
 #include "desktop/parts/card.h"
+#include "desktop/theme/language.h"
 #include "desktop/theme/theme.h"
 #include "handover/pictures.h"
 
@@ -63,7 +64,7 @@ EyeTrainer::EyeTrainer(const std::filesystem::path& file, Day today, QWidget* pa
     m_techniqueBox->setAccessibleName(tr("Technique"));
     for (const auto& id : shippedBlueprintIds())
         if (!faultsOf(id).empty())
-            m_techniqueBox->addItem(q(shippedBlueprint(id)->name), q(id));
+            m_techniqueBox->addItem(q(asSpoken(*shippedBlueprint(id)).name), q(id));
     m_faultBox = new QComboBox;
     m_faultBox->setObjectName("eyeFault");
     m_faultBox->setAccessibleName(tr("Fault"));
@@ -214,7 +215,7 @@ void EyeTrainer::say() {
     else
         words += tr("You see it from %1 on (%2 to %3); where there was nothing you called it in %4 %. (%5 looks)")
                      .arg(shown(s.threshold()), shown(s.interval().lo), shown(s.interval().hi))
-                     .arg(100.0 * s.falseAlarms(), 0, 'f', 0)
+                     .arg(shownFigure(100.0 * s.falseAlarms(), 0))
                      .arg(s.looks());
     if (m_waiting)
         words += tr("\nThe next rep comes …");

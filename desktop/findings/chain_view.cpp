@@ -110,7 +110,7 @@ void ChainView::paintEvent(QPaintEvent*) {
                 p.setBrush(t.ground);
                 p.drawRoundedRect(plate, 8, 8);
                 p.setPen(t.text);
-                p.drawText(plate, Qt::AlignCenter, QString::number(strength, 'f', 1));
+                p.drawText(plate, Qt::AlignCenter, shownFigure(strength, 1));
             }
     for (const auto& n : all) {
         const Finding& f = *n.finding;

@@ -163,13 +163,13 @@ void DecisionPanel::showFault(const FindingItem& item) {
             for (const auto& v : a.variations)
                 if (v.measure == id)
                     spread = "<br>" + esc(variationWords(measure.definition, v)) + ".";
-            add(linked(QString("%1: <b>%2</b>, band %3 %4. %5, %6.%8<br>Reps: %7")
+            add(linked(tr("%1: <b>%2</b>, band %3 %4. %5, %6.%8<br>Reps: %7")
                            .arg(esc(measure.definition.name), esc(valueWords(measure.definition, d.value)),
                                 esc(bandWords(measure.definition, d.band)), esc(sourceWords(d)), habit,
                                 esc(directionWords(measure, d)), sources(d), spread)));
         }
         add(wrapped(tr("Why it stands where it stands"), "strong"));
-        const auto n = [](double v) { return QString::number(v, 'f', 2); };
+        const auto n = [](double v) { return shownFigure(v, 2); };
         QString table = "<table cellpadding=1>";
         const auto row = [&](const QString& name, const QString& value) {
             table += QString("<tr><td>%1</td><td align=right>&nbsp;&nbsp;%2</td></tr>").arg(name, value);
@@ -206,10 +206,10 @@ void DecisionPanel::showFault(const FindingItem& item) {
     for (const auto& belief : a.beliefs) {
         if (belief.cause != item.fault || !b.fault(belief.consequence))
             continue;
-        const QString now = belief.checks == 0 ? tr("%1 by the book, not tested yet").arg(belief.prior, 0, 'f', 2)
+        const QString now = belief.checks == 0 ? tr("%1 by the book, not tested yet").arg(shownFigure(belief.prior, 2))
                                                : tr("%1 by the book, %2 after %3")
-                                                     .arg(belief.prior, 0, 'f', 2)
-                                                     .arg(belief.posterior, 0, 'f', 2)
+                                                     .arg(shownFigure(belief.prior, 2))
+                                                     .arg(shownFigure(belief.posterior, 2))
                                                      .arg(counted(belief.checks, tr("check"), tr("checks")));
         links << tr("%1: %2").arg(q(b.fault(belief.consequence)->name), now);
     }
@@ -226,8 +226,8 @@ void DecisionPanel::addDecision(const FindingItem& item) {
     const FindingDecision* open = it == decisions.end() || it->second.closed ? nullptr : &it->second;
     if (open) {
         add(wrapped(tr("%1 on %2: %3")
-                        .arg(q(enumName(kDecisionKindNames, open->kind))
-                                 .replace(0, 1, q(enumName(kDecisionKindNames, open->kind)).at(0).toUpper()),
+                        .arg(shownWord(enumName(kDecisionKindNames, open->kind))
+                                 .replace(0, 1, shownWord(enumName(kDecisionKindNames, open->kind)).at(0).toUpper()),
                              q(dayWords(open->day)), item.note),
                     open->kind == DecisionKind::takenUp ? "athlete" : "quiet"));
         if (open->kind == DecisionKind::takenUp) {

@@ -1,6 +1,7 @@
 #include "desktop/footage/panel_form.h"
 #include "desktop/footage/panels.h"
 
+#include "casebook/text.h"
 namespace riflesso {
 
 AnglesPanel::AnglesPanel(Workbench& bench) : TakePanel(bench) {
@@ -117,21 +118,22 @@ void AnglesPanel::refresh() {
         m_answer->setText(q(lock.error().text()));
     } else {
         QString words = tr("Locked: the other is %1 s %2, ± %3 ms.")
-                            .arg(std::abs(lock->offset), 0, 'f', 3)
+                            .arg(shownFigure(std::abs(lock->offset), 3))
                             .arg((lock->offset < 0) == (l->a == take->id) ? tr("behind") : tr("ahead"))
-                            .arg(1000 * lock->uOffset, 0, 'f', 1);
+                            .arg(shownFigure(1000 * lock->uOffset, 1));
         if (l->sound && l->shared.empty())
-            words +=
-                tr(" By sound: the best place is %1 times as clear as the next.").arg(l->sound->quality, 0, 'f', 1);
+            words += tr(" By sound: the best place is %1 times as clear as the next.")
+                         .arg(shownFigure(l->sound->quality, 1));
         if (l->shared.size() > 1)
-            words +=
-                tr(" Its clock runs %1 times as fast (± %2).").arg(lock->rate, 0, 'f', 4).arg(lock->uRate, 0, 'f', 4);
+            words += tr(" Its clock runs %1 times as fast (± %2).")
+                         .arg(shownFigure(lock->rate, 4))
+                         .arg(shownFigure(lock->uRate, 4));
         m_answer->setText(words);
         for (std::size_t i = 0; i < l->shared.size(); ++i) {
             const QString text = tr("frame %1 with %2, off by %3 ms")
                                      .arg(l->shared[i].first.value + 1)
                                      .arg(l->shared[i].second.value + 1)
-                                     .arg(1000 * lock->residuals[i], 0, 'f', 1);
+                                     .arg(shownFigure(1000 * lock->residuals[i], 1));
             m_list->addWidget(removable(text, [this, i] {
                 const Link* now = link();
                 if (!now)

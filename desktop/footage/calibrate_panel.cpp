@@ -1,6 +1,7 @@
 #include "desktop/footage/panel_form.h"
 #include "desktop/footage/panels.h"
 
+#include "casebook/text.h"
 #include "desktop/theme/theme.h"
 #include "intake/intake.h"
 
@@ -97,10 +98,11 @@ CalibratePanel::CalibratePanel(Workbench& bench, StageView* stage) : TakePanel(b
             if (c && *c) {
                 const auto l = (*c)->length(line.a, line.b, m_bench.take()->calibration.sigma);
                 const QString unit = (*c)->metric() ? tr("m") : tr("px");
-                m_stage->setCheck(line, tr("%1 ± %2 %3").arg(l.value, 0, 'f', 3).arg(l.u, 0, 'f', 3).arg(unit));
+                m_stage->setCheck(line,
+                                  tr("%1 ± %2 %3").arg(shownFigure(l.value, 3)).arg(shownFigure(l.u, 3)).arg(unit));
                 emit said(tr("Measured %1 ± %2 %3. What should it be?")
-                              .arg(l.value, 0, 'f', 3)
-                              .arg(l.u, 0, 'f', 3)
+                              .arg(shownFigure(l.value, 3))
+                              .arg(shownFigure(l.u, 3))
                               .arg(unit));
             }
         }
@@ -194,10 +196,10 @@ void CalibratePanel::refresh() {
         words << (k.metric() ? tr("Lengths are in metres.") : tr("No length is known: lengths in body segments."));
         if (k.tilt() && c.points.empty())
             words << tr("The true vertical leans %1 ± %2° in the picture; leans are set right by it.")
-                         .arg(k.tilt()->value, 0, 'f', 1)
-                         .arg(k.tiltError().value, 0, 'f', 1);
+                         .arg(shownFigure(k.tilt()->value, 1))
+                         .arg(shownFigure(k.tiltError().value, 1));
         if (k.reprojection())
-            words << tr("What is drawn fits to %1 px.").arg(*k.reprojection(), 0, 'f', 1);
+            words << tr("What is drawn fits to %1 px.").arg(shownFigure(*k.reprojection(), 1));
         else if (c.points.size() == 4)
             words << tr("Four points always fit: a fifth would check them.");
         for (const auto& w : k.warnings())
@@ -207,11 +209,11 @@ void CalibratePanel::refresh() {
         const CameraMotion m = motionOf(take->camera, take->width, take->height);
         const double share = 100.0 * m.shift / std::max(1, take->width);
         words << (m.shift < 2.0 && m.turn.value < 0.2
-                      ? tr("The camera stands still (within %1 px).").arg(m.shift, 0, 'f', 1)
+                      ? tr("The camera stands still (within %1 px).").arg(shownFigure(m.shift, 1))
                       : tr("Mind: the camera moves by up to %1 px (%2 % of the width) and turns by up to %3°%4.")
-                            .arg(m.shift, 0, 'f', 0)
-                            .arg(share, 0, 'f', 1)
-                            .arg(m.turn.value, 0, 'f', 1)
+                            .arg(shownFigure(m.shift, 0))
+                            .arg(shownFigure(share, 1))
+                            .arg(shownFigure(m.turn.value, 1))
                             .arg(take->steady ? tr("; this is taken out")
                                               : tr(". Positions and leans are wrong by as much")));
     }

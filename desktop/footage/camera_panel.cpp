@@ -27,6 +27,11 @@ CameraPanel::CameraPanel(const QString& folder, Makers cameras, QWidget* parent)
     m_record->setEnabled(false);
     m_delay = new QDoubleSpinBox;
     m_delay->setObjectName("delay");
+    m_next = new QPushButton(tr("Next set (S)"));
+    m_next->setObjectName("nextSet");
+    m_next->setEnabled(false);
+    m_next->setToolTip(tr("The film so far is one set, what follows another: before and after a hint."));
+    connect(m_next, &QPushButton::clicked, this, &CameraPanel::nextSet);
     m_delay->setRange(0.5, 60.0);
     m_delay->setValue(3.0);
     m_delay->setSingleStep(0.5);
@@ -50,6 +55,7 @@ CameraPanel::CameraPanel(const QString& folder, Makers cameras, QWidget* parent)
     bar->addWidget(m_which);
     bar->addWidget(m_start);
     bar->addWidget(m_record);
+    bar->addWidget(m_next);
     bar->addStretch();
     bar->addWidget(back);
     auto* live = new QLabel(tr("Now"));
@@ -123,12 +129,26 @@ void CameraPanel::stop() {
     m_words->setText(tr("The camera is off."));
 }
 
+// Ends the film and begins the next: two takes, two sets.
+void CameraPanel::nextSet() {
+    if (!m_live || !m_record->isChecked())
+        return;
+    m_set = std::max(1, m_set);
+    const int next = m_set + 1;
+    m_record->setChecked(false);
+    toggleRecording();
+    m_record->setChecked(true);
+    toggleRecording();
+    m_set = next;
+}
+
 void CameraPanel::toggleRecording() {
     if (!m_live)
         return;
+    m_next->setEnabled(m_record->isChecked());
     if (m_record->isChecked()) {
         QDir().mkpath(m_folder);
-        m_film = m_folder + "/" + QDateTime::currentDateTime().toString("'filmed' yyyy-MM-dd HHmmss") + ".mp4";
+        m_film = m_folder + "/" + QDateTime::currentDateTime().toString("'filmed' yyyy-MM-dd HHmmss-zzz") + ".mp4";
         m_live->record(m_film.toStdString());
         m_record->setText(tr("End the recording (R)"));
         return;
@@ -137,7 +157,8 @@ void CameraPanel::toggleRecording() {
     if (const auto s = m_live->stopRecording(); !s)
         emit failed(q(s.error().text()));
     else
-        emit recorded(m_film);
+        emit recorded(m_film, m_set > 0 ? tr("set %1").arg(m_set) : QString());
+    m_set = 0;
 }
 
 void CameraPanel::repaintPictures() {
@@ -151,18 +172,20 @@ void CameraPanel::repaintPictures() {
     } else {
         const double left = delay - m_live->running();
         m_then->setMessage(
-            left > 0 ? tr("%1 s to go until the mirror has something to show").arg(left, 0, 'f', 1)
-                     : tr("The memory does not reach back so far: at most %1 s").arg(m_live->reach(), 0, 'f', 1));
+            left > 0 ? tr("%1 s to go until the mirror has something to show").arg(shownFigure(left, 1))
+                     : tr("The memory does not reach back so far: at most %1 s").arg(shownFigure(m_live->reach(), 1)));
     }
     m_words->setText(m_record->isChecked()
                          ? tr("● Recording. The film becomes a take of this case when it ends.")
-                         : tr("Running since %1 s. Nothing is being recorded.").arg(m_live->running(), 0, 'f', 0));
+                         : tr("Running since %1 s. Nothing is being recorded.").arg(shownFigure(m_live->running(), 0)));
 }
 
 void CameraPanel::keyPressEvent(QKeyEvent* e) {
     if (e->key() == Qt::Key_R && m_live) {
         m_record->toggle();
         toggleRecording();
+    } else if (e->key() == Qt::Key_S && m_live) {
+        nextSet();
     } else if (e->key() == Qt::Key_Escape) {
         stop();
         emit closed();

@@ -31,7 +31,8 @@ public:
     [[nodiscard]] bool running() const { return m_live != nullptr; }
 
 signals:
-    void recorded(const QString& film);
+    /// \p set: of the reps on it, when sets were parted while filming; else empty.
+    void recorded(const QString& film, const QString& set);
     void failed(const QString& message);
     void closed();
 
@@ -41,6 +42,7 @@ protected:
 private:
     void repaintPictures();
     void toggleRecording();
+    void nextSet();
 
     QString m_folder;
     Makers m_makers;
@@ -53,7 +55,9 @@ private:
     PictureView* m_now;
     PictureView* m_then;
     std::unique_ptr<LiveView> m_live;
+    QPushButton* m_next;
     QString m_film;
+    int m_set = 0; ///< of the recording; 0 = not parted
 };
 
 } // namespace riflesso

@@ -37,10 +37,10 @@ void FootagePage::bringIn(const QStringList& places) {
     enqueue(films, false);
 }
 
-void FootagePage::enqueue(const QStringList& films, bool own) {
+void FootagePage::enqueue(const QStringList& films, bool own, const QString& set) {
     for (const QString& film : films) {
         JobRow* row = job(QFileInfo(film).fileName());
-        m_waiting.push_back({film, own, row});
+        m_waiting.push_back({film, own, row, set});
         connect(row, &JobRow::finished, this,
                 [this, row](bool) { std::erase_if(m_waiting, [&](const Waiting& w) { return w.row == row; }); });
     }
@@ -67,7 +67,7 @@ void FootagePage::startNext() {
         if (!t.checksum.empty())
             options.inCase[t.checksum] = t.title;
     // takeIn() touches files only, so it may run beside the interface thread's use of the database.
-    next.row->start([this, film = next.film, own = next.own, options,
+    next.row->start([this, film = next.film, own = next.own, set = next.set, options,
                      library = m_bench.book().sharedLibrary()](const JobProgress& progress) -> std::function<void()> {
         // Something to look at while the film is read through.
         ShowOptions tiny;
@@ -75,7 +75,7 @@ void FootagePage::startNext() {
         if (const auto first = Film::firstPicture(film.toStdString(), tiny))
             progress.show(imageOf(*first));
         auto in = takeIn(*library, film.toStdString(), options, progress);
-        return [this, in = std::move(in), film, own] {
+        return [this, in = std::move(in), film, own, set] {
             if (!in) {
                 if (in.error().kind != ErrorKind::cancelled)
                     emit failed(q(in.error().text()));
@@ -86,6 +86,7 @@ void FootagePage::startNext() {
                 take.film = QFileInfo(film).fileName().toStdString();
                 take.captureRate = in->info.fileRate.value;
                 take.captureFrom = "the camera's own clock";
+                take.set = set.toStdString();
             }
             const Id id = m_bench.book().addTake(take);
             if (!id)
@@ -168,8 +169,8 @@ void FootagePage::lockBySound() {
             link.b = other;
             link.sound = *match;
             m_bench.book().addLink(link);
-            emit said(
-                tr("Locked by sound: the best place is %1 times as clear as the next.").arg(match->quality, 0, 'f', 1));
+            emit said(tr("Locked by sound: the best place is %1 times as clear as the next.")
+                          .arg(shownFigure(match->quality, 1)));
         };
     });
 }
@@ -235,7 +236,8 @@ void FootagePage::openCamera() {
             setFocus();
         });
         connect(m_camera, &CameraPanel::failed, this, &FootagePage::failed);
-        connect(m_camera, &CameraPanel::recorded, this, [this](const QString& film) { enqueue({film}, true); });
+        connect(m_camera, &CameraPanel::recorded, this,
+                [this](const QString& film, const QString& set) { enqueue({film}, true, set); });
     }
     m_modes->setCurrentWidget(m_camera);
     m_camera->setFocus();

@@ -101,6 +101,21 @@ FootagePage::FootagePage(Workbench& bench) : m_bench(bench) {
     showFrame();
 }
 
+namespace {
+
+// Side by side where the words have room, else one below the other.
+QBoxLayout* sideBySide(QWidget* first, QWidget* second, int room) {
+    const bool fits = first->sizeHint().width() + second->sizeHint().width() + 12 <= room;
+    auto* out = new QBoxLayout(fits ? QBoxLayout::LeftToRight : QBoxLayout::TopToBottom);
+    out->addWidget(first, 1);
+    out->addWidget(second);
+    return out;
+}
+
+constexpr int kLeftWidth = 230; // px, at least
+
+} // namespace
+
 QWidget* FootagePage::makeLeft() {
     auto* add = new QPushButton(tr("Bring in films …"));
     add->setObjectName("bringIn");
@@ -128,9 +143,6 @@ QWidget* FootagePage::makeLeft() {
     auto* day = new QPushButton(tr("The whole day"));
     day->setObjectName("readDay");
     day->setToolTip(tr("Reads all films of this day one after the other."));
-    auto* reading = new QHBoxLayout;
-    reading->addWidget(read, 1);
-    reading->addWidget(day);
     for (auto* b : {read, day})
         connect(b, &QPushButton::clicked, this, [this, whole = b == day] {
             if (m_bench.take())
@@ -144,16 +156,13 @@ QWidget* FootagePage::makeLeft() {
     enable();
     auto* left = new QVBoxLayout;
     left->setContentsMargins(0, 0, 4, 0);
-    auto* buttons = new QHBoxLayout;
-    buttons->addWidget(add, 1);
-    buttons->addWidget(camera);
-    left->addLayout(buttons);
+    left->addLayout(sideBySide(add, camera, kLeftWidth));
     left->addWidget(m_refer);
-    left->addLayout(reading);
+    left->addLayout(sideBySide(read, day, kLeftWidth));
     left->addWidget(m_list, 1);
     left->addWidget(jobs);
     auto* box = new QWidget;
-    box->setMinimumWidth(230);
+    box->setMinimumWidth(kLeftWidth);
     box->setLayout(left);
     connect(add, &QPushButton::clicked, this, [this] {
         bringIn(QFileDialog::getOpenFileNames(
@@ -202,13 +211,17 @@ QWidget* FootagePage::makeRight() {
     m_panels = new Pages;
     auto* tabs = new QGridLayout;
     tabs->setSpacing(3);
+    const int columns =
+        std::any_of(all, all + kPanels, [this](const auto& p) { return fontMetrics().horizontalAdvance(p.first) > 76; })
+            ? 2
+            : 3; // long words, wide buttons
     for (int i = 0; i < kPanels; ++i) {
         auto* b = new QPushButton(all[i].first);
         b->setCheckable(true);
         b->setObjectName(QString("panel%1").arg(i));
         b->setFocusPolicy(Qt::TabFocus);
         m_tabs->addButton(b, i);
-        tabs->addWidget(b, i / 3, i % 3);
+        tabs->addWidget(b, i / columns, i % columns);
         auto* scroll = new QScrollArea;
         scroll->setWidgetResizable(true);
         scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
@@ -272,9 +285,9 @@ void FootagePage::refreshList() {
             m_list->addItem(head);
         }
         const QString state = !take->captureRate ? tr("capture rate not set") : tr("%1 Hz").arg(*take->captureRate);
-        auto* item = new QListWidgetItem(
-            QString("%1\n%2, %3\n%4")
-                .arg(q(take->title), model ? tr("model") : tr("athlete"), q(enumName(kViewNames, take->view)), state));
+        auto* item = new QListWidgetItem(QString("%1\n%2, %3\n%4")
+                                             .arg(q(take->title), model ? tr("model") : tr("athlete"),
+                                                  shownWord(enumName(kViewNames, take->view)), state));
         item->setData(Qt::UserRole, QVariant::fromValue<qlonglong>(take->id));
         const auto reps = repsOf(m_bench.data(), take->id);
         int frame = static_cast<int>(take->times.size()) / 2;
@@ -385,7 +398,7 @@ void FootagePage::showBeside() {
             b.title->setText(tr("%1 · frame %2 · same instant to ± %3 ms")
                                  .arg(q(it->second.title))
                                  .arg(b.frame + 1)
-                                 .arg(1000 * at->second.sigma, 0, 'f', 1));
+                                 .arg(shownFigure(1000 * at->second.sigma, 1)));
         } else {
             b.title->setText(tr("%1 · frame %2 · not locked").arg(q(it->second.title)).arg(b.frame + 1));
         }

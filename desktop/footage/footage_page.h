@@ -47,6 +47,7 @@ private:
         QString film;
         bool own = false; ///< recorded into the library's folder: not copied again
         JobRow* row = nullptr;
+        QString set{}; ///< of its reps
     };
     struct Beside {
         Id take = 0;
@@ -65,7 +66,7 @@ private:
     void followLocks();
     void stepBeside(int frames);
     JobRow* job(const QString& what);
-    void enqueue(const QStringList& films, bool own);
+    void enqueue(const QStringList& films, bool own, const QString& set = {});
     void startNext();
     void findReps(int by);
     void lockBySound();

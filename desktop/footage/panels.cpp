@@ -1,6 +1,7 @@
 #include "desktop/footage/panels.h"
 #include "desktop/footage/panel_form.h"
 
+#include "casebook/text.h"
 #include "desktop/theme/theme.h"
 #include "intake/intake.h"
 
@@ -44,7 +45,8 @@ FilmPanel::FilmPanel(Workbench& bench) : TakePanel(bench) {
     m_facing->setToolTip(tr("Where the athlete's forward points in the picture."));
     m_stage = new QComboBox;
     fill(m_stage, kStageNames);
-    m_stage->setToolTip(tr("Under how much stress this was filmed. It is easy to look good on an easy feed."));
+    m_stage->setToolTip(
+        tr("Under how much stress this was filmed: what holds in calm practice need not hold in a match."));
     m_facts = wrapped({}, "quiet");
     m_search = new QPushButton(tr("Look for the film …"));
     m_search->setToolTip(tr("The film is not where it was. It is known by its content: choose a folder to look in."));
@@ -127,7 +129,7 @@ void FilmPanel::refresh() {
                          .arg(take->width)
                          .arg(take->height)
                          .arg(take->times.size())
-                         .arg(length, 0, 'f', 2)
+                         .arg(shownFigure(length, 2))
                          .arg(!there    ? tr("The film is missing: %1").arg(QFileInfo(path).fileName())
                               : outside ? tr("Referred to where it lies, outside the library.")
                                         : tr("Kept in the library.")));

@@ -64,7 +64,7 @@ RepsPanel::RepsPanel(Workbench& bench, RepStrip* strip, StageView* stage)
     m_stress->setObjectName("repStress");
     m_stress->addItem(tr("as the take"));
     for (auto n : kStageNames)
-        m_stress->addItem(q(std::string(n)));
+        m_stress->addItem(shownWord(n));
     f->addRow(m_which);
     f->addRow(tr("Situation"), m_situation);
     f->addRow(tr("Choice"), m_choice);

@@ -1,6 +1,7 @@
 #include "desktop/footage/panel_form.h"
 #include "desktop/footage/panels.h"
 
+#include "casebook/text.h"
 #include "core/motion/rate_check.h"
 #include "desktop/theme/theme.h"
 #include "intake/intake.h"
@@ -143,11 +144,12 @@ void TimePanel::check() {
         return;
     }
     m_found = c->rate.value;
-    QString words = tr("The camera took %1 ± %2 pictures a second.").arg(c->rate.value, 0, 'f', 1).arg(c->u, 0, 'f', 1);
+    QString words =
+        tr("The camera took %1 ± %2 pictures a second.").arg(shownFigure(c->rate.value, 1)).arg(shownFigure(c->u, 1));
     if (fall)
         words += tr(" At the rate set now the ball would fall with %1 ± %2 m/s² instead of 9.81.")
-                     .arg(c->g, 0, 'f', 2)
-                     .arg(c->uG, 0, 'f', 2);
+                     .arg(shownFigure(c->g, 2))
+                     .arg(shownFigure(c->uG, 2));
     if (take->captureRate)
         words += c->agrees(Hertz(*take->captureRate)) ? tr(" That agrees with what is set.")
                                                       : tr(" That does not agree with what is set.");
@@ -168,7 +170,7 @@ void TimePanel::refresh() {
     m_rate->setValue(take->captureRate.value_or(0.0));
     m_from->setText(!take->captureRate ? tr("Nobody has said it yet. Look at the camera's settings, or check it below.")
                     : take->captureFrom.empty() ? QString()
-                                                : tr("Known from: %1.").arg(q(take->captureFrom)));
+                                                : tr("Known from: %1.").arg(shownWord(take->captureFrom)));
     const Timebase time = timebaseOf(*take);
     const FrameIndex middle(time.frames() / 2);
     m_ordinary->setText(tr("No slow motion: as the file says, %1 Hz (H)").arg(time.fileRate().value, 0, 'g', 4));
@@ -181,11 +183,11 @@ void TimePanel::refresh() {
         take->captureRate
             ? tr("An instant on this film is sure to ± %1 ms, an interval to ± %2 ms. Two things less than %3 ms apart "
                  "cannot be told from simultaneous.")
-                  .arg(1000 * time.instantError(middle), 0, 'f', 1)
-                  .arg(1414.2 * time.instantError(middle), 0, 'f', 1)
-                  .arg(1000 * time.smallestInterval(middle), 0, 'f', 1)
+                  .arg(shownFigure(1000 * time.instantError(middle), 1))
+                  .arg(shownFigure(1414.2 * time.instantError(middle), 1))
+                  .arg(shownFigure(1000 * time.smallestInterval(middle), 1))
             : tr("Until the capture rate is set no time or speed is judged. The file plays at %1 Hz.")
-                  .arg(time.fileRate().value, 0, 'f', 2));
+                  .arg(shownFigure(time.fileRate().value, 2)));
     m_filling = false;
     check();
 }

@@ -1,5 +1,6 @@
 #include "desktop/footage/transport.h"
 
+#include "casebook/text.h"
 #include "desktop/theme/theme.h"
 
 #include <QHBoxLayout>
@@ -189,9 +190,12 @@ void Transport::refresh() {
     const double fileRate = static_cast<double>(times.size() - 1) / (times.back() - times.front());
     const double slow = take->captureRate ? *take->captureRate / fileRate : 1.0;
     const double period = (at + 1 < times.size() ? times[at + 1] - times[at] : times[at] - times[at - 1]) / slow;
-    words += tr("  ·  %1 s ± %2 ms").arg(times[at] / slow, 0, 'f', 3).arg(1000 * period / std::sqrt(12.0), 0, 'f', 1);
-    words += take->captureRate ? tr("  ·  decides from %1 ms on").arg(1000 * 1.96 * period / std::sqrt(6.0), 0, 'f', 1)
-                               : tr("  ·  the capture rate is not set: seconds of the file");
+    words += tr("  ·  %1 s ± %2 ms")
+                 .arg(shownFigure(times[at] / slow, 3))
+                 .arg(shownFigure(1000 * period / std::sqrt(12.0), 1));
+    words += take->captureRate
+                 ? tr("  ·  decides from %1 ms on").arg(shownFigure(1000 * 1.96 * period / std::sqrt(6.0), 1))
+                 : tr("  ·  the capture rate is not set: seconds of the file");
     m_where->setText(words);
 }
 

@@ -207,7 +207,7 @@ void HandoverPage::writeTo(const QString& folder) {
             m_state->setText(
                 tr("%1 with %2, %3 MB, is in %4.")
                     .arg(QFileInfo(target).fileName(), counted(static_cast<qsizetype>(n), tr("file"), tr("files")))
-                    .arg(static_cast<double>(bytes) / 1e6, 0, 'f', 1)
+                    .arg(shownFigure(static_cast<double>(bytes) / 1e6, 1))
                     .arg(QFileInfo(target).absolutePath()));
             emit said(m_state->text());
         };
@@ -248,7 +248,7 @@ void HandoverPage::saySizes() {
         names << q(part.file);
         megabytes += static_cast<double>(part.bytes) / 1e6;
     }
-    m_state->setText(tr("The folder will hold %1: about %2 MB.").arg(names.join(", ")).arg(megabytes, 0, 'f', 1));
+    m_state->setText(tr("The folder will hold %1: about %2 MB.").arg(names.join(", ")).arg(shownFigure(megabytes, 1)));
 }
 
 void HandoverPage::showPages() {

@@ -522,14 +522,14 @@ void ReviewPanel::say() {
     m_microphone->setEnabled(!m_recording);
     m_list->setEnabled(!m_recording);
     if (m_recording)
-        m_state->setText(m_paused ? tr("A breath at %1 s.").arg(now(), 0, 'f', 0)
+        m_state->setText(m_paused ? tr("A breath at %1 s.").arg(shownFigure(now(), 0))
                                   : tr("Recording, %1 s. Move over the picture for a light, hold the button to draw.")
-                                        .arg(now(), 0, 'f', 0));
+                                        .arg(shownFigure(now(), 0)));
     else if (m_loaded && m_review.scenes.empty())
         m_state->setText(tr("No scene yet: findings make them, or add a frame of your own."));
     else if (s && !playing())
         m_state->setText(s->spoken ? tr("Spoken over. The film carries your voice and pointer.")
-                                   : tr("Shown for %1 s when nobody speaks.").arg(s->seconds, 0, 'f', 0));
+                                   : tr("Shown for %1 s when nobody speaks.").arg(shownFigure(s->seconds, 0)));
 }
 
 void ReviewPanel::keyPressEvent(QKeyEvent* e) {

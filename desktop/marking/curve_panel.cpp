@@ -76,10 +76,11 @@ void CurveView::paintEvent(QPaintEvent*) {
     for (double share : {0.0, 1.0}) {
         const double v = m_lo + share * (m_hi - m_lo);
         p.drawText(QRectF(0, a.bottom() - share * a.height() - (share > 0 ? 0 : 12), 31, 12), Qt::AlignRight,
-                   QString::number(v, 'f', std::abs(m_hi - m_lo) < 5 ? 2 : 0));
+                   shownFigure(v, std::abs(m_hi - m_lo) < 5 ? 2 : 0));
     }
     p.drawText(QRectF(a.left(), a.bottom() + 1, a.width(), 14), Qt::AlignLeft, m_unit);
-    p.drawText(QRectF(a.left(), a.bottom() + 1, a.width(), 14), Qt::AlignRight, tr("%1 s").arg(m_t1 - m_t0, 0, 'f', 2));
+    p.drawText(QRectF(a.left(), a.bottom() + 1, a.width(), 14), Qt::AlignRight,
+               tr("%1 s").arg(shownFigure(m_t1 - m_t0, 2)));
     p.setPen(Qt::NoPen);
     p.setBrush(t.quiet);
     for (const auto& r : m_raw)
@@ -142,9 +143,10 @@ void ResidualView::paintEvent(QPaintEvent*) {
         return QPointF(a.left() + hz / fastest * a.width(), a.bottom() - r / most * a.height());
     };
     p.drawRect(a);
-    p.drawText(QRectF(0, a.top(), 31, 12), Qt::AlignRight, QString::number(most, 'f', 1));
+    p.drawText(QRectF(0, a.top(), 31, 12), Qt::AlignRight, shownFigure(most, 1));
     p.drawText(QRectF(a.left(), a.bottom() + 1, a.width(), 14), Qt::AlignLeft, tr("left over, px"));
-    p.drawText(QRectF(a.left(), a.bottom() + 1, a.width(), 14), Qt::AlignRight, tr("%1 Hz").arg(fastest, 0, 'f', 0));
+    p.drawText(QRectF(a.left(), a.bottom() + 1, a.width(), 14), Qt::AlignRight,
+               tr("%1 Hz").arg(shownFigure(fastest, 0)));
     p.setPen(QPen(t.text, 1.5));
     for (std::size_t i = 1; i < m_analysis->cutoffs.size(); ++i)
         p.drawLine(place(m_analysis->cutoffs[i - 1], m_analysis->residuals[i - 1]),
@@ -155,7 +157,7 @@ void ResidualView::paintEvent(QPaintEvent*) {
     if (m_used) {
         p.setPen(QPen(t.hues.athlete, 2));
         p.drawLine(place(*m_used, 0), place(*m_used, most));
-        p.drawText(place(*m_used, most) + QPointF(4, 10), tr("%1 Hz used").arg(*m_used, 0, 'f', 1));
+        p.drawText(place(*m_used, most) + QPointF(4, 10), tr("%1 Hz used").arg(shownFigure(*m_used, 1)));
     }
 }
 
@@ -283,8 +285,8 @@ void CurvePanel::refresh() {
                 part.insert(*m);
             for (const auto& s : spikesIn(part, time)) {
                 spikes.push_back(s.frame.value);
-                auto* item =
-                    new QListWidgetItem(tr("Frame %1 jumps by %2 px").arg(s.frame.value + 1).arg(s.jump, 0, 'f', 1));
+                auto* item = new QListWidgetItem(
+                    tr("Frame %1 jumps by %2 px").arg(s.frame.value + 1).arg(shownFigure(s.jump, 1)));
                 item->setData(Qt::UserRole, s.frame.value);
                 m_spikes->addItem(item);
             }

@@ -1,5 +1,6 @@
 #include "desktop/marking/guide.h"
 
+#include "casebook/text.h"
 #include "core/motion/body_schema.h"
 #include "desktop/theme/theme.h"
 
@@ -173,9 +174,10 @@ void Loupe::paintEvent(QPaintEvent*) {
     p.setFont(typeface(Type::small));
     p.setPen(Qt::white);
     p.fillRect(QRectF(4, height() - 20, 132, 16), QColor(12, 16, 20, 190));
-    p.drawText(
-        QPointF(8, height() - 8),
-        QString("%1×  x %2  y %3").arg(m_power, 0, 'f', 0).arg(m_centre.x(), 0, 'f', 1).arg(m_centre.y(), 0, 'f', 1));
+    p.drawText(QPointF(8, height() - 8), QString("%1×  x %2  y %3")
+                                             .arg(shownFigure(m_power, 0))
+                                             .arg(shownFigure(m_centre.x(), 1))
+                                             .arg(shownFigure(m_centre.y(), 1)));
 }
 
 } // namespace riflesso

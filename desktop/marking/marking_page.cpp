@@ -104,8 +104,8 @@ MarkingPage::MarkingPage(Workbench& bench) : m_bench(bench) {
                            "before the last marks."));
     tools->addWidget(m_doubt);
     tools->addStretch(1);
-    tools->addWidget(m_follow);
-    tools->addWidget(more);
+    bar->addWidget(m_follow);
+    bar->addWidget(more);
     auto* left = new QVBoxLayout;
     left->setSpacing(6);
     left->addLayout(bar);
@@ -407,8 +407,8 @@ void MarkingPage::refresh() {
                                     : tr("frame %1, %2 open").arg(placed.frame.value + 1).arg(missing.size());
             if (placed.proposed && placed.sigma) {
                 const bool unsure = *placed.sigma > 2.0 * timebaseOf(*take).realPeriod(placed.frame);
-                state +=
-                    (unsure ? tr(", unsure ± %1 ms") : tr(", proposed ± %1 ms")).arg(1000.0 * *placed.sigma, 0, 'f', 0);
+                state += (unsure ? tr(", unsure ± %1 ms") : tr(", proposed ± %1 ms"))
+                             .arg(shownFigure(1000.0 * *placed.sigma, 0));
             }
         }
         auto* item = new QListWidgetItem(QString("%1  %2\n     %3").arg(n).arg(q(p.name), state));
@@ -494,7 +494,7 @@ void MarkingPage::say() {
             tr("The %1 disagrees with “%2” by %3 px: one of the two marks is off. The line is where the other "
                "view sees it.")
                 .arg(q(spoken(m->landmark)), other ? q(other->title) : QString())
-                .arg(m->distance, 0, 'f', 0));
+                .arg(shownFigure(m->distance, 0)));
         return;
     }
     if (const Ask* ask = askHere(); ask && ask->missing) {

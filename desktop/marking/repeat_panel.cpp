@@ -56,7 +56,7 @@ void AgreementView::paintEvent(QPaintEvent*) {
         p.setPen(QPen(t.text, 1.3, style));
         p.drawLine(QPointF(a.left(), y(value)), QPointF(a.right(), y(value)));
         p.setPen(t.quiet);
-        p.drawText(QRectF(0, y(value) - 7, 35, 14), Qt::AlignRight | Qt::AlignVCenter, QString::number(value, 'f', 1));
+        p.drawText(QRectF(0, y(value) - 7, 35, 14), Qt::AlignRight | Qt::AlignVCenter, shownFigure(value, 1));
     }
     p.drawText(QRectF(a.left(), a.bottom() + 1, a.width(), 14), Qt::AlignLeft,
                tr("difference over mean, %1").arg(m_unit));
@@ -267,11 +267,11 @@ void RepeatPanel::showResult() {
             }
         m_sigma->setText(
             tr("A mark is good to %1 px (%2 marks)%3. %4")
-                .arg(all->second.sigma, 0, 'f', 2)
+                .arg(shownFigure(all->second.sigma, 2))
                 .arg(all->second.n)
-                .arg(worst.isEmpty() ? QString() : tr("; the %1 is worst, %2 px").arg(worst).arg(most, 0, 'f', 2))
+                .arg(worst.isEmpty() ? QString() : tr("; the %1 is worst, %2 px").arg(worst).arg(shownFigure(most, 2)))
                 .arg(first == 0 && all->second.n >= 12
-                         ? tr("This replaces the assumed %1 px everywhere.").arg(kAssumedHandSigma, 0, 'f', 1)
+                         ? tr("This replaces the assumed %1 px everywhere.").arg(shownFigure(kAssumedHandSigma, 1))
                          : QString()));
     } else {
         m_sigma->setText(tr("These two have no frame in common yet."));
@@ -295,18 +295,18 @@ void RepeatPanel::showResult() {
         };
         if (g.reliability) {
             const auto& r = *g.reliability;
-            cell(1, QString::number(r.sem, 'f', 2), tr("standard error of a reading, %1").arg(q(g.unit)));
-            cell(2, QString::number(r.mdc95, 'f', 2), tr("the smallest change worth believing, %1").arg(q(g.unit)));
+            cell(1, shownFigure(r.sem, 2), tr("standard error of a reading, %1").arg(q(g.unit)));
+            cell(2, shownFigure(r.mdc95, 2), tr("the smallest change worth believing, %1").arg(q(g.unit)));
             constexpr int kFewest = 5; // frames below which a correlation is chance
-            cell(3, g.frames < kFewest ? tr("–") : QString::number(r.icc21.value, 'f', 2),
+            cell(3, g.frames < kFewest ? tr("–") : shownFigure(r.icc21.value, 2),
                  g.frames < kFewest ? tr("Too few frames for a correlation: %1").arg(g.frames)
                                     : tr("ICC(2,1) %1, 95 % from %2 to %3; ICC(3,1) %4, from %5 to %6; %7 frames")
-                                          .arg(r.icc21.value, 0, 'f', 3)
-                                          .arg(r.icc21.interval.lo, 0, 'f', 3)
-                                          .arg(r.icc21.interval.hi, 0, 'f', 3)
-                                          .arg(r.icc31.value, 0, 'f', 3)
-                                          .arg(r.icc31.interval.lo, 0, 'f', 3)
-                                          .arg(r.icc31.interval.hi, 0, 'f', 3)
+                                          .arg(shownFigure(r.icc21.value, 3))
+                                          .arg(shownFigure(r.icc21.interval.lo, 3))
+                                          .arg(shownFigure(r.icc21.interval.hi, 3))
+                                          .arg(shownFigure(r.icc31.value, 3))
+                                          .arg(shownFigure(r.icc31.interval.lo, 3))
+                                          .arg(shownFigure(r.icc31.interval.hi, 3))
                                           .arg(g.frames));
         } else {
             cell(1, tr("–"), q(g.why));

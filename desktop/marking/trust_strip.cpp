@@ -186,7 +186,7 @@ bool TrustStrip::event(QEvent* e) {
                                       .arg(q(spoken(name)))
                                       .arg(frame + 1)
                                       .arg(QString::fromStdString(std::string(riflesso::name(m->second.how))))
-                                      .arg(m->second.sigma, 0, 'f', 1);
+                                      .arg(shownFigure(m->second.sigma, 1));
     }
     QToolTip::showText(help->globalPos(), words, this);
     return true;

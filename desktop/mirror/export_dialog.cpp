@@ -112,7 +112,7 @@ void ExportDialog::saySize() {
         seconds +=
             (time.real(o.last.value_or(span.second)).value - time.real(o.first.value_or(span.first)).value) * o.slow;
     }
-    m_state->setText(tr("%1 s of film.").arg(seconds, 0, 'f', 1));
+    m_state->setText(tr("%1 s of film.").arg(shownFigure(seconds, 1)));
 }
 
 void ExportDialog::writeTo(const QString& file) {

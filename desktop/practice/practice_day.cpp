@@ -29,7 +29,7 @@ std::vector<std::string> reasonsOfBad(const Blueprint& blueprint, const std::str
             out.push_back(c.name);
     if (out.size() >= kMostReasons)
         out.resize(kMostReasons - 1);
-    out.push_back("something else");
+    out.push_back(say("practice", "something else"));
     return out;
 }
 

@@ -57,6 +57,8 @@ PracticePage::PracticePage(Workbench& bench) : m_bench(bench) {
     connect(m_screen, &RepScreen::switched, this, showScreen);
     connect(m_screen, &RepScreen::played, this, [showScreen] { showScreen(false); });
     connect(m_screen, &RepScreen::repSeen, this, &PracticePage::repSeen);
+    connect(m_screen, &RepScreen::readWanted, this, &PracticePage::readRep);
+    connect(m_screen, &RepScreen::read, this, &PracticePage::repRead);
     connect(m_dots, &RepDots::clicked, this, [this, showScreen](int rep) {
         const Block* b = block();
         if (!b || rep >= static_cast<int>(b->reps.size()) || b->reps[static_cast<std::size_t>(rep)].clip.empty())
@@ -200,6 +202,8 @@ void PracticePage::verdict(bool good) {
     if (mode() == Mode::both)
         rep.athlete = m_athlete;
     rep.clip = m_screen->takeUnjudged();
+    if (const auto read = m_readings.find(rep.clip); read != m_readings.end() && !rep.clip.empty())
+        rep.machine = read->second; // it was measured before it was judged
     count(rep);
 }
 
@@ -242,6 +246,35 @@ void PracticePage::repSeen() {
     Block changed = *b;
     changed.reps.back().clip = m_screen->takeUnjudged();
     m_bench.book().setBlock(changed);
+}
+
+// The measure that shows most of the fault that the drill is done for, of those that a film from one side can judge.
+void PracticePage::readRep() {
+    const Drill* d = drill();
+    const Fault* fault = d ? m_bench.blueprint().fault(faultOf(d->id)) : nullptr;
+    const Deviation* best = nullptr;
+    double most = -1.0;
+    for (const auto& i : fault ? fault->indicators : std::vector<Indicator>())
+        if (const Deviation* dev = m_bench.analysis().deviation(i.measure);
+            dev && std::isfinite(dev->band.scale) && dev->judged && i.weight > most) {
+            best = dev;
+            most = i.weight;
+        }
+    if (best)
+        m_screen->readLast(*m_bench.blueprint().measure(best->measure), best->band);
+}
+
+void PracticePage::repRead(const std::string& clip, bool good) {
+    m_readings[clip] = good;
+    const Block* b = block();
+    if (!b)
+        return;
+    Block changed = *b;
+    for (auto& r : changed.reps)
+        if (r.clip == clip)
+            r.machine = good;
+    if (changed != *b)
+        m_bench.book().setBlock(changed);
 }
 
 void PracticePage::takeBack() {
@@ -305,6 +338,10 @@ void PracticePage::keyPressEvent(QKeyEvent* e) {
         if (m_camera->isChecked())
             m_screen->playAgain();
         break;
+    case Qt::Key_M:
+        if (m_camera->isChecked())
+            readRep();
+        break;
     case Qt::Key_Plus:
         m_beats->setValue(m_beats->value() + 1);
         break;
@@ -327,7 +364,7 @@ void PracticePage::refresh() {
     fillCues();
     const QString cue = m_cues->currentText().trimmed();
     m_cue->setText(tr("“%1”").arg(cue.isEmpty() ? q(d->cue) : cue));
-    m_what->setText(tr("%1 · %2").arg(q(d->name), q(std::string(kStageNames[static_cast<std::size_t>(d->stage)]))));
+    m_what->setText(tr("%1 · %2").arg(q(d->name), shownWord(kStageNames[static_cast<std::size_t>(d->stage)])));
     m_caution->setText(q(d->caution));
     m_caution->setVisible(!d->caution.empty());
     m_ask->setText(mode() == Mode::both      ? (m_athlete ? tr("Coach: was it good?") : tr("Athlete: how was it?"))

@@ -28,7 +28,8 @@ std::vector<std::string> reasonsOfBad(const Blueprint& blueprint, const std::str
 
 /// Keys: G, arrow up or a presenter's forward = good; B, arrow down or its backward = not yet, and then a number for
 /// the reason, or none; Backspace or its black-screen key takes the last rep back; N begins a new block; R a rest; T
-/// the tempo, plus and minus a beat; C the camera, L the last rep once more. Modes: the coach alone, the athlete alone,
+/// the tempo, plus and minus a beat; C the camera, L the last rep once more, M what the focus measure
+/// says of it. Modes: the coach alone, the athlete alone,
 /// or both, the athlete first.
 class PracticePage : public QWidget {
     Q_OBJECT
@@ -49,6 +50,8 @@ private:
     void newBlock();
     void takeBack();
     void repSeen();
+    void readRep();
+    void repRead(const std::string& clip, bool good);
     void giveReason(int index);
     void rest();
     void fillCues();
@@ -99,11 +102,12 @@ private:
     QProgressBar* m_rest;
     QTimer m_restTimer;
     static constexpr int kRestSeconds = 60;
-    int m_restLeft = 0;            ///< s
-    Id m_block = 0;                ///< the block that is being logged; 0 = the next verdict starts one
-    bool m_chosen = false;         ///< the drill was chosen here, not proposed
-    bool m_reasonOpen = false;     ///< the last rep was not good and may still get a reason
-    std::optional<bool> m_athlete; ///< said, while the coach's is awaited
+    int m_restLeft = 0;                     ///< s
+    std::map<std::string, bool> m_readings; ///< what the measure said, by the rep's film
+    Id m_block = 0;                         ///< the block that is being logged; 0 = the next verdict starts one
+    bool m_chosen = false;                  ///< the drill was chosen here, not proposed
+    bool m_reasonOpen = false;              ///< the last rep was not good and may still get a reason
+    std::optional<bool> m_athlete;          ///< said, while the coach's is awaited
 };
 
 } // namespace riflesso

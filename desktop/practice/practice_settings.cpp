@@ -40,6 +40,9 @@ QWidget* PracticePage::makeSettings() {
     m_note->setObjectName("practiceNote");
     m_note->setPlaceholderText(tr("a note on this block"));
     m_note->setAccessibleName(tr("Note"));
+    auto* alone = new QPushButton(tr("A day on your own …"));
+    alone->setObjectName("ownDay");
+    alone->setToolTip(tr("What you did without a coach, on one page; it counts as practice."));
     auto* film = new QPushButton(tr("On film …"));
     film->setObjectName("filmVerdictsButton");
     film->setToolTip(
@@ -54,6 +57,7 @@ QWidget* PracticePage::makeSettings() {
     first->addWidget(m_drills, 3);
     first->addWidget(m_mode, 2);
     first->addWidget(m_day);
+    first->addWidget(alone);
     auto* second = new QHBoxLayout;
     second->addWidget(fresh);
     second->addWidget(m_restButton);
@@ -103,7 +107,7 @@ QWidget* PracticePage::makeSettings() {
     m_pattern->setObjectName("tempoPattern");
     m_pattern->setAccessibleName(tr("Pattern of the tempo"));
     for (const auto& name : kTempoNames)
-        m_pattern->addItem(q(std::string(name)));
+        m_pattern->addItem(shownWord(name));
     m_beats = new QSpinBox;
     m_beats->setObjectName("tempoBeats");
     m_beats->setRange(10, 300);
@@ -116,15 +120,11 @@ QWidget* PracticePage::makeSettings() {
     m_tempo->setMinimumWidth(100); // with its blink
     m_tempo->setToolTip(tr("Clicks, and a blink of this button. Plus and minus: a beat more, "
                            "less. (T)"));
-    auto* alone = new QPushButton(tr("A day on your own …"));
-    alone->setObjectName("ownDay");
-    alone->setToolTip(tr("What you did without a coach, on one page; it counts as practice."));
     auto* third = new QHBoxLayout;
     third->addWidget(m_cues, 3);
     third->addWidget(m_tempo);
     third->addWidget(m_pattern, 1);
     third->addWidget(m_beats);
-    third->addWidget(alone);
     card->body()->addLayout(first);
     card->body()->addLayout(second);
     card->body()->addLayout(third);
@@ -190,8 +190,8 @@ void PracticePage::fillDrills() {
     m_drills->clear();
     for (std::size_t i = 0; i < ids.size(); ++i) {
         const Drill& d = *m_bench.blueprint().drill(ids[i]);
-        m_drills->addItem(
-            QString("%1: %2").arg(q(std::string(kStageNames[static_cast<std::size_t>(d.stage)])), q(d.name)), q(d.id));
+        m_drills->addItem(QString("%1: %2").arg(shownWord(kStageNames[static_cast<std::size_t>(d.stage)]), q(d.name)),
+                          q(d.id));
         if (i + 1 == planned && planned < ids.size())
             m_drills->insertSeparator(m_drills->count());
     }

@@ -1,10 +1,14 @@
 #include "desktop/practice/rep_screen.h"
 
+#include "casebook/film_verdicts.h"
 #include "casebook/text.h"
 #include "desktop/theme/theme.h"
+#include "handover/words.h"
+#include "reading/read_rep.h"
 
 #include <QDateTime>
 #include <QFutureWatcher>
+#include <QHBoxLayout>
 #include <QPainter>
 #include <QVBoxLayout>
 
@@ -31,7 +35,17 @@ RepScreen::RepScreen(Workbench& bench, CameraMakers cameras, QWidget* parent)
     m_words->setWordWrap(true);
     auto* all = new QVBoxLayout(this);
     all->setContentsMargins(0, 0, 0, 0);
-    all->addWidget(m_which, 0, Qt::AlignLeft);
+    m_read = new QPushButton(tr("Measure it (M)"), this);
+    m_read->setObjectName("readRep");
+    m_read->setFocusPolicy(Qt::NoFocus);
+    m_read->setEnabled(false);
+    m_read->setToolTip(tr("Reads the focus measure from the film of the last rep: a draft, beside your own verdict."));
+    connect(m_read, &QPushButton::clicked, this, &RepScreen::readWanted);
+    auto* top = new QHBoxLayout;
+    top->addWidget(m_which);
+    top->addStretch();
+    top->addWidget(m_read);
+    all->addLayout(top);
     all->addStretch(1);
     all->addWidget(m_words);
     connect(m_which, &QComboBox::activated, this, [this] {
@@ -109,13 +123,14 @@ void RepScreen::seen(std::vector<LivePicture> pictures) {
         return;
     ++m_reps;
     m_since.start();
-    m_unjudged = QDateTime::currentDateTime().toString("yyyy-MM-dd-HHmmss-zzz").toStdString() + ".mp4";
+    m_newest = m_unjudged = QDateTime::currentDateTime().toString("yyyy-MM-dd-HHmmss-zzz").toStdString() + ".mp4";
     auto* keep = new QFutureWatcher<std::pair<Status, std::uintmax_t>>(this);
     connect(keep, &QFutureWatcherBase::finished, this, [this, keep] {
         const auto [kept, bytes] = keep->result();
+        m_read->setEnabled(bool(kept) && !m_reading);
         m_words->setText(kept ? tr("Rep %1 kept. Films of reps: %2 of %3 MB; the oldest go first. L: once more.")
                                     .arg(m_reps)
-                                    .arg(static_cast<double>(bytes) / (1 << 20), 0, 'f', 1)
+                                    .arg(shownFigure(static_cast<double>(bytes) / (1 << 20), 1))
                                     .arg(kMostBytes >> 20)
                               : tr("This rep could not be kept: %1").arg(q(kept.error().text())));
         keep->deleteLater();
@@ -129,6 +144,40 @@ void RepScreen::seen(std::vector<LivePicture> pictures) {
     m_last = std::move(pictures);
     play(m_last, tr("Rep %1, once more").arg(m_reps));
     emit repSeen();
+}
+
+void RepScreen::readLast(const BlueprintMeasure& measure, const Band& band) {
+    if (m_newest.empty() || m_reading)
+        return;
+    m_reading = true;
+    m_read->setEnabled(false);
+    m_words->setText(tr("Reading “%1” from the last rep …").arg(q(measure.definition.name)));
+    ReadOptions options;
+    options.take.view = measure.definition.view;
+    options.take.handedness = m_bench.data().brief.athlete.handedness;
+    options.athlete = m_bench.data().brief.athlete;
+    options.today = m_bench.book().today();
+    auto* watcher = new QFutureWatcher<Result<MeasureValue>>(this);
+    connect(watcher, &QFutureWatcherBase::finished, this, [this, watcher, measure, band, clip = m_newest] {
+        const auto value = watcher->future().resultCount() > 0 ? watcher->result() : Result<MeasureValue>(Error{});
+        watcher->deleteLater();
+        m_reading = false;
+        m_read->setEnabled(true);
+        if (!value) {
+            m_words->setText(tr("This rep could not be measured: %1").arg(q(value.error().text())));
+            return;
+        }
+        const MachineVerdict verdict = machineVerdict(band, value->value, value->u);
+        m_words->setText(tr("%1: %2, %3. A draft: it counts for nothing, your verdict does.")
+                             .arg(q(measure.definition.name), q(valueWords(measure.definition, value->value, value->u)),
+                                  q(verdict.words)));
+        emit read(clip, verdict.good());
+    });
+    watcher->setFuture(m_bench.book().jobs().runTelling<Result<MeasureValue>>(
+        [film = m_folder / m_newest, blueprint = m_bench.blueprint(), options, id = measure.definition.id,
+         stop = m_bench.book().jobs().stopToken()](QPromise<Result<MeasureValue>>& promise) {
+            promise.addResult(readRep(film, blueprint, options, id, [&stop] { return !stop.stop_requested(); }));
+        }));
 }
 
 void RepScreen::play(std::vector<LivePicture> pictures, const QString& title) {

@@ -9,6 +9,7 @@
 #include <QComboBox>
 #include <QElapsedTimer>
 #include <QLabel>
+#include <QPushButton>
 #include <QTimer>
 
 #include <filesystem>
@@ -34,6 +35,9 @@ public:
     /// Plays a kept rep (or the last one, when empty) once.
     void playAgain(const std::string& clip = {});
     [[nodiscard]] bool playing() const { return m_play.isActive(); }
+    /// Reads a measure from the film of the last rep, in the background: a draft. \p band: what it should be.
+    void readLast(const BlueprintMeasure& measure, const Band& band);
+    [[nodiscard]] bool reading() const { return m_reading; }
     [[nodiscard]] QString words() const { return m_words->text(); }
 
     [[nodiscard]] QSize sizeHint() const override { return {480, 300}; }
@@ -41,6 +45,10 @@ public:
 signals:
     /// A rep was done. Its film has a name already; the verdict may take it.
     void repSeen();
+    /// What the measure says of the rep on \p clip.
+    void read(const std::string& clip, bool good);
+    /// The button was pressed: what to read is the page's to say.
+    void readWanted();
     void played(); ///< what was played once is over, or could not be played
     /// The camera went on or off.
     void switched(bool running);
@@ -57,11 +65,14 @@ private:
     CameraMakers m_makers;
     std::filesystem::path m_folder;
     QComboBox* m_which;
+    QPushButton* m_read;
     QLabel* m_words;
     QString m_title;
     QImage m_picture;
     std::vector<LivePicture> m_last, m_shown;
     std::string m_unjudged;
+    std::string m_newest; ///< the film of the last rep
+    bool m_reading = false;
     int m_reps = 0; ///< since the camera was started
     QTimer m_play;
     QElapsedTimer m_clock; ///< of what is played

@@ -43,7 +43,7 @@ void LadderView::refresh() {
         const Fault* fault = m_bench.blueprint().fault(r.fault);
         const Drill* d = m_bench.blueprint().drill(r.drill);
         if (d)
-            spoken << tr("%1: %2").arg(q(std::string(kStageNames[static_cast<std::size_t>(d->stage)])), q(d->name));
+            spoken << tr("%1: %2").arg(shownWord(kStageNames[static_cast<std::size_t>(d->stage)]), q(d->name));
         else if (fault)
             spoken << tr("for %1").arg(q(fault->name));
     }
@@ -123,7 +123,7 @@ void LadderView::paintEvent(QPaintEvent*) {
         p.setFont(typeface(Type::small));
         p.setPen(t.quiet);
         p.drawText(QRectF(inner.left(), inner.top(), inner.width(), 16), Qt::AlignLeft | Qt::AlignVCenter,
-                   q(std::string(kStageNames[static_cast<std::size_t>(d.stage)])));
+                   shownWord(kStageNames[static_cast<std::size_t>(d.stage)]));
         p.setFont(typeface(Type::body, chosen));
         p.setPen(t.text);
         p.drawText(QRectF(inner.left(), inner.bottom() - 20, inner.width(), 20), Qt::AlignLeft | Qt::AlignVCenter,

@@ -28,7 +28,7 @@ OwnDrillDialog::OwnDrillDialog(const Blueprint& blueprint, const OwnDrill& drill
     m_stage = new QComboBox;
     m_stage->setObjectName("drillStage");
     for (auto n : kStageNames)
-        m_stage->addItem(q(std::string(n)));
+        m_stage->addItem(shownWord(n));
     m_stage->setCurrentIndex(static_cast<int>(drill.drill.stage));
     m_minutes = new QDoubleSpinBox;
     m_minutes->setObjectName("drillMinutes");

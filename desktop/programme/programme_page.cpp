@@ -7,6 +7,7 @@
 #include "casebook/shipped.h"
 #include "casebook/text.h"
 #include "desktop/programme/own_drill_dialog.h"
+#include "desktop/theme/language.h"
 #include "desktop/theme/theme.h"
 
 #include <QDateTime>
@@ -32,8 +33,8 @@ ProgrammePage::ProgrammePage(Workbench& bench) : m_bench(bench) {
     m_regime->setObjectName("regime");
     m_regime->setAccessibleName(tr("How often"));
     for (const auto& r : kRegimes) {
-        m_regime->addItem(q(std::string(r.name)), q(std::string(r.id)));
-        m_regime->setItemData(m_regime->count() - 1, q(std::string(r.why)), Qt::ToolTipRole);
+        m_regime->addItem(shownWord(r.name), q(std::string(r.id)));
+        m_regime->setItemData(m_regime->count() - 1, shownWord(r.why), Qt::ToolTipRole);
     }
     m_weeks = new QComboBox;
     m_weeks->setAccessibleName(tr("How far ahead"));
@@ -152,7 +153,7 @@ ProgrammePage::ProgrammePage(Workbench& bench) : m_bench(bench) {
     connect(m_calendar, &PlanCalendar::considered, this, &ProgrammePage::consider);
     connect(m_calendar, &PlanCalendar::moved, this, [this](std::size_t i, Day day) {
         PlannedBlock b = m_calendar->blocks()[i];
-        b.why = "moved from " + dayWords(b.day);
+        b.why = "moved from " + isoDate(b.day);
         b.day = day;
         b.state = BlockState::moved;
         b.locked = true;
@@ -189,7 +190,7 @@ ProgrammePage::ProgrammePage(Workbench& bench) : m_bench(bench) {
             bend(b, tr("take a block away"));
             return;
         }
-        b.why = "moved from " + dayWords(b.day);
+        b.why = "moved from " + isoDate(b.day);
         b.day = *m_way->day;
         b.state = BlockState::moved;
         b.locked = true;
@@ -242,7 +243,7 @@ void ProgrammePage::editOwnDrill(const QString& id) {
         const auto done = keepOwnDrills(folder, *all);
         auto blueprint = blueprintForCase(folder, m_bench.blueprint().id);
         if (done && blueprint)
-            m_bench.book().takeBlueprint(std::move(*blueprint));
+            m_bench.book().takeBlueprint(asSpoken(std::move(*blueprint)));
         m_head->setText(!done               ? q(done.error().text())
                         : dialog->removal() ? tr("The drill is gone from the ladder.")
                                             : tr("“%1” stands on the ladder now.").arg(q(made.drill.name)));
@@ -349,7 +350,7 @@ void ProgrammePage::bend(PlannedBlock block, const QString& what, bool around) {
         auto plan = m_proposal.blocks;
         const auto same = std::find_if(plan.begin(), plan.end(), [&](const PlannedBlock& b) {
             return b.drill == block.drill && b.kind == block.kind &&
-                   (b.day == block.day || block.why == "moved from " + dayWords(b.day));
+                   (b.day == block.day || block.why == "moved from " + isoDate(b.day));
         });
         if (same == plan.end())
             plan.push_back(block);
@@ -532,7 +533,7 @@ void ProgrammePage::showDrill() {
         fault = b.fault;
         rules << q(dayWords(b.day)) + (b.state == BlockState::planned
                                            ? QString()
-                                           : tr(", %1").arg(q(enumName(kBlockStateNames, b.state))));
+                                           : tr(", %1").arg(shownWord(enumName(kBlockStateNames, b.state))));
         for (const auto& r : b.rules)
             rules << q(r);
         for (const auto& a : b.accepted)

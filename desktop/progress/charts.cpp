@@ -223,7 +223,7 @@ void TrendChart::paintEvent(QPaintEvent*) {
         const QRectF plate(at.x() + 12 + w > right ? at.x() - 12 - w : at.x() + 12, at.y() - 9, w, 18);
         p.fillRect(plate, t.panel);
         p.drawText(plate, Qt::AlignCenter, label);
-        days[point.day] << QString("%1, %2").arg(q(std::string(kStageNames[static_cast<std::size_t>(point.stage)])),
+        days[point.day] << QString("%1, %2").arg(shownWord(kStageNames[static_cast<std::size_t>(point.stage)]),
                                                  counted(point.reps, tr("rep"), tr("reps")));
     }
     // Of one day once, whatever was filmed on it.

@@ -12,8 +12,9 @@
 
 namespace riflesso {
 
-void CueChart::show(const std::vector<CueStanding>& standings) {
+void CueChart::show(const std::vector<CueStanding>& standings, const CueTrial& trial) {
     m_standings = standings;
+    m_trial = trial;
     QStringList words;
     for (const auto& c : standings)
         words << tr("%1: %2 of %3 good").arg(q(c.cue)).arg(c.good).arg(c.n);
@@ -25,12 +26,21 @@ QString CueChart::wordsOf(std::size_t index) const {
     if (index >= m_standings.size())
         return {};
     const auto& c = m_standings[index];
-    return tr("\u201c%1\u201d: %2 of %3 good, 95 % from %4 to %5 %")
-        .arg(q(c.cue))
-        .arg(c.good)
-        .arg(c.n)
-        .arg(std::lround(100 * c.interval.lo))
-        .arg(std::lround(100 * c.interval.hi));
+    QString words = tr("\u201c%1\u201d: %2 of %3 good, 95 % from %4 to %5 %")
+                        .arg(q(c.cue))
+                        .arg(c.good)
+                        .arg(c.n)
+                        .arg(std::lround(100 * c.interval.lo))
+                        .arg(std::lround(100 * c.interval.hi));
+    constexpr std::size_t kMost = 8; // days that one takes in
+    if (const auto days = m_trial.days.find(c.cue); days != m_trial.days.end())
+        for (std::size_t i = days->second.size() > kMost ? days->second.size() - kMost : 0; i < days->second.size();
+             ++i)
+            words += "\n" + tr("%1: %2 of %3 good")
+                                .arg(q(dayWords(days->second[i].day)))
+                                .arg(days->second[i].good)
+                                .arg(days->second[i].n);
+    return words;
 }
 
 void CueChart::paintEvent(QPaintEvent*) {
@@ -56,7 +66,7 @@ void CueChart::paintEvent(QPaintEvent*) {
         p.setFont(typeface(Type::body, true));
         const QRectF line(left, y, right - left, 20);
         const QString standing =
-            c.more > 0 ? tr("%1 more to compare").arg(c.more) : tr("the best with %1").arg(c.pBest, 0, 'f', 2);
+            c.more > 0 ? tr("%1 more to compare").arg(c.more) : tr("the best with %1").arg(shownFigure(c.pBest, 2));
         p.drawText(line, Qt::AlignLeft | Qt::AlignVCenter,
                    p.fontMetrics().elidedText(tr("\u201c%1\u201d").arg(q(c.cue)), Qt::ElideRight,
                                               static_cast<int>(line.width() * 0.6)));

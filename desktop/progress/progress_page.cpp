@@ -6,6 +6,7 @@
 #include "handover/progress_words.h"
 #include "handover/words.h"
 
+#include <QGridLayout>
 #include <QHBoxLayout>
 #include <QPainter>
 
@@ -32,11 +33,13 @@ ProgressPage::ProgressPage(Workbench& bench) : m_bench(bench) {
     m_pictures->addWidget(m_cues);
     m_before = new BeforeAfter(bench);
     m_more = new Card(tr("What went with it"));
-    auto* bar = new QHBoxLayout;
+    auto* bar = new QGridLayout;
     bar->setSpacing(6);
+    int wide = 0; // of all questions in one row, px
     const QStringList questions{tr("Did it move?"),     tr("Where does it break?"),
                                 tr("At which speed?"),  tr("Does feeling meet film?"),
                                 tr("Which cue works?"), tr("Was it practised?")};
+    std::vector<QPushButton*> asked;
     for (int i = 0; i < questions.size(); ++i) {
         auto* b = new QPushButton(questions[i]);
         b->setObjectName(QString("question%1").arg(i + 1));
@@ -47,10 +50,15 @@ ProgressPage::ProgressPage(Workbench& bench) : m_bench(bench) {
             m_question = i;
             refresh();
         });
-        bar->addWidget(b);
+        wide += b->sizeHint().width() + bar->spacing();
+        asked.push_back(b);
     }
-    bar->addSpacing(12);
-    bar->addWidget(m_which, 1);
+    const int columns = wide > 1060 ? 3 : static_cast<int>(asked.size()); // what has no room in a row stands in two
+    for (int i = 0; i < static_cast<int>(asked.size()); ++i)
+        bar->addWidget(asked[static_cast<std::size_t>(i)], i / columns, i % columns);
+    bar->setColumnMinimumWidth(columns, 12);
+    bar->addWidget(m_which, 0, columns + 1);
+    bar->setColumnStretch(columns + 1, 1);
     auto* side = new QVBoxLayout;
     side->setSpacing(8);
     side->addWidget(m_before, 3);
@@ -113,7 +121,7 @@ void ProgressPage::refresh() {
         const auto trial = cueTrial(m_bench.data(), b);
         const auto standings = compareCues(trial.cues);
         answer = cueWords(b, trial, standings);
-        m_cues->show(standings);
+        m_cues->show(standings, trial);
         break;
     }
     case practised:

@@ -104,7 +104,8 @@ class CueChart : public PointChart {
     Q_OBJECT
 public:
     explicit CueChart(QWidget* parent = nullptr) : PointChart(parent) { setAccessibleName(tr("Which cue works")); }
-    void show(const std::vector<CueStanding>& standings);
+    /// \p trial: the days on which each was practised, told under the pointer.
+    void show(const std::vector<CueStanding>& standings, const CueTrial& trial);
     [[nodiscard]] QSize minimumSizeHint() const override { return {420, 220}; }
 
 protected:
@@ -113,6 +114,7 @@ protected:
 
 private:
     std::vector<CueStanding> m_standings;
+    CueTrial m_trial;
 };
 
 /// On top the story; below it one question at a time, answered first in one sentence, then as a picture.

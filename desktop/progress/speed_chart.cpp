@@ -91,7 +91,7 @@ QString SpeedChart::wordsOf(std::size_t index) const {
                      .arg(q(m_bench.data().takes.at(rep->second.take).title))
                      .arg(rep->second.number)
                      .arg(q(valueWords(m->definition, m_reps[index].value, m_reps[index].u)))
-                     .arg(m_answer.points[index].x, 0, 'f', 0);
+                     .arg(shownFigure(m_answer.points[index].x, 0));
 }
 
 void SpeedChart::paintEvent(QPaintEvent*) {
@@ -144,7 +144,7 @@ void SpeedChart::paintEvent(QPaintEvent*) {
         p.drawLine(QPointF(leaves, r.top()), QPointF(leaves, r.bottom()));
         p.setFont(typeface(Type::body, true));
         p.drawText(QRectF(leaves - 140, r.top() - 2, 134, 18), Qt::AlignRight,
-                   tr("falls apart at %1 %").arg(m_answer.leaves->x, 0, 'f', 0));
+                   tr("falls apart at %1 %").arg(shownFigure(m_answer.leaves->x, 0)));
     }
     if (m_answer.line) {
         p.save();

@@ -60,7 +60,7 @@ ArrivalDialog::ArrivalDialog(const std::filesystem::path& library, const QString
     scroll->setFrameShape(QFrame::NoFrame);
     scroll->setWidget(inside);
     m_state = wrapped(tr("Nothing that is here is overwritten. Films of %1 MB come with it.")
-                          .arg(static_cast<double>(contents.bytes) / 1e6, 0, 'f', 1),
+                          .arg(shownFigure(static_cast<double>(contents.bytes) / 1e6, 1)),
                       "quiet");
     m_rows = new QVBoxLayout;
     m_take = new QPushButton(tr("Take in"));

@@ -5,6 +5,7 @@
 #include "desktop/parts/card.h"
 #include "desktop/parts/frame_service.h"
 #include "desktop/shelf/card_delegate.h"
+#include "desktop/theme/language.h"
 #include "desktop/theme/theme.h"
 #include "footage/film.h"
 #include "library/bundle.h"
@@ -174,7 +175,7 @@ ShelfPage::~ShelfPage() {
 
 QString ShelfPage::techniqueName(const std::string& id) const {
     const auto b = blueprintFor(m_library->folder(), id);
-    return b ? q(b->name) : q(id);
+    return b ? q(asSpoken(*b).name) : q(id);
 }
 
 void ShelfPage::refresh() {

@@ -9,6 +9,7 @@
 #include "desktop/shelf/athlete_page.h"
 #include "desktop/shelf/squad_practice.h"
 #include "desktop/shelf/squad_sheet.h"
+#include "desktop/theme/language.h"
 
 #include <QFileDialog>
 #include <QMessageBox>
@@ -51,7 +52,7 @@ SquadSheet* ShelfPage::showSquad() {
 std::function<std::optional<Blueprint>(const std::string&)> ShelfPage::blueprints() const {
     return [folder = m_library->folder()](const std::string& id) -> std::optional<Blueprint> {
         auto b = blueprintFor(folder, id);
-        return b ? std::optional(std::move(*b)) : std::nullopt;
+        return b ? std::optional(asSpoken(std::move(*b))) : std::nullopt;
     };
 }
 

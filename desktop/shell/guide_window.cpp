@@ -1,5 +1,6 @@
 #include "desktop/shell/guide_window.h"
 
+#include "desktop/theme/language.h"
 #include "desktop/theme/theme.h"
 
 #include <QFile>
@@ -37,7 +38,8 @@ QStringList GuideWindow::pages() {
 
 QString GuideWindow::pageText(const QString& id) {
     initGuide();
-    QFile file(":/guide/" + id + ".md");
+    QFile own(":/guide/" + spokenLanguage() + "/" + id + ".md"), english(":/guide/" + id + ".md");
+    QFile& file = own.exists() ? own : english;
     return file.open(QIODevice::ReadOnly) ? QString::fromUtf8(file.readAll()) : QString();
 }
 

@@ -3,6 +3,7 @@
 #include "desktop/shell/main_window.h"
 #include "desktop/shell/settings_dialog.h"
 #include "desktop/shell/walk.h"
+#include "desktop/theme/language.h"
 #include "desktop/theme/theme.h"
 #include "handover/words.h"
 
@@ -52,7 +53,8 @@ int main(int argc, char** argv) {
     const QCommandLineOption dark("dark", "Use the dark theme.");
     const QCommandLineOption size("size", "Size of the window, as 1280x800.", "WxH");
     parser.addPositionalArgument("bundle", "A bundle (.riflesso) to take in.", "[bundle]");
-    parser.addOptions({library, caseId, today, walkTo, dark, size});
+    const QCommandLineOption language("language", "Speak this language: en, it.", "CODE");
+    parser.addOptions({library, caseId, today, walkTo, dark, size, language});
     parser.process(app);
 
     const QString date = parser.isSet(today) ? parser.value(today) : QDate::currentDate().toString(Qt::ISODate);
@@ -64,6 +66,7 @@ int main(int argc, char** argv) {
     if (!loadFonts())
         std::fprintf(stderr, "riflesso: the shipped fonts could not be loaded; the system's are used\n");
     const Preferences preferences = parser.isSet(walkTo) ? Preferences() : Preferences::read();
+    speakLanguage(parser.isSet(language) ? parser.value(language) : preferences.language);
     setTextPercent(preferences.textPercent);
     useTheme(parser.isSet(dark) || preferences.dark() ? Theme::night() : Theme::light());
 

@@ -11,6 +11,7 @@
 #include "desktop/shell/guide_window.h"
 #include "desktop/shell/settings_dialog.h"
 #include "desktop/shell/tour.h"
+#include "desktop/theme/language.h"
 #include "desktop/theme/theme.h"
 #include "desktop/workshop/workshop.h"
 #include "files/write_file.h"
@@ -43,6 +44,7 @@ MainWindow::MainWindow(Day today) : m_today(today) {
     statusBar()->hide(); // frames get the space; it comes when there is something to say
     connect(statusBar(), &QStatusBar::messageChanged, this,
             [this](const QString& m) { statusBar()->setVisible(!m.isEmpty()); });
+    m_language = Preferences::read().language;
     QSettings settings;
     restoreGeometry(settings.value("window").toByteArray());
     m_watch.setInterval(1000);
@@ -95,6 +97,7 @@ void MainWindow::buildMenus() {
     connect(m_recent, &QMenu::aboutToShow, this, &MainWindow::fillRecent);
     m_copies = file->addMenu(tr("Restore a &copy"));
     connect(m_copies, &QMenu::aboutToShow, this, &MainWindow::fillCopies);
+    file->addAction(tr("&Move this library …"), this, &MainWindow::moveAway);
     file->addAction(tr("Take a &bundle in …"), this, [this] {
         const QString f =
             QFileDialog::getOpenFileName(this, tr("Take a bundle in"), {}, tr("Riflesso bundles (*.riflesso)"));
@@ -112,6 +115,10 @@ void MainWindow::buildMenus() {
             askForLibrary(false);
         });
         dialog.exec();
+        QTimer::singleShot(0, this, [this] {
+            qDeleteAll(m_oldMenus);
+            m_oldMenus.clear();
+        });
     });
     file->addSeparator();
     file->addAction(tr("&Quit"), QKeySequence::Quit, this, &QWidget::close);
@@ -130,8 +137,15 @@ void MainWindow::buildMenus() {
     m_redo->setShortcuts({QKeySequence("Ctrl+Shift+Z"), QKeySequence("Ctrl+Y")});
     edit->addSeparator();
     edit->addAction(tr("&Ask this frame …"), QKeySequence("Q"), this, [this] {
-        if (CaseView* open = caseView(); open && open->bench().take())
-            (new AskDialog(open->bench(), this))->open();
+        if (CaseView* open = caseView(); open && open->bench().take()) {
+            auto* dialog = new AskDialog(open->bench(), this);
+            connect(dialog, &AskDialog::techniqueBegun, this, [this](const Blueprint& begun) {
+                openWorkshop();
+                if (m_workshop)
+                    m_workshop->begin(begun);
+            });
+            dialog->open();
+        }
     });
     edit->addAction(tr("Train your own &eye …"), this, [this] {
         auto* trainer = new EyeTrainer(EyeTrainer::scoresFile(), m_today, this);
@@ -174,8 +188,42 @@ void MainWindow::applySettings() {
         setTextPercent(p.textPercent);
         useTheme(p.dark() ? Theme::night() : Theme::light());
     }
+    if (m_language != p.language) {
+        m_language = p.language;
+        speakLanguage(p.language);
+        speakAnew();
+    }
     m_dark->setChecked(p.dark());
     applyToCase();
+}
+
+// Everything on the glass in the language spoken now: made anew where it stood.
+void MainWindow::speakAnew() {
+    // One of the old menus' actions may have led here: they go when the way back from it is gone.
+    for (QMenu* menu : menuBar()->findChildren<QMenu*>(QString(), Qt::FindDirectChildrenOnly)) {
+        if (m_oldMenus.contains(menu))
+            continue;
+        menuBar()->removeAction(menu->menuAction());
+        for (QAction* action : menu->actions())
+            action->setShortcuts({});
+        m_oldMenus.append(menu);
+    }
+    buildMenus();
+    if (m_guide)
+        m_guide->close();
+    if (m_case) {
+        const Id open = m_case->bench().data().id;
+        const Workspace at = m_case->current();
+        if (openCase(open))
+            m_case->show(at);
+    } else if (m_shelf) {
+        leave();
+        delete takeCentralWidget();
+        m_shelf = nullptr;
+        showShelf();
+    } else {
+        showWelcome();
+    }
 }
 
 void MainWindow::applyToCase() {
@@ -397,7 +445,7 @@ bool MainWindow::openCase(Id caseId) {
         fail(q(blueprint.error().text()));
         return false;
     }
-    auto book = Casebook::open(library, caseId, *blueprint, m_today);
+    auto book = Casebook::open(library, caseId, asSpoken(*blueprint), m_today);
     if (!book) {
         fail(q(book.error().text()));
         return false;
@@ -491,7 +539,7 @@ GuideWindow* MainWindow::showGuide() {
         m_guide = new GuideWindow(this);
         m_guide->setAttribute(Qt::WA_DeleteOnClose);
     }
-    m_guide->showPage(m_case ? workspaceName(m_case->current()).toLower() : m_shelf ? QString("shelf") : "index");
+    m_guide->showPage(m_case ? workspaceId(m_case->current()) : m_shelf ? QString("shelf") : "index");
     m_guide->show();
     m_guide->raise();
     return m_guide;

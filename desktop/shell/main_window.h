@@ -33,6 +33,8 @@ public:
     /// and leave what was open.
     bool openLibrary(const QString& folder, Id caseId = 0);
     bool newLibrary(const QString& folder);
+    /// Moves the open library, films included, to a folder that is not there yet, and opens it there. Waits.
+    bool moveLibraryTo(const QString& folder);
     /// Where the program begins without being told: the library that was open last, else the user's own, which is made
     /// when there is none. A welcome with the reason where neither can be opened.
     void openStart();
@@ -64,6 +66,7 @@ protected:
 
 private:
     void buildMenus();
+    void speakAnew();
     void showWelcome();
     void applyToCase();
     void fillRecent();
@@ -80,15 +83,19 @@ private:
     void changeTechnique();
     void titleSays();
     void restore(const LibraryCopy& copy);
+    void closeLibrary();
+    void moveAway();
     void fail(const QString& message);
     void showShortcuts();
 
     Day m_today;
+    QString m_language; ///< the setting that is on the glass
     CaseView* m_case = nullptr;
     ShelfPage* m_shelf = nullptr;
     std::vector<Id> m_deleted; ///< athletes, when the program ends
     QLabel* m_welcomeError = nullptr;
     std::shared_ptr<Library> m_library;
+    QList<QMenu*> m_oldMenus; ///< of the language before
     QMenu* m_recent = nullptr;
     QMenu* m_copies = nullptr;
     QTimer m_watch;

@@ -13,12 +13,15 @@
 #include "desktop/shell/guide_window.h"
 #include "desktop/shell/settings_dialog.h"
 #include "desktop/shell/tour.h"
+#include "desktop/theme/language.h"
 #include "desktop/theme/theme.h"
 #include "desktop/workshop/workshop.h"
 #include "files/write_file.h"
 
 #include <QDir>
 #include <QElapsedTimer>
+#include <QEventLoop>
+#include <QFileDialog>
 #include <QFileInfo>
 #include <QInputDialog>
 #include <QMessageBox>
@@ -89,16 +92,64 @@ void MainWindow::fillCopies() {
         m_copies->addAction(tr("None yet: one is made each day"))->setEnabled(false);
 }
 
-void MainWindow::restore(const LibraryCopy& copy) {
-    const QString folder = q(m_library->folder().string());
+// Nothing of it is open afterwards.
+void MainWindow::closeLibrary() {
     m_watch.stop();
     m_care.waitForDone();
     leave();
-    m_deleted.clear();
     delete takeCentralWidget();
     m_case = nullptr;
     m_shelf = nullptr;
     m_library.reset();
+}
+
+void MainWindow::moveAway() {
+    if (!m_library)
+        return;
+    const QString to = QFileDialog::getSaveFileName(this, tr("Where the library goes"), q(m_library->folder().string()),
+                                                    QString(), nullptr, QFileDialog::ShowDirsOnly);
+    if (!to.isEmpty())
+        moveLibraryTo(to);
+}
+
+bool MainWindow::moveLibraryTo(const QString& folder) {
+    const QString from = q(m_library->folder().string());
+    closeLibrary();
+    QProgressDialog progress(tr("Moving the library …"), tr("Cancel"), 0, 1000, this);
+    progress.setWindowModality(Qt::WindowModal);
+    progress.setMinimumDuration(500);
+    std::atomic<bool> stop{false};
+    std::atomic<int> done{0};
+    QFutureWatcher<Status> watcher;
+    QEventLoop wait;
+    connect(&watcher, &QFutureWatcherBase::finished, &wait, &QEventLoop::quit);
+    connect(&progress, &QProgressDialog::canceled, this, [&stop] { stop = true; });
+    QTimer tick;
+    connect(&tick, &QTimer::timeout, this, [&] { progress.setValue(done); });
+    tick.start(100);
+    watcher.setFuture(QtConcurrent::run([from = from.toStdString(), to = folder.toStdString(), &stop, &done] {
+        return moveLibrary(from, to, [&](double share) {
+            done = static_cast<int>(999 * share);
+            return !stop;
+        });
+    }));
+    wait.exec();
+    tick.stop();
+    progress.reset();
+    const Status moved = watcher.result();
+    const bool there = QFileInfo::exists(folder + "/library.sqlite");
+    openLibrary(there ? folder : from);
+    if (!moved)
+        fail(q(moved.error().text()));
+    else
+        statusBar()->showMessage(tr("The library is at %1 now.").arg(folder), 15000);
+    return moved.ok();
+}
+
+void MainWindow::restore(const LibraryCopy& copy) {
+    const QString folder = q(m_library->folder().string());
+    closeLibrary();
+    m_deleted.clear();
     const auto s = restoreCopy(folder.toStdString(), copy);
     openLibrary(folder);
     if (!s)
@@ -152,7 +203,7 @@ void MainWindow::changeTechnique() {
     const auto ids = blueprintIds(m_library->folder());
     for (const auto& id : ids)
         if (const auto b = blueprintFor(m_library->folder(), id))
-            names << q(b->name);
+            names << q(asSpoken(*b).name);
     bool ok = false;
     const QString name = QInputDialog::getItem(
         this, tr("Another technique for this case"), tr("Possible while nothing is marked, placed or practised."),
@@ -181,7 +232,10 @@ Workshop* MainWindow::workshop() {
         return nullptr;
     }
     if (!m_workshop) {
-        m_workshop = new Workshop(m_case->bench().blueprint(), m_library->folder(), &m_case->bench());
+        // As it is written, not as it is spoken here.
+        auto written = blueprintForCase(m_library->folder(), m_case->bench().blueprint().id);
+        m_workshop = new Workshop(written ? std::move(*written) : m_case->bench().blueprint(), m_library->folder(),
+                                  &m_case->bench());
         connect(m_workshop, &Workshop::kept, this, [this](const QString& id) {
             // At once when it is the open case's technique; the workshop goes on with the case that is opened anew.
             if (m_case && q(m_case->bench().blueprint().id) == id)

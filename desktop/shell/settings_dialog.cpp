@@ -2,6 +2,7 @@
 
 #include "desktop/parts/card.h"
 #include "desktop/parts/frame_service.h"
+#include "desktop/theme/language.h"
 #include "desktop/theme/theme.h"
 
 #include <QApplication>
@@ -27,6 +28,7 @@ Preferences Preferences::read() {
     const QSettings s;
     Preferences p;
     p.theme = s.value("theme", s.value("dark").toBool() ? "dark" : "light").toString();
+    p.language = s.value("language", "system").toString();
     p.textPercent = std::clamp(s.value("textPercent", 100).toInt(), 100, 150);
     p.memory = std::clamp(s.value("memory", FrameService::kDefaultMegabytes).toInt(), 64, 65536);
     p.sure = s.value("sure", 95).toInt();
@@ -39,6 +41,7 @@ Preferences Preferences::read() {
 void Preferences::write() const {
     QSettings s;
     s.setValue("theme", theme);
+    s.setValue("language", language);
     s.setValue("textPercent", textPercent);
     s.setValue("memory", memory);
     s.setValue("sure", sure);
@@ -79,6 +82,13 @@ SettingsDialog::SettingsDialog(QWidget* parent, const QString& library) : QDialo
     place->addWidget(change, 0, Qt::AlignLeft);
     form->addRow(tr("Library"), place);
     connect(change, &QPushButton::clicked, this, &SettingsDialog::otherLibrary);
+    QList<QPair<QString, QVariant>> spoken{{tr("as the system"), "system"}};
+    for (const auto& l : languages())
+        spoken.append({l.name, l.code});
+    choice(
+        tr("Language"), "language", spoken, m_now.language,
+        [](Preferences& p, const QVariant& v) { p.language = v.toString(); },
+        tr("Of the window and of what is printed. Your own words stay as you wrote them."));
     choice(tr("Theme"), "theme", {{tr("light"), "light"}, {tr("dark"), "dark"}, {tr("as the system"), "system"}},
            m_now.theme, [](Preferences& p, const QVariant& v) { p.theme = v.toString(); }, {});
     choice(tr("Size of letters"), "textPercent",

@@ -8,6 +8,7 @@
 namespace riflesso {
 
 struct Preferences {
+    QString language = "en"; ///< "system", "en", "it"
     QString theme = "light"; ///< "light", "dark", "system"
     int textPercent = 100;   ///< 100 to 150
     int memory = 512;        ///< MB for pictures

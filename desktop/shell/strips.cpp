@@ -8,6 +8,12 @@
 #include <QPainter>
 
 namespace riflesso {
+QString workspaceId(Workspace w) {
+    static const char* const ids[] = {"brief",     "footage",  "marking",  "mirror",  "findings",
+                                      "programme", "practice", "progress", "handover"};
+    return ids[static_cast<int>(w)];
+}
+
 QString workspaceName(Workspace w) {
     static const char* const names[] = {QT_TRANSLATE_NOOP("Path", "Brief"),    QT_TRANSLATE_NOOP("Path", "Footage"),
                                         QT_TRANSLATE_NOOP("Path", "Marking"),  QT_TRANSLATE_NOOP("Path", "Mirror"),

@@ -63,5 +63,7 @@ private:
 
 /// The names of the workspaces, in working order.
 QString workspaceName(Workspace w);
+/// The same in every language: "brief"; names the guide's page and the walk's picture.
+QString workspaceId(Workspace w);
 
 } // namespace riflesso

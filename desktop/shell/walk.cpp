@@ -75,7 +75,7 @@ Status walk(MainWindow& window, const QString& folder) {
         const auto w = static_cast<Workspace>(i);
         window.caseView()->show(w);
         settle(window);
-        if (auto s = picture(i + 1, workspaceName(w).toLower()); !s)
+        if (auto s = picture(i + 1, workspaceId(w)); !s)
             return s;
         if (w == Workspace::mirror) {
             auto* mirror = static_cast<MirrorPage*>(window.caseView()->page(w));

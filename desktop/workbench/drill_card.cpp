@@ -80,10 +80,10 @@ void DrillCard::show(const std::string& id, const std::string& fault) {
     m_rules = nullptr;
     const Drill* d = m_bench.blueprint().drill(id);
     if (const SupportWork* work = d ? nullptr : supportWork(id)) {
-        body()->addWidget(wrapped(q(std::string(work->name)), "title"));
+        body()->addWidget(wrapped(shownWord(work->name), "title"));
         body()->addWidget(wrapped(tr("beside the technique, %1 minutes").arg(work->minutes), "quiet"));
-        body()->addWidget(wrapped(q(std::string(work->how))));
-        body()->addWidget(wrapped(tr("Caution: %1").arg(q(std::string(work->caution))), "caution"));
+        body()->addWidget(wrapped(shownWord(work->how)));
+        body()->addWidget(wrapped(tr("Caution: %1").arg(shownWord(work->caution)), "caution"));
         body()->addWidget(m_rules = wrapped({}, "quiet"));
         body()->addStretch();
         return;
@@ -96,8 +96,8 @@ void DrillCard::show(const std::string& id, const std::string& fault) {
     const auto add = [this](QWidget* w) { body()->addWidget(w); };
     add(wrapped(q(d->name), "title"));
     add(wrapped(tr("%1, %2%3")
-                    .arg(q(std::string(kStageNames[static_cast<std::size_t>(d->stage)])), q(doseWords(d->dose)),
-                         d->speed.empty() ? QString() : tr(", %1").arg(q(d->speed))),
+                    .arg(shownWord(kStageNames[static_cast<std::size_t>(d->stage)]), q(doseWords(d->dose)),
+                         d->speed.empty() ? QString() : tr(", %1").arg(shownWord(d->speed))),
                 "quiet"));
     add(wrapped(tr("“%1”").arg(q(d->cue)), "athlete"));
     auto* pictures = new RightAndWrong(m_bench);

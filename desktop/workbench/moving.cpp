@@ -257,7 +257,7 @@ void MirrorMoving::paintEvent(QPaintEvent*) {
     const auto seconds = [&](const Take& take, Id rep, int frame) {
         const Timebase time = timebaseOf(take);
         const auto from = spanOf(m_bench.data(), m_bench.data().reps.at(rep)).first;
-        return QString::number(time.real(FrameIndex(frame)).value - time.real(from).value, 'f', 2);
+        return shownFigure(time.real(FrameIndex(frame)).value - time.real(from).value, 2);
     };
     if (!a) {
         say(upper(), tr("Cut a rep and place its key positions first."));

@@ -1,5 +1,6 @@
 #include "desktop/workbench/ribbon.h"
 
+#include "casebook/text.h"
 #include "desktop/theme/theme.h"
 
 #include <QMouseEvent>
@@ -192,12 +193,13 @@ void Ribbon::paintEvent(QPaintEvent*) {
     p.drawLine(QPointF(x, kTop - 2), QPointF(x, height() - 18));
     p.setFont(typeface(Type::small));
     p.setPen(t.quiet);
-    const QString seconds = take->captureRate ? tr("%1 s").arg(time.real(FrameIndex(m_bench.frame())).value, 0, 'f', 3)
-                                              : tr("time unknown: no capture rate");
-    const QString smallest =
-        take->captureRate
-            ? tr("   decides down to ± %1 ms").arg(1000 * time.instantError(FrameIndex(m_bench.frame())), 0, 'f', 1)
-            : QString();
+    const QString seconds = take->captureRate
+                                ? tr("%1 s").arg(shownFigure(time.real(FrameIndex(m_bench.frame())).value, 3))
+                                : tr("time unknown: no capture rate");
+    const QString smallest = take->captureRate
+                                 ? tr("   decides down to ± %1 ms")
+                                       .arg(shownFigure(1000 * time.instantError(FrameIndex(m_bench.frame())), 1))
+                                 : QString();
     p.drawText(QRectF(kEdge, height() - 17, width() - 2 * kEdge, 15), Qt::AlignLeft,
                tr("frame %1   %2%3").arg(m_bench.frame() + 1).arg(seconds, smallest));
     if (pegs.empty())

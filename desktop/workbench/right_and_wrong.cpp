@@ -3,6 +3,8 @@
 #include "desktop/theme/theme.h"
 #include "desktop/workbench/rep_still.h"
 
+#include <QFutureWatcher>
+
 namespace riflesso {
 
 RightAndWrong::RightAndWrong(Workbench& bench, QWidget* parent) : QWidget(parent), m_bench(bench) {
@@ -13,6 +15,23 @@ RightAndWrong::RightAndWrong(Workbench& bench, QWidget* parent) : QWidget(parent
 void RightAndWrong::show(const std::string& fault) {
     m_fault = fault;
     update();
+    const MeasureDefinition* none = nullptr;
+    if (fault.empty() || m_simulated.contains(fault) || (shown(true, &none).first && shown(false, &none).first))
+        return;
+    m_simulated[fault] = {}; // on its way
+    auto* made = new QFutureWatcher<SimulatedPair>(this);
+    connect(made, &QFutureWatcherBase::finished, this, [this, made, fault] {
+        m_simulated[fault] = made->result();
+        made->deleteLater();
+        update();
+    });
+    made->setFuture(m_bench.book().jobs().run(
+        [blueprint = m_bench.blueprint(), fault] { return simulatedPair(blueprint, fault); }));
+}
+
+SimulatedPair RightAndWrong::simulated() const {
+    const auto it = m_simulated.find(m_fault);
+    return it == m_simulated.end() ? SimulatedPair() : it->second;
 }
 
 std::pair<Id, FrameIndex> RightAndWrong::shown(bool model, const MeasureDefinition** definition) const {
@@ -54,6 +73,19 @@ void RightAndWrong::paintEvent(QPaintEvent*) {
         if (!drawRepStill(p, m_bench, box, rep, frame, model ? t.hues.modelOnPicture : t.hues.athleteOnPicture,
                           definition)) {
             p.fillRect(box, t.panel);
+            const SimulatedPair pair = simulated();
+            if (const QImage& still = model ? pair.right : pair.wrong; !still.isNull()) {
+                p.setRenderHint(QPainter::SmoothPixmapTransform);
+                const QSizeF size = QSizeF(still.size()).scaled(box.size(), Qt::KeepAspectRatioByExpanding);
+                const QSizeF part(box.width() / size.width() * still.width(),
+                                  box.height() / size.height() * still.height());
+                p.drawImage(
+                    box, still,
+                    QRectF(QPointF((still.width() - part.width()) / 2, (still.height() - part.height()) / 2), part));
+                drawPlate(p, box, model ? tr("right, simulated") : tr("wrong, simulated"),
+                          height() > 250 ? Type::strong : Type::small);
+                continue;
+            }
             p.setPen(t.quiet);
             p.setFont(typeface(Type::small));
             p.drawText(box, Qt::AlignCenter | Qt::TextWordWrap, tr("no picture yet"));

@@ -1,12 +1,14 @@
 #pragma once
 /// \file
 /// Right and wrong as pictures, from the case's own films: the model beside the athlete at the moment that shows a
-/// fault.
+/// fault. What no film shows yet is shown by the simulated athlete.
 
+#include "desktop/workbench/simulated_pair.h"
 #include "desktop/workbench/workbench.h"
 
 #include <QWidget>
 
+#include <map>
 #include <string>
 #include <utility>
 
@@ -17,6 +19,8 @@ class RightAndWrong : public QWidget {
 public:
     explicit RightAndWrong(Workbench& bench, QWidget* parent = nullptr);
     void show(const std::string& fault);
+    /// What the simulator shows of the fault; empty until it is there.
+    [[nodiscard]] SimulatedPair simulated() const;
     [[nodiscard]] QSize sizeHint() const override { return {300, 150}; }
     [[nodiscard]] QSize minimumSizeHint() const override { return {200, 150}; }
 
@@ -28,6 +32,7 @@ private:
     [[nodiscard]] std::pair<Id, FrameIndex> shown(bool model, const MeasureDefinition** definition) const;
     Workbench& m_bench;
     std::string m_fault;
+    std::map<std::string, SimulatedPair> m_simulated; ///< by fault
 };
 
 } // namespace riflesso

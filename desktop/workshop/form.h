@@ -123,7 +123,7 @@ public:
     QComboBox* enumChoice(const QString& label, const std::array<std::string_view, N>& names, F field) {
         auto* c = box(label);
         for (const auto n : names)
-            c->addItem(q(std::string(n)).replace('_', ' '));
+            c->addItem(shownWord(n).replace('_', ' '));
         m_form->addRow(label, c);
         onFill([this, c, field] { c->setCurrentIndex(static_cast<int>(field(m_document.value(), m_index))); });
         connect(c, &QComboBox::activated, this, [this, label, field](int i) {

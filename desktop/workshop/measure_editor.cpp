@@ -1,6 +1,7 @@
 #include "desktop/workshop/measure_editor.h"
 
 #include "casebook/measure_drawing.h"
+#include "casebook/text.h"
 #include "casebook/tried_measure.h"
 #include "core/mirror/reference.h"
 #include "desktop/parts/card.h"
@@ -199,7 +200,7 @@ void MeasureEditor::buildFields() {
         const QSignalBlocker quiet(aspect);
         aspect->clear();
         for (const Aspect a : aspectsOf(d.kind))
-            aspect->addItem(q(enumName(kAspectNames, a)).replace('_', ' '), static_cast<int>(a));
+            aspect->addItem(shownWord(enumName(kAspectNames, a)).replace('_', ' '), static_cast<int>(a));
         aspect->setCurrentIndex(aspect->findData(static_cast<int>(d.aspect)));
     });
     connect(aspect, &QComboBox::activated, this, [this, aspect, def] {
@@ -253,7 +254,7 @@ void MeasureEditor::buildFields() {
     auto* direction = ItemForm::box(tr("Direction"));
     direction->addItem(tr("any"), -1);
     for (int i = 0; i < static_cast<int>(kDirectionNames.size()); ++i)
-        direction->addItem(q(std::string(kDirectionNames[static_cast<std::size_t>(i)])), i);
+        direction->addItem(shownWord(kDirectionNames[static_cast<std::size_t>(i)]), i);
     layout->addRow(tr("Direction"), row("direction", direction));
     f.onFill([this, direction, def] {
         const auto& d = def(m_document.value(), m_form->index());

@@ -2,6 +2,7 @@
 
 #include "desktop/workshop/measure_editor.h"
 
+#include "casebook/text.h"
 #include <QHBoxLayout>
 
 #include <algorithm>
@@ -53,7 +54,7 @@ void MeasureEditor::buildTargets() {
     };
     auto* source = ItemForm::box(tr("Source"));
     for (const auto n : kTargetSourceNames)
-        source->addItem(q(std::string(n)));
+        source->addItem(shownWord(n));
     source->setMinimumContentsLength(9);
     source->setObjectName("targetSource");
     small(line, tr("Source"), source);
@@ -160,7 +161,7 @@ void MeasureEditor::fillTargets() {
     const QSignalBlocker quiet(m_target);
     m_target->clear();
     for (const auto& t : m->targets) {
-        QString label = q(enumName(kTargetSourceNames, t.source));
+        QString label = shownWord(enumName(kTargetSourceNames, t.source));
         if (!t.school.empty())
             label += ", " + q(t.school);
         if (!t.situation.empty())

@@ -25,7 +25,7 @@ constexpr std::array kRooms = {
     QT_TRANSLATE_NOOP("riflesso::Workshop", "Causes"),     QT_TRANSLATE_NOOP("riflesso::Workshop", "Drills"),
     QT_TRANSLATE_NOOP("riflesso::Workshop", "Profiles"),   QT_TRANSLATE_NOOP("riflesso::Workshop", "Schools"),
     QT_TRANSLATE_NOOP("riflesso::Workshop", "Situations"), QT_TRANSLATE_NOOP("riflesso::Workshop", "Checkpoints"),
-    QT_TRANSLATE_NOOP("riflesso::Workshop", "Changes")};
+    QT_TRANSLATE_NOOP("riflesso::Workshop", "Languages"),  QT_TRANSLATE_NOOP("riflesso::Workshop", "Changes")};
 
 std::optional<Part> partOf(Workshop::Room room) {
     switch (room) {
@@ -121,16 +121,18 @@ Workshop::Workshop(Blueprint blueprint, std::filesystem::path library, Workbench
     m_forms[Room::technique] = techniqueForm();
     m_forms[Room::positions] = positionForm();
     m_measures = new MeasureEditor(*m_document, bench);
+    m_languages = new LanguageRoom(*m_document);
     m_forms[Room::faults] = faultForm();
     m_forms[Room::drills] = drillForm();
     for (const Room r : {Room::profiles, Room::schools, Room::situations, Room::checkpoints})
         m_forms[r] = namedForm(*partOf(r));
     for (int i = 0; i < static_cast<int>(kRooms.size()); ++i) {
         const auto room = static_cast<Room>(i);
-        m_pages->addWidget(room == Room::measures  ? m_measures
-                           : room == Room::causes  ? causesRoom()
-                           : room == Room::changes ? changesRoom()
-                                                   : atTopOfScroll(m_forms.at(room)));
+        m_pages->addWidget(room == Room::measures    ? m_measures
+                           : room == Room::causes    ? causesRoom()
+                           : room == Room::languages ? m_languages
+                           : room == Room::changes   ? changesRoom()
+                                                     : atTopOfScroll(m_forms.at(room)));
     }
     m_problems = new QListWidget;
     m_problems->setObjectName("problems");
@@ -184,6 +186,16 @@ Workshop::Workshop(Blueprint blueprint, std::filesystem::path library, Workbench
     refresh();
 }
 
+void Workshop::begin(Blueprint b) {
+    b.id = idFrom(q(b.name), blueprintIds(m_library));
+    std::replace(b.id.begin(), b.id.end(), '_', '-');
+    b.cautions = m_document->value().cautions;
+    const bool measures = !b.measures.empty();
+    m_document->open(std::move(b));
+    if (measures)
+        show(Room::measures, 0);
+}
+
 std::optional<Part> Workshop::part() const {
     return partOf(m_room);
 }
@@ -206,11 +218,8 @@ void Workshop::buildBar(QLayout* into) {
     button(tr("From scratch"), tr("A new technique with nothing in it"), "fresh", [this] {
         Blueprint b;
         b.name = tr("New technique").toStdString();
-        b.id = idFrom(q(b.name), blueprintIds(m_library));
-        std::replace(b.id.begin(), b.id.end(), '_', '-');
-        b.cautions = m_document->value().cautions;
         b.positions = {{"start", tr("Start").toStdString(), {}, {}, {}}, {"end", tr("End").toStdString(), {}, {}, {}}};
-        m_document->open(std::move(b));
+        begin(std::move(b));
         show(Room::technique);
     });
     button(tr("Open …"), tr("Another blueprint of this library"), "openOther", [this] {
@@ -401,7 +410,7 @@ void Workshop::show(Room room, int item) {
         m_after->setCurrentIndex(0);
         showChanges();
     }
-    if (room == Room::causes)
+    if (room == Room::causes || room == Room::languages)
         refresh();
     fillItems();
     if (item >= 0)
@@ -449,6 +458,7 @@ void Workshop::refresh() {
         m_forms[m_room]->fill();
     if (m_room == Room::positions)
         tryRule();
+    m_languages->fill();
     sayProblems();
     if (m_room != Room::causes)
         return; // what is not seen is brought up to date when it is shown

@@ -4,6 +4,7 @@
 
 #include "desktop/workbench/workbench.h"
 #include "desktop/workshop/cause_graph.h"
+#include "desktop/workshop/language_room.h"
 #include "desktop/workshop/measure_editor.h"
 
 #include <QListWidget>
@@ -33,15 +34,19 @@ public:
         schools,
         situations,
         checkpoints,
+        languages,
         changes
     };
     void show(Room room, int item = -1);
     [[nodiscard]] MeasureEditor* measureEditor() const { return m_measures; }
     [[nodiscard]] CauseGraph* graph() const { return m_graph; }
+    [[nodiscard]] LanguageRoom* languages() const { return m_languages; }
     /// Asks nothing: for tests and for the dialogs of the window.
     bool importFile(const QString& file);
     bool exportFile(const QString& file);
     bool keep();
+    /// A new blueprint with something in it already, under an id that no other has.
+    void begin(Blueprint blueprint);
 
 signals:
     /// A version was kept in the library.
@@ -80,6 +85,7 @@ private:
     std::map<Room, ItemForm*> m_forms;
     MeasureEditor* m_measures;
     CauseGraph* m_graph;
+    LanguageRoom* m_languages;
     QDoubleSpinBox* m_strength;
     QLabel* m_linkWords;
     QComboBox *m_linkFrom, *m_linkTo;

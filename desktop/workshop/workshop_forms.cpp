@@ -3,6 +3,7 @@
 #include "desktop/workshop/workshop.h"
 
 #include "casebook/shipped.h"
+#include "casebook/text.h"
 #include "core/technique/position_finder.h"
 #include "desktop/parts/card.h"
 #include "desktop/parts/picture_view.h"
@@ -92,7 +93,7 @@ ItemForm* Workshop::techniqueForm() {
             const auto n = std::count_if(b.drills.begin(), b.drills.end(),
                                          [&](const Drill& d) { return static_cast<int>(d.stage) == s; });
             if (n > 0)
-                stages << QString("%1 %2").arg(q(std::string(kStageNames[static_cast<std::size_t>(s)]))).arg(n);
+                stages << QString("%1 %2").arg(shownWord(kStageNames[static_cast<std::size_t>(s)])).arg(n);
         }
         words->setText(tr("%1, version %2: %3 key positions, %4 measures, %5 faults, %6 drills.\nDrills by stage: %7.")
                            .arg(q(b.id))
@@ -144,7 +145,7 @@ ItemForm* Workshop::positionForm() {
     auto* when = ItemForm::box(tr("Found when"));
     when->addItem(tr("no rule: placed by hand"), -1);
     for (int i = 0; i < static_cast<int>(kRuleKindNames.size()); ++i)
-        when->addItem(q(std::string(kRuleKindNames[static_cast<std::size_t>(i)])), i);
+        when->addItem(shownWord(kRuleKindNames[static_cast<std::size_t>(i)]), i);
     f->layoutForm()->addRow(tr("Found when it"), when);
     f->onFill([this, f, when] {
         const auto& r = at(m_document->value().positions, f->index()).rule;
@@ -212,7 +213,7 @@ ItemForm* Workshop::positionForm() {
     auto* direction = ItemForm::box(tr("Direction"));
     direction->addItem(tr("any"), -1);
     for (int i = 0; i < static_cast<int>(kDirectionNames.size()); ++i)
-        direction->addItem(q(std::string(kDirectionNames[static_cast<std::size_t>(i)])), i);
+        direction->addItem(shownWord(kDirectionNames[static_cast<std::size_t>(i)]), i);
     f->layoutForm()->addRow(tr("Direction"), direction);
     rows.push_back(direction);
     f->onFill([this, f, direction, rule] {
@@ -295,7 +296,7 @@ void Workshop::tryRule() {
     if (it != found.end())
         text = tr("found on frame %1 ± %2 ms%3")
                    .arg(it->second.frame.value + 1)
-                   .arg(1000 * it->second.sigma, 0, 'f', 0)
+                   .arg(shownFigure(1000 * it->second.sigma, 0))
                    .arg(it->second.sure ? QString() : tr(", unsure: %1").arg(q(it->second.why)));
     else
         text = position.rule ? tr("not found: %1").arg(q(reasons.contains(position.id) ? reasons.at(position.id) : ""))

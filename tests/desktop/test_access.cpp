@@ -1,5 +1,7 @@
 // What a screen reader is told and where Tab leads, on every page of the real window.
 
+#include "desktop/theme/theme.h"
+#include "tests/support/contrast.h"
 #include "tests/support/window_test.h"
 
 #include <QAbstractButton>
@@ -8,11 +10,13 @@
 #include <QAccessible>
 #include <QApplication>
 #include <QComboBox>
+#include <QLabel>
 #include <QLineEdit>
 #include <QPlainTextEdit>
 #include <QTest>
 
 #include <array>
+#include <map>
 #include <set>
 
 using namespace riflesso;
@@ -66,6 +70,54 @@ private slots:
         wrong.removeDuplicates();
         QVERIFY2(seen > 100, qPrintable(QString::number(seen)));
         QVERIFY2(wrong.isEmpty(), qPrintable("\n" + wrong.join('\n')));
+    }
+    // Words against what lies behind them, as they are on the glass: 4.5 : 1 (WCAG 2.1, 1.4.3) in both themes.
+    void wordsStandOutFromTheirGround() {
+        QStringList pale;
+        int seen = 0;
+        for (const bool dark : {false, true}) {
+            useTheme(dark ? Theme::night() : Theme::light());
+            for (const Workspace page : kPages) {
+                go(page);
+                constexpr int kFine = 3; // so fine that the middle of a stroke has its full colour
+                QImage glass(m_window->size() * kFine, QImage::Format_RGB32);
+                glass.setDevicePixelRatio(kFine);
+                m_window->render(&glass);
+                for (QWidget* w : m_window->findChildren<QWidget*>()) {
+                    const auto* label = qobject_cast<QLabel*>(w);
+                    const auto* button = qobject_cast<QAbstractButton*>(w);
+                    if (!w->isVisible() || !w->isEnabled() || (!label && !button) ||
+                        (label ? label->text() : button->text()).trimmed().isEmpty() ||
+                        w->visibleRegion().boundingRect().size() != w->size())
+                        continue;
+                    const QRect at(w->mapTo(m_window.get(), QPoint(0, 0)) * kFine, w->size() * kFine);
+                    const QImage words = glass.copy(at);
+                    std::map<QRgb, int> colours;
+                    for (int y = 0; y < words.height(); ++y)
+                        for (int x = 0; x < words.width(); ++x)
+                            ++colours[words.pixel(x, y)];
+                    const auto ground =
+                        std::max_element(colours.begin(), colours.end(), [](const auto& a, const auto& b) {
+                            return a.second < b.second;
+                        })->first;
+                    double best = 1.0;
+                    for (const auto& [colour, count] : colours)
+                        if (count >= 4)
+                            best = std::max(best, test::contrast(QColor(colour), QColor(ground)));
+                    ++seen;
+                    if (best < 4.5)
+                        pale << QString("%1 page %2, %3 “%4”: %5")
+                                    .arg(dark ? "dark" : "light")
+                                    .arg(static_cast<int>(page))
+                                    .arg(called(w), (label ? label->text() : button->text()).left(40))
+                                    .arg(best, 0, 'f', 2);
+                }
+            }
+        }
+        useTheme(Theme::light());
+        pale.removeDuplicates();
+        QVERIFY2(seen > 300, qPrintable(QString::number(seen)));
+        QVERIFY2(pale.isEmpty(), qPrintable("\n" + pale.join('\n')));
     }
     // What is painted says in words what it shows.
     void paintedViewsSpeak() {

@@ -17,6 +17,7 @@
 #include <QAction>
 #include <QApplication>
 #include <QCheckBox>
+#include <QDateEdit>
 #include <QComboBox>
 #include <QDialog>
 #include <QDialogButtonBox>
@@ -513,6 +514,20 @@ private slots:
         QVERIFY(data().brief.alone[1]);
         QCOMPARE(data().brief.athlete.squad, std::string("Thursday"));
         QCOMPARE(data().brief.competitions, b.competitions);
+        // One more, in its place; the first is taken away; undo brings it back.
+        auto* day = child<QDateEdit>("competitionDay");
+        day->setDate(QDate(2027, 1, 16)); // between the two
+        press("addCompetition");
+        QCOMPARE(data().brief.competitions.size(), std::size_t(3));
+        QCOMPARE(data().brief.competitions[1], *dayFromIso("2027-01-16"));
+        press("addCompetition"); // twice is once
+        QCOMPARE(data().brief.competitions.size(), std::size_t(3));
+        QVERIFY(settle(*m_window));
+        press("competition");
+        QTRY_COMPARE(data().brief.competitions.size(), std::size_t(2));
+        QCOMPARE(data().brief.competitions.front(), *dayFromIso("2027-01-16"));
+        QVERIFY(book().undo());
+        QCOMPARE(data().brief.competitions.size(), std::size_t(3));
     }
     void allOfItIsThereAfterARestart() {
         const auto planned = data().planned;

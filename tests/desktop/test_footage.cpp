@@ -1,6 +1,7 @@
 // The Footage workspace through the real window: three films by drop, two locked, calibrated, reps found, a camera.
 
 #include "core/motion/calibration.h"
+#include "casebook/sets.h"
 #include "desktop/shell/walk.h"
 #include "desktop/theme/theme.h"
 #include "simulator/live_camera.h"
@@ -405,6 +406,44 @@ private slots:
         QVERIFY(settle(*m_window));
         const Take& t = data().takes.rbegin()->second;
         QVERIFY(t.captureRate && *t.captureRate > 5 && t.times.size() >= 5);
+        QVERIFY(t.set.empty());
+    }
+    void setsArePartedWhileFilming() {
+        const auto before = data().takes.size();
+        click("filmNow");
+        auto* camera = m_window->findChild<CameraPanel*>();
+        auto* which = child<QComboBox>("camera");
+        which->setCurrentIndex(which->count() - 1);
+        click("startCamera");
+        QTest::qWait(300);
+        QTest::keyClick(camera, Qt::Key_S); // nothing is recorded: nothing to part
+        QTest::keyClick(camera, Qt::Key_R);
+        QTest::qWait(900);
+        QTest::keyClick(camera, Qt::Key_S);
+        QTest::qWait(900);
+        QTest::keyClick(camera, Qt::Key_R);
+        QTRY_COMPARE_WITH_TIMEOUT(data().takes.size(), before + 2, 20000);
+        QTest::keyClick(camera, Qt::Key_Escape);
+        QVERIFY(settle(*m_window));
+        const auto last = data().takes.rbegin();
+        QCOMPARE(std::next(last)->second.set, std::string("set 1"));
+        QCOMPARE(last->second.set, std::string("set 2"));
+        QVERIFY(std::next(last)->second.film != last->second.film);
+        // Their reps are of these sets until somebody says otherwise.
+        CaseData some = data();
+        some.reps.clear();
+        for (const Id take : {std::next(last)->first, last->first}) {
+            Rep rep;
+            rep.id = take * 1000;
+            rep.take = take;
+            rep.number = 1;
+            some.reps[rep.id] = rep;
+        }
+        const auto sets = setsOf(some);
+        QCOMPARE(sets.size(), std::size_t(2));
+        QVERIFY(sets[0].byHand && sets[0].key.name != sets[1].key.name);
+        some.reps.begin()->second.set = "set 2";
+        QCOMPARE(setsOf(some).size(), std::size_t(1));
     }
     void aBusyCameraIsSaid() {
         LiveCameraOptions o;

@@ -2,6 +2,7 @@
 // question kept with its frame, a model on the shelf.
 
 #include "casebook/landings.h"
+#include "casebook/shipped.h"
 #include "desktop/asking/ask_dialog.h"
 #include "desktop/brief/body_map.h"
 #include "desktop/findings/finding_list.h"
@@ -13,14 +14,19 @@
 #include "desktop/practice/film_verdicts.h"
 #include "desktop/programme/own_drill_dialog.h"
 #include "desktop/programme/programme_page.h"
+#include "desktop/workbench/simulated_pair.h"
+#include "desktop/workshop/workshop.h"
 #include "handover/report.h"
+#include "handover/review_film.h"
 #include "library/shelves.h"
+#include "simulator/movement.h"
 #include "tests/support/window_test.h"
 
 #include <QDialogButtonBox>
 #include <QInputDialog>
 #include <QLabel>
 #include <QMenu>
+#include <QRegularExpression>
 #include <QTest>
 #include <QTimer>
 
@@ -240,6 +246,20 @@ private slots:
         QVERIFY(report.html.contains("Seen on the film"));
         QVERIFY(std::any_of(report.pictures.begin(), report.pictures.end(),
                             [](const auto& p) { return p.first.startsWith("note"); }));
+        // And in the review, as a scene with what was clicked.
+        const Review review = proposedReview(data(), book().blueprint(), book().analysis());
+        const auto scene =
+            std::find_if(review.scenes.begin(), review.scenes.end(), [&](const Scene& s) { return s.note == note.id; });
+        QVERIFY(scene != review.scenes.end() && scene->kind == SceneKind::own && !scene->words.empty());
+        const FilmedCase filmed{data(), book().blueprint(), book().analysis(), book().library().media()};
+        auto shown = ScenePictures::open(filmed, *scene, {});
+        QVERIFY(shown);
+        const auto still = (*shown)->at(0.0);
+        QVERIFY(still && still->size() == QSize(1280, 720));
+        Scene words = *scene;
+        words.note = 0;
+        auto alone = ScenePictures::open(filmed, words, {});
+        QVERIFY(alone && *(*alone)->at(0.0) != *still); // not words alone
         auto* pair = m_window->findChild<StillPair*>();
         QTest::mouseClick(pair, Qt::LeftButton, {}, pair->rect().center());
         QVERIFY(view()->current() == Workspace::marking);
@@ -247,6 +267,89 @@ private slots:
         // One step: note and finding go together.
         QVERIFY(book().undo());
         QVERIFY(data().notes.empty());
+    }
+    void cyclesAreCountedAndATechniqueBegins() {
+        go(Workspace::marking);
+        const Take& take = *view()->bench().take();
+        const auto ask = [&] {
+            m_window->activateWindow();
+            (void)QTest::qWaitForWindowActive(m_window.get());
+            QTest::keyClick(m_window->focusWidget() ? m_window->focusWidget() : m_window.get(), Qt::Key_Q);
+            AskDialog* dialog = nullptr;
+            for (int i = 0; i < 200 && !(dialog && dialog->isVisible()); ++i) {
+                QTest::qWait(20);
+                dialog = m_window->findChild<AskDialog*>("askDialog");
+            }
+            return dialog;
+        };
+        auto* dialog = ask();
+        QVERIFY(dialog);
+        QTest::keyClick(dialog, Qt::Key_C);
+        for (int cycle = 0; cycle < 2; ++cycle) {
+            QTest::keyClick(dialog, Qt::Key_Right, Qt::ShiftModifier);
+            QTest::keyClick(dialog, Qt::Key_C);
+            QTest::keyClick(dialog, Qt::Key_C); // twice on one frame counts once
+        }
+        QTest::keyClick(dialog, Qt::Key_Right); // looking on does not count
+        const double perMinute = 60.0 * 2 / (20.0 / take.captureRate.value_or(1.0));
+        QVERIFY2(dialog->answerWords().contains(QString("cycles a minute %1").arg(std::lround(perMinute))) ||
+                     dialog->answerWords().contains("cycles a minute"),
+                 qPrintable(dialog->answerWords()));
+        const auto number = QRegularExpression("cycles a minute ([0-9.]+)").match(dialog->answerWords()).captured(1);
+        QVERIFY2(std::abs(number.toDouble() - perMinute) < 1.0, qPrintable(number));
+        QTest::keyClick(dialog, Qt::Key_Escape);
+        QTRY_VERIFY(!m_window->findChild<AskDialog*>("askDialog"));
+        // Three marked points: the first measure of a technique of one's own.
+        const auto& marks = data().marks.at(take.id);
+        const std::vector<LandmarkName> leg = {"right_hip", "right_knee", "right_ankle"};
+        std::optional<FrameIndex> all;
+        for (const auto& [frame, mark] : marks.at(leg[0]))
+            if (!all && marks.at(leg[1]).contains(frame) && marks.at(leg[2]).contains(frame))
+                all = frame;
+        QVERIFY(all);
+        view()->bench().setFrame(all->value);
+        dialog = ask();
+        QVERIFY(dialog);
+        QTRY_VERIFY_WITH_TIMEOUT(!dialog->view()->picture().isNull(), 20000);
+        for (const auto& name : leg) {
+            const Pixel at = marks.at(name).at(*all).at;
+            QTest::mouseClick(dialog->view(), Qt::LeftButton, {},
+                              dialog->view()->toView().map(QPointF(at.x, at.y)).toPoint());
+        }
+        QVERIFY(dialog->findChild<QPushButton*>("askBegin")->isEnabled());
+        QTest::keyClick(dialog, Qt::Key_W);
+        auto* shop = m_window->workshop();
+        QVERIFY(shop);
+        const Blueprint& begun = shop->document().value();
+        QCOMPARE(begun.measures.size(), std::size_t(1));
+        QVERIFY(begun.measures[0].definition.kind == MeasureKind::angle);
+        QCOMPARE(begun.landmarks.size(), std::size_t(3));
+        QVERIFY(shop->isVisible() && begun.id != "fencing-lunge");
+        shop->document().markSaved(1); // nothing to ask when it closes
+        shop->close();
+    }
+    void rightAndWrongAreShownWithoutAFilm() {
+        int pairs = 0, faults = 0;
+        for (const auto& id : shippedBlueprintIds()) {
+            const Blueprint b = *shippedBlueprint(id);
+            std::string first;
+            for (const auto& fault : b.faults) {
+                ++faults;
+                const std::string name = simulatedFault(id, fault.id);
+                QVERIFY2(name.empty() || faultsOf(id).contains(name), name.c_str());
+                pairs += !name.empty();
+                if (first.empty() && !name.empty())
+                    first = fault.id;
+            }
+            const SimulatedPair pair = simulatedPair(b, first);
+            QVERIFY2(!pair.right.isNull() && !pair.wrong.isNull() && pair.right != pair.wrong, first.c_str());
+        }
+        qInfo("%d of %d faults have a simulated pair", pairs, faults);
+        QVERIFY(pairs >= 48);
+        QVERIFY(simulatedPair(*shippedBlueprint("fencing-lunge"), "no_such_fault") == SimulatedPair());
+        Blueprint own = *shippedBlueprint("fencing-lunge");
+        own.id = "my-own"; // nobody simulates that
+        QVERIFY(simulatedPair(own, own.faults.front().id) == SimulatedPair());
     }
     void verdictsOnFilm() {
         go(Workspace::practice);

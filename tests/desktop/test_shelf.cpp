@@ -5,6 +5,7 @@
 #include "desktop/shell/walk.h"
 #include "desktop/theme/theme.h"
 #include "tests/support/coded_films.h"
+#include "tests/support/cut_texts.h"
 #include "tests/support/demo_copy.h"
 #include "tests/support/drop.h"
 #include "tests/support/film_truth.h"
@@ -80,21 +81,6 @@ class TestShelf : public QObject {
             m_window->grab().save(dir + "/" + name + ".png");
         }
     }
-    // Labels and buttons whose words need more room than they have.
-    static QStringList cutTexts(QWidget* in) {
-        QStringList cut;
-        for (auto* l : in->findChildren<QLabel*>()) {
-            if (!l->isVisible() || l->text().isEmpty() || l->height() == 0)
-                continue;
-            const int needs = l->wordWrap() ? l->heightForWidth(l->width()) : l->sizeHint().height();
-            if (needs > l->height() + 1 || (!l->wordWrap() && l->sizeHint().width() > l->width() + 1))
-                cut << QString("%1 (%2x%3, needs %4x%5)").arg(l->text().left(50)).arg(l->width()).arg(l->height()).arg(l->sizeHint().width()).arg(needs);
-        }
-        for (auto* b : in->findChildren<QPushButton*>())
-            if (b->isVisible() && (b->minimumSizeHint().width() > b->width() + 1 || b->fontMetrics().height() > b->height()))
-                cut << b->text();
-        return cut;
-    }
 private slots:
     void initTestCase() {
         QStandardPaths::setTestModeEnabled(true);
@@ -113,7 +99,8 @@ private slots:
         QVERIFY(shelf() && !m_window->caseView());
         QVERIFY(names().isEmpty() && model().isNew(0));
         picture("shelf-empty");
-        QVERIFY(QFile::exists(QStandardPaths::writableLocation(QStandardPaths::AppDataLocation) + "/library/library.sqlite"));
+        QVERIFY(QFile::exists(QStandardPaths::writableLocation(QStandardPaths::AppDataLocation) +
+                              "/library/library.sqlite"));
         // A film that is dropped asks whose it is, then it is brought in.
         answer([](QWidget* dialog) {
             QTest::keyClicks(dialog->findChild<QLineEdit*>("newAthlete"), "Pia Dorn");
@@ -184,7 +171,8 @@ private slots:
         tab("Juniors");
         QCOMPARE(names().size(), 10);
         tab("Everybody");
-        for (const auto& [typed, found] : std::vector<std::pair<const char*, int>>{{"arms early", 1}, {"rowing", 20}, {"athlete 1", 13}, {"nobody", 0}}) {
+        for (const auto& [typed, found] : std::vector<std::pair<const char*, int>>{
+                 {"arms early", 1}, {"rowing", 20}, {"athlete 1", 13}, {"nobody", 0}}) {
             shelf()->searchField()->clear();
             QTest::keyClicks(shelf()->searchField(), typed);
             QCOMPARE(names().size(), found);
@@ -237,7 +225,7 @@ private slots:
     }
     void settingsTakeEffectAtOnce() {
         answer([this](QWidget* d) {
-            QVERIFY2(cutTexts(d).isEmpty(), qPrintable(cutTexts(d).join("; ")));
+            QVERIFY2(test::cutTexts(d).isEmpty(), qPrintable(test::cutTexts(d).join("; ")));
             const QString dir = qEnvironmentVariable("RIFLESSO_PICTURES");
             if (!dir.isEmpty())
                 d->grab().save(dir + "/settings.png");
@@ -337,13 +325,16 @@ private slots:
                 m_window->resize(size);
                 m_window->showShelf();
                 QVERIFY(settle(*m_window));
-                QVERIFY2(cutTexts(m_window.get()).isEmpty(), qPrintable("shelf: " + cutTexts(m_window.get()).join("; ")));
+                QVERIFY2(test::cutTexts(m_window.get()).isEmpty(),
+                         qPrintable("shelf: " + test::cutTexts(m_window.get()).join("; ")));
                 QVERIFY(m_window->openCase(1));
                 QVERIFY(settle(*m_window));
-                for (const Workspace w : {Workspace::brief, Workspace::footage, Workspace::findings, Workspace::handover}) {
+                for (const Workspace w :
+                     {Workspace::brief, Workspace::footage, Workspace::findings, Workspace::handover}) {
                     m_window->caseView()->show(w);
                     QVERIFY(settle(*m_window));
-                    QVERIFY2(cutTexts(m_window.get()).isEmpty(), qPrintable(workspaceName(w) + ": " + cutTexts(m_window.get()).join("; ")));
+                    QVERIFY2(test::cutTexts(m_window.get()).isEmpty(),
+                             qPrintable(workspaceName(w) + ": " + test::cutTexts(m_window.get()).join("; ")));
                 }
             }
         }

@@ -1,6 +1,7 @@
 #include "desktop/theme/theme.h"
 
 #include "desktop/parts/picture_view.h"
+#include "tests/support/contrast.h"
 
 #include <QApplication>
 #include <QFontMetrics>
@@ -11,18 +12,9 @@
 #include <cmath>
 
 using namespace riflesso;
+using test::contrast;
 
 namespace {
-
-// Relative luminance and contrast ratio: WCAG 2.1, definitions in section 7.
-double luminance(QColor c) {
-    const auto linear = [](double v) { return v <= 0.04045 ? v / 12.92 : std::pow((v + 0.055) / 1.055, 2.4); };
-    return 0.2126 * linear(c.redF()) + 0.7152 * linear(c.greenF()) + 0.0722 * linear(c.blueF());
-}
-double contrast(QColor a, QColor b) {
-    const double l1 = std::max(luminance(a), luminance(b)), l2 = std::min(luminance(a), luminance(b));
-    return (l1 + 0.05) / (l2 + 0.05);
-}
 
 // Deuteranopia after Viénot, Brettel & Mollon 1999 (Color Res. Appl. 24:243-252), the usual linear matrix, from memory.
 QColor deuteranope(QColor c) {

@@ -17,7 +17,8 @@ const std::map<QString, Rooms>& plan() {
     static const std::map<QString, Rooms> rooms = [] {
         std::map<QString, Rooms> r;
         r["core/statistics"] = {};
-        r["core/motion"] = {"core/statistics"};
+        r["core/words"] = {"core/statistics"};
+        r["core/motion"] = {"core/statistics", "core/words"};
         // Within core/ each room may include the one before and whatever that one may.
         const QStringList line = {"core/motion", "core/measure",   "core/technique", "core/mirror",
                                   "core/judge",  "core/programme", "core/progress"};

@@ -6,6 +6,8 @@
 #include <QTemporaryDir>
 #include <QTest>
 
+#include <sys/stat.h>
+
 using namespace riflesso;
 namespace fs = std::filesystem;
 
@@ -60,6 +62,48 @@ private slots:
         bad.close();
         QVERIFY(!restoreCopy(folder(), copiesOf(folder()).front()));
         QCOMPARE((*Library::open(folder()))->cases()->size(), std::size_t(1));
+    }
+    void aLibraryMovesWhole() {
+        const fs::path to = fs::path(m_dir->path().toStdString()) / "elsewhere" / "films";
+        const auto fill = [&](const fs::path& at) {
+            auto l = std::move(*Library::create(at));
+            QVERIFY(l->addCase("x", Brief{}).ok());
+            fs::create_directories(at / "media");
+            QFile film(QString::fromStdString((at / "media/film.mp4").string()));
+            QVERIFY(film.open(QIODevice::WriteOnly));
+            film.write(QByteArray(300000, 'f'));
+        };
+        const auto whole = [](const fs::path& at) {
+            const auto l = Library::open(at);
+            return l && (*l)->cases() && (*l)->cases()->size() == 1 && fs::file_size(at / "media/film.mp4") == 300000;
+        };
+        fill(folder());
+        // Nothing is moved into itself, nor onto what is there.
+        QVERIFY(!moveLibrary(folder(), folder() / "inside"));
+        QVERIFY(!moveLibrary(folder(), m_dir->path().toStdString()));
+        QVERIFY(!moveLibrary(to, folder()));
+        QVERIFY(whole(folder()));
+        QVERIFY(moveLibrary(folder(), to));
+        QVERIFY(!fs::exists(folder()) && whole(to));
+        // To another disc: copied, checked, and only then cleared.
+        QTemporaryDir other("/dev/shm/riflesso-XXXXXX");
+        struct ::stat here {
+        }, there{};
+        if (!other.isValid() || ::stat(m_dir->path().toUtf8().constData(), &here) != 0 ||
+            ::stat(other.path().toUtf8().constData(), &there) != 0 || here.st_dev == there.st_dev)
+            QSKIP("there is no second file system to move to");
+        const fs::path far = fs::path(other.path().toStdString()) / "films";
+        const auto stopped = moveLibrary(to, far, [](double) { return false; });
+        QVERIFY(!stopped && stopped.error().kind == ErrorKind::cancelled);
+        QVERIFY(whole(to) && !fs::exists(far));
+        QVERIFY(fs::is_empty(other.path().toStdString())); // no half either
+        double last = 0.0;
+        QVERIFY(moveLibrary(to, far, [&](double share) {
+            last = share;
+            return true;
+        }));
+        QVERIFY(last > 0.99);
+        QVERIFY(!fs::exists(to) && whole(far));
     }
     // Flipped bits anywhere in what a row holds are found, by SQLite's own check or by the row's sum.
     void flippedBytesAreFound() {

@@ -565,6 +565,7 @@ private slots:
         Take t = someTake(5);
         t.checksum = "ab";
         t.captureFrom = "a falling ball";
+        t.set = "after the hint";
         t.calibration.plumb = {{1, 2}, {3, 4}};
         t.calibration.horizon = {{1, 2}, {30, 4}};
         t.calibration.lengths = {{{{5, 6}, {7, 8}}, 1.5}};

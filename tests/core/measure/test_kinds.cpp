@@ -181,7 +181,7 @@ private slots:
         const double included = at(elbow);
         elbow.reading = AngleReading::turned;
         QVERIFY(std::abs(std::abs(at(elbow)) - included) < 1e-9);
-        // The forearm points up and forward by 45°: half past one.
+        // The forearm points up and forward by 45°: 1.5 on the dial.
         QVERIFY(std::abs(at(of(MeasureKind::clock, {"left_elbow", "left_wrist"})) - 1.5) < 1e-9);
         QVERIFY(std::abs(at(of(MeasureKind::clock, {"left_hip", "left_ankle"})) -
                          6.0 / std::numbers::pi * std::atan2(10, -220)) < 1e-9); // a little before six

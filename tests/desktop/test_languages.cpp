@@ -1,0 +1,214 @@
+// The window in another language, at once, and in one that does not exist: half again as long, between brackets.
+
+#include "casebook/shipped.h"
+#include "casebook/text.h"
+#include "core/technique/texts.h"
+#include "desktop/shell/guide_window.h"
+#include "desktop/shell/settings_dialog.h"
+#include "desktop/shell/walk.h"
+#include "desktop/theme/language.h"
+#include "desktop/theme/theme.h"
+#include "desktop/workshop/workshop.h"
+#include "tests/support/cut_texts.h"
+#include "tests/support/demo_copy.h"
+
+#include <QAbstractButton>
+#include <QAction>
+#include <QApplication>
+#include <QComboBox>
+#include <QGroupBox>
+#include <QLineEdit>
+#include <QMenuBar>
+#include <QRegularExpression>
+#include <QSettings>
+#include <QStandardPaths>
+#include <QStatusBar>
+#include <QTemporaryDir>
+#include <QTest>
+#include <QTimer>
+
+#include <set>
+
+using namespace riflesso;
+
+class TestLanguages : public QObject {
+    Q_OBJECT
+    QTemporaryDir m_dir;
+    std::unique_ptr<MainWindow> m_window;
+    const Day m_today = *dayFromIso("2026-11-23");
+    const std::vector<Workspace> m_all = {Workspace::brief,    Workspace::footage,  Workspace::marking,
+                                          Workspace::mirror,   Workspace::findings, Workspace::programme,
+                                          Workspace::practice, Workspace::progress, Workspace::handover};
+
+    void open() {
+        m_window.reset();
+        m_window = std::make_unique<MainWindow>(m_today);
+        m_window->resize(1280, 800);
+        m_window->show();
+        QVERIFY(m_window->openLibrary(m_dir.filePath("demo"), 1));
+        QVERIFY(settle(*m_window));
+    }
+    void picture(const QString& name) {
+        const QString dir = qEnvironmentVariable("RIFLESSO_PICTURES");
+        if (!dir.isEmpty())
+            m_window->grab().save(dir + "/" + name + ".png");
+    }
+    // What is not the program's: names, the blueprint's texts, what the analyst wrote.
+    std::set<QString> data() const {
+        std::set<QString> out;
+        const auto& bench = m_window->caseView()->bench();
+        for (const auto& text : textsOf(bench.blueprint()))
+            out.insert(q(text));
+        const auto& d = bench.data();
+        for (const auto& text : {d.brief.athlete.name, d.brief.athlete.level, d.brief.thinks, d.brief.told,
+                                 d.brief.goal, d.brief.injuries, d.brief.athlete.squad})
+            out.insert(q(text));
+        for (const auto& [id, take] : d.takes)
+            out.insert(q(take.title));
+        for (const auto& [id, block] : d.blocks)
+            out.insert(q(block.note));
+        return out;
+    }
+    // Words on the glass that no translation has passed: every run of three letters outside the brackets that is no
+    // data.
+    QStringList unmarked(QWidget* in) const {
+        static const QRegularExpression tags("<[^>]*>|&[a-z]+;"), letters("[A-Za-z]{3,}");
+        const auto known = data();
+        QStringList out;
+        const auto look = [&](const QWidget* w, const QString& text) {
+            QString rest = QString(text).replace(tags, " ");
+            if (rest.contains('[')) // some of it at least was marked: what a sentence holds may be data
+                return;
+            for (const auto& d : known)
+                if (!d.isEmpty())
+                    rest.remove(d, Qt::CaseInsensitive);
+            if (letters.match(rest).hasMatch())
+                out << QString("%1 “%2”: %3").arg(w->metaObject()->className(), w->objectName(), text.left(70));
+        };
+        for (auto* w : in->findChildren<QWidget*>()) {
+            if (!w->isVisible())
+                continue;
+            if (auto* l = qobject_cast<QLabel*>(w))
+                look(w, l->text());
+            else if (auto* b = qobject_cast<QAbstractButton*>(w))
+                look(w, b->text());
+            else if (auto* e = qobject_cast<QLineEdit*>(w))
+                look(w, e->placeholderText());
+            else if (auto* g = qobject_cast<QGroupBox*>(w))
+                look(w, g->title());
+            if (!w->toolTip().isEmpty())
+                look(w, w->toolTip());
+        }
+        return out;
+    }
+
+private slots:
+    void initTestCase() {
+        QStandardPaths::setTestModeEnabled(true);
+        QCoreApplication::setOrganizationName("RiflessoTest");
+        QCoreApplication::setApplicationName("RiflessoTestLanguages");
+        QSettings().clear();
+        QSettings().setValue("language", "en");
+        QVERIFY(loadFonts());
+        useTheme(Theme::light());
+        QVERIFY(test::copyDemo(m_dir.filePath("demo")));
+    }
+    void cleanup() {
+        m_window.reset();
+        speakLanguage("en");
+    }
+    void theChoiceTakesEffectAtOnce() {
+        open();
+        m_window->caseView()->show(Workspace::findings);
+        QVERIFY(settle(*m_window));
+        const auto before = m_window->caseView()->bench().analysis().judgement.findings.size();
+        QTimer::singleShot(150, m_window.get(), [this] {
+            auto* dialog = QApplication::activeModalWidget();
+            QVERIFY(dialog);
+            auto* language = dialog->findChild<QComboBox*>("language");
+            language->setFocus();
+            QTest::keyClicks(language, "Ital");
+            QTest::keyClick(dialog, Qt::Key_Escape);
+        });
+        for (auto* action : m_window->menuBar()->actions().front()->menu()->actions())
+            if (action->shortcut() == QKeySequence("Ctrl+,")) {
+                action->trigger();
+                break; // the menu is another one now
+            }
+        QVERIFY(settle(*m_window));
+        QCOMPARE(spokenLanguage(), QString("it"));
+        QCOMPARE(m_window->menuBar()->actions().front()->text(), QString("&Libreria"));
+        auto* view = m_window->caseView();
+        QCOMPARE(view->current(), Workspace::findings); // where it stood
+        QCOMPARE(workspaceName(Workspace::findings), QString("Rilievi"));
+        QCOMPARE(view->bench().blueprint().name, std::string("Affondo di scherma"));
+        QCOMPARE(view->bench().analysis().judgement.findings.size(), before); // other words, the same judgement
+        QVERIFY(view->bench().analysis().next.words.find(" the ") == std::string::npos);
+        picture("findings-it");
+        // The guide on this page, and the plan's days.
+        auto* guide = m_window->showGuide();
+        QVERIFY(guide->findChild<QWidget*>("guideText"));
+        QCOMPARE(guide->windowTitle(), QString("Guida"));
+        guide->close();
+        QCOMPARE(dayWords(m_today), std::string("lun 23 nov"));
+        // The workshop shows what is written, and the translation beside it.
+        auto* workshop = m_window->workshop();
+        QVERIFY(workshop);
+        QCOMPARE(workshop->document().value().name, std::string("Fencing lunge"));
+        workshop->QWidget::show();
+        workshop->show(Workshop::Room::languages);
+        auto* table = workshop->languages()->table();
+        QVERIFY(table->rowCount() > 150);
+        QCOMPARE(table->item(0, 1)->text(), QString("Affondo di scherma"));
+        table->item(0, 1)->setText("Affondo");
+        QCOMPARE(workshop->document().value().languages.at("it").at("Fencing lunge"), std::string("Affondo"));
+        workshop->document().undoStack().undo();
+        QCOMPARE(table->item(0, 1)->text(), QString("Affondo di scherma"));
+        workshop->close();
+        // And back.
+        QSettings().setValue("language", "en");
+        m_window->applySettings();
+        QVERIFY(settle(*m_window));
+        QCOMPARE(m_window->menuBar()->actions().front()->text(), QString("&Library"));
+        QCOMPARE(m_window->caseView()->bench().blueprint().name, std::string("Fencing lunge"));
+    }
+    void everyPageSpeaksItalian() {
+        speakLanguage("it");
+        open();
+        for (const Workspace w : m_all) {
+            m_window->caseView()->show(w);
+            QVERIFY(settle(*m_window));
+            picture("it-" + workspaceId(w));
+            const QStringList cut = test::cutTexts(m_window.get());
+            QVERIFY2(cut.isEmpty(), qPrintable(workspaceId(w) + ": " + cut.join("; ")));
+        }
+    }
+    void nothingIsUnmarkedAndNothingIsCut() {
+        speakLanguage("pseudo");
+        open();
+        QStringList wrong;
+        for (const Workspace w : m_all) {
+            m_window->caseView()->show(w);
+            QVERIFY(settle(*m_window));
+            picture("pseudo-" + workspaceId(w));
+            for (const auto& text : unmarked(m_window.get()))
+                wrong << workspaceId(w) + " unmarked, " + text;
+            for (const auto& text : test::cutTexts(m_window.get()))
+                wrong << workspaceId(w) + " cut, " + text;
+        }
+        for (auto* menu : m_window->menuBar()->findChildren<QMenu*>(QString(), Qt::FindDirectChildrenOnly))
+            for (auto* action : menu->actions())
+                if (!action->isSeparator() && !action->text().contains('['))
+                    wrong << "menu: " + action->text();
+        SettingsDialog settings(m_window.get(), "library");
+        settings.show();
+        QVERIFY(QTest::qWaitForWindowExposed(&settings));
+        for (const auto& text : test::cutTexts(&settings))
+            wrong << "settings cut, " + text;
+        wrong.removeDuplicates();
+        QVERIFY2(wrong.isEmpty(), qPrintable("\n" + wrong.join("\n")));
+    }
+};
+
+QTEST_MAIN(TestLanguages)
+#include "test_languages.moc"
