@@ -71,15 +71,15 @@ NextStep nextStep(const CaseData& data, const Blueprint& blueprint, const Analys
                             {}};
             const auto hollow = std::count_if(rep->positions.begin(), rep->positions.end(),
                                               [](const auto& p) { return p.second.proposed; });
+            const auto open = static_cast<std::size_t>(hollow);
             if (hollow > 0)
-                return {
-                    fill(sayCount("next", "Accept or correct %n key positions of rep %1, %2",
-                                  "Accept or correct %n key position of rep %1, %2", std::size_t(hollow)),
-                         {std::to_string(rep->number), quoted(take.title)}),
-                    Workspace::marking, id, rep->id,
-                    std::find_if(rep->positions.begin(), rep->positions.end(), [](const auto& p) {
-                        return p.second.proposed;
-                    })->second.frame};
+                return {fill(sayCount("next", "Accept or correct %n key positions of rep %1, %2",
+                                      "Accept or correct %n key position of rep %1, %2", open),
+                             {std::to_string(rep->number), quoted(take.title)}),
+                        Workspace::marking, id, rep->id,
+                        std::find_if(rep->positions.begin(), rep->positions.end(), [](const auto& p) {
+                            return p.second.proposed;
+                        })->second.frame};
             for (const auto& position : wanted)
                 if (const auto missing = missingAt(data, blueprint, *rep, position); !missing.empty())
                     return {fill(sayCount("next", "Mark %n points at %1 of rep %2, %3",

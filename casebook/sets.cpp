@@ -1,5 +1,7 @@
 #include "casebook/sets.h"
 
+#include "core/words/say.h"
+
 #include <algorithm>
 #include <cmath>
 
@@ -10,7 +12,7 @@ Stage stageOf(const CaseData& data, const Rep& rep) {
 }
 
 std::string textOf(const SetKey& key) {
-    return isoDate(key.day) + " " + key.name;
+    return isoDate(key.day) + " " + word(key.name);
 }
 
 std::vector<RepSet> setsOf(const CaseData& data) {

@@ -262,12 +262,11 @@ std::string practisedWords(const CaseData& data, Day today) {
                 good += r.good();
             }
         }
-    std::string out =
-        blocks == 0
-            ? say("progress", "Nothing was practised in the last four weeks.")
-            : fill(sayCount("progress", "%n blocks in the last four weeks, %1 good of %2 reps.",
-                            "%n block in the last four weeks, %1 good of %2 reps.", std::size_t(blocks)),
-                   {std::to_string(good), std::to_string(reps)});
+    const auto done = static_cast<std::size_t>(blocks);
+    std::string out = blocks == 0 ? say("progress", "Nothing was practised in the last four weeks.")
+                                  : fill(sayCount("progress", "%n blocks in the last four weeks, %1 good of %2 reps.",
+                                                  "%n block in the last four weeks, %1 good of %2 reps.", done),
+                                         {std::to_string(good), std::to_string(reps)});
     if (alone > 0.0)
         out += fill(say("progress", " %1 minutes of it alone."), {figure(alone, 0)});
     if (a.done + a.missed > 0)

@@ -165,7 +165,8 @@ std::string guessWords(const Blueprint& blueprint, const GuessCheck& g) {
 }
 
 std::string doseWords(const Dose& dose) {
-    return fill(sayCount("words", "%n sets of %1, %2 min", "%n set of %1, %2 min", std::size_t(dose.sets)),
+    const auto sets = static_cast<std::size_t>(dose.sets);
+    return fill(sayCount("words", "%n sets of %1, %2 min", "%n set of %1, %2 min", sets),
                 {std::to_string(dose.reps), shown(dose.minutes, dose.minutes == std::floor(dose.minutes) ? 0 : 1)});
 }
 
@@ -232,13 +233,14 @@ std::vector<std::string> steadyWords(const Blueprint& b, const Analysis& a) {
         out.push_back(fill(say("words", "From rep to rep the athlete varies on %1 of %2 measures, most on: %3."),
                            {std::to_string(own.size()), std::to_string(a.variations.size()), most}));
     }
+    const auto alike = static_cast<std::size_t>(byMarks);
     if (byMarks > 0)
         out.push_back(fill(sayCount("words",
                                     "%n measures differ between reps by no more than marking errs (%1): there the "
                                     "athlete is steady as far as these marks can tell.",
                                     "%n measure differs between reps by no more than marking errs (%1): there the "
                                     "athlete is steady as far as these marks can tell.",
-                                    std::size_t(byMarks)),
+                                    alike),
                            {marks + (byMarks > 3 ? ", …" : "")}));
     return out;
 }
@@ -276,13 +278,13 @@ std::vector<std::string> contextWords(const Casebook& book) {
     const auto asNear = nearest ? std::count_if(a.schools.begin(), a.schools.end(),
                                                 [&](const auto& s) { return s.nearer == nearest->nearer; })
                                 : 0;
+    const auto telling = static_cast<std::size_t>(nearest ? nearest->measures : 0);
     if (nearest && asNear == 1 && nearest->nearer > 0)
         for (const auto& s : b.schools)
             if (s.id == nearest->school)
                 out.push_back(fill(
                     sayCount("words", "Nearer to the school \"%1\" in %2 of %n measures that tell the schools apart.",
-                             "Nearer to the school \"%1\" in %2 of %n measure that tells the schools apart.",
-                             std::size_t(nearest->measures)),
+                             "Nearer to the school \"%1\" in %2 of %n measure that tells the schools apart.", telling),
                     {s.name, std::to_string(nearest->nearer)}));
     if (const auto p = profileOf(b, a.judgement))
         for (const auto& profile : b.profiles)

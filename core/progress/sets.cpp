@@ -161,11 +161,12 @@ std::string inWords(const std::vector<SetChange>& changes) {
     }
     if (changes.empty())
         return say("sets", "The two sets have no measure in common.");
+    const auto reps = static_cast<std::size_t>(fewest);
     if (still > 0)
-        out += out.empty() ? sayCount("sets", "Nothing can be told from %n reps.", "Nothing can be told from %n rep.",
-                                      std::size_t(fewest))
-                           : sayCount("sets", "Nothing else can be told from %n reps.",
-                                      "Nothing else can be told from %n rep.", std::size_t(fewest));
+        out += out.empty()
+                   ? sayCount("sets", "Nothing can be told from %n reps.", "Nothing can be told from %n rep.", reps)
+                   : sayCount("sets", "Nothing else can be told from %n reps.", "Nothing else can be told from %n rep.",
+                              reps);
     else if (!out.empty())
         out.pop_back();
     return out;

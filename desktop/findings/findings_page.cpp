@@ -128,7 +128,7 @@ void FindingsPage::fillChoices() {
     const auto& a = m_bench.analysis();
     const auto name = [](const RepSet& s) {
         return tr("%1, %2 (%3)")
-            .arg(q(s.key.name), q(dayWords(s.key.day)),
+            .arg(shownWord(s.key.name), q(dayWords(s.key.day)),
                  counted(static_cast<qsizetype>(s.reps.size()), tr("rep"), tr("reps")));
     };
     m_above->clear();

@@ -87,7 +87,7 @@ void SetTable::fillSets() {
     QStringList heads{tr("Measure")};
     for (const auto* s : sets)
         heads << tr("%1\n%2, %3")
-                     .arg(q(s->key.name), q(dayWords(s->key.day)),
+                     .arg(shownWord(s->key.name), q(dayWords(s->key.day)),
                           counted(static_cast<qsizetype>(s->reps.size()), tr("rep"), tr("reps")));
     if (!changes.empty())
         heads << tr("Change");

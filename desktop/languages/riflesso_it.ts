@@ -640,17 +640,6 @@ non fanno diagnosi.</translation>
     </message>
 </context>
 <context>
-    <name>id</name>
-    <message>
-        <source>is empty</source>
-        <translation>è vuoto</translation>
-    </message>
-    <message>
-        <source>may hold letters, digits, - and _ only</source>
-        <translation>può contenere solo lettere, cifre, - e _</translation>
-    </message>
-</context>
-<context>
     <name>lack</name>
     <message numerus="yes">
         <source>%n undecided</source>
@@ -1032,6 +1021,14 @@ non fanno diagnosi.</translation>
         <source>Hand over the report</source>
         <translation>Consegna il rapporto</translation>
     </message>
+    <message numerus="yes">
+        <source>Accept or correct %n key positions of rep %1, %2</source>
+        <comment>Accept or correct %n key position of rep %1, %2</comment>
+        <translation>
+            <numerusform>Accetta o correggi %n posizione chiave della ripetizione %1, %2</numerusform>
+            <numerusform>Accetta o correggi %n posizioni chiave della ripetizione %1, %2</numerusform>
+        </translation>
+    </message>
 </context>
 <context>
     <name>peg</name>
@@ -1292,13 +1289,6 @@ non fanno diagnosi.</translation>
     </message>
 </context>
 <context>
-    <name>positions</name>
-    <message>
-        <source>a technique has 2 to 10 key positions</source>
-        <translation>una tecnica ha da 2 a 10 posizioni chiave</translation>
-    </message>
-</context>
-<context>
     <name>practice</name>
     <message>
         <source>something else</source>
@@ -1550,6 +1540,14 @@ non fanno diagnosi.</translation>
     <message>
         <source> Of what was planned %1 % was done (%2 of %3).</source>
         <translation> Di ciò che era pianificato è fatto il %1 % (%2 su %3).</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n blocks in the last four weeks, %1 good of %2 reps.</source>
+        <comment>%n block in the last four weeks, %1 good of %2 reps.</comment>
+        <translation>
+            <numerusform>%n blocco nelle ultime quattro settimane, %1 buone su %2 ripetizioni.</numerusform>
+            <numerusform>%n blocchi nelle ultime quattro settimane, %1 buone su %2 ripetizioni.</numerusform>
+        </translation>
     </message>
 </context>
 <context>
@@ -4706,7 +4704,7 @@ Atleta: %3. Allenatore: %4.</translation>
     </message>
     <message>
         <source>%1 read. %2</source>
-        <translation>%1 letti. %2</translation>
+        <translation>Lettura: %1. %2</translation>
     </message>
     <message>
         <source>1 rep</source>
@@ -10258,6 +10256,22 @@ Esercizi per livello: %7.</translation>
         <source> In between at %1: this is where it is learnt.</source>
         <translation> Nel mezzo a %1: è qui che si impara.</translation>
     </message>
+    <message numerus="yes">
+        <source>Nothing can be told from %n reps.</source>
+        <comment>Nothing can be told from %n rep.</comment>
+        <translation>
+            <numerusform>Da %n ripetizione non si può dire nulla.</numerusform>
+            <numerusform>Da %n ripetizioni non si può dire nulla.</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>Nothing else can be told from %n reps.</source>
+        <comment>Nothing else can be told from %n rep.</comment>
+        <translation>
+            <numerusform>Da %n ripetizione non si può dire altro.</numerusform>
+            <numerusform>Da %n ripetizioni non si può dire altro.</numerusform>
+        </translation>
+    </message>
 </context>
 <context>
     <name>undo</name>
@@ -11010,6 +11024,30 @@ Esercizi per livello: %7.</translation>
     <message>
         <source>Looks like &quot;%1&quot; (%2 of %3 faults): %4 Repair in this order.</source>
         <translation>Somiglia a “%1” (%2 difetti su %3): %4 Ripara in quest&apos;ordine.</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n sets of %1, %2 min</source>
+        <comment>%n set of %1, %2 min</comment>
+        <translation>
+            <numerusform>%n serie da %1, %2 min</numerusform>
+            <numerusform>%n serie da %1, %2 min</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>%n measures differ between reps by no more than marking errs (%1): there the athlete is steady as far as these marks can tell.</source>
+        <comment>%n measure differs between reps by no more than marking errs (%1): there the athlete is steady as far as these marks can tell.</comment>
+        <translation>
+            <numerusform>%n misura differisce fra le ripetizioni non più di quanto erri la marcatura (%1): lì l&apos;atleta è costante, per quanto questi segni possano dire.</numerusform>
+            <numerusform>%n misure differiscono fra le ripetizioni non più di quanto erri la marcatura (%1): lì l&apos;atleta è costante, per quanto questi segni possano dire.</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>Nearer to the school &quot;%1&quot; in %2 of %n measures that tell the schools apart.</source>
+        <comment>Nearer to the school &quot;%1&quot; in %2 of %n measure that tells the schools apart.</comment>
+        <translation>
+            <numerusform>Più vicino alla scuola “%1” in %2 su %n misura che distingue le scuole.</numerusform>
+            <numerusform>Più vicino alla scuola “%1” in %2 su %n misure che distinguono le scuole.</numerusform>
+        </translation>
     </message>
 </context>
 </TS>
