@@ -78,11 +78,29 @@ std::vector<PositionId> tellingPositions(const Blueprint& b, const Analysis& a, 
     return out;
 }
 
-QImage board(const CaseData& data, const Analysis& a, const Blueprint& b, const Stills& athlete, const Stills& model,
-             const std::vector<PositionId>& positions) {
+// What the page has to show of the key positions.
+enum class Board { none, athlete, both };
+
+QString boardHtml(Board board, int width) {
+    if (board == Board::none)
+        return {};
+    QString h = QString("<p align=center><img src=\"picture:board\" width=\"%1\"></p>").arg(width);
+    if (board == Board::both)
+        h += "<p class=quiet align=center>" +
+             says("report", "Above the line: you. Below it: the model, at the same moments of the movement.") + "</p>";
+    return h;
+}
+
+QString goalOf(const CaseData& data) {
+    return data.brief.goal.empty() ? QString("&ndash;") : escaped(data.brief.goal);
+}
+
+QImage drawBoard(const CaseData& data, const Analysis& a, const Blueprint& b, const Stills& athlete,
+                 const Stills& model, const std::vector<PositionId>& positions) {
     constexpr int kWide = 330, kHigh = 330, kGap = 12, kLine = 46;
     const int n = static_cast<int>(positions.size());
-    QImage image(n * kWide + (n - 1) * kGap, 2 * kHigh + kLine, QImage::Format_RGB32);
+    const bool both = !model.at.empty();
+    QImage image(n * kWide + (n - 1) * kGap, (both ? 2 : 1) * kHigh + kLine, QImage::Format_RGB32);
     image.fill(Qt::white);
     QPainter painter(&image);
     const Hues hues = huesFor(false);
@@ -105,6 +123,8 @@ QImage board(const CaseData& data, const Analysis& a, const Blueprint& b, const 
         painter.drawText(QRect(x, kHigh, kWide, kLine), Qt::AlignCenter,
                          q(b.position(positions[static_cast<std::size_t>(i)])->name));
     }
+    if (!both)
+        return image; // nothing stands below the line
     painter.setPen(QPen(QColor("#7f8b92"), 2));
     painter.drawLine(0, kHigh + 3, image.width(), kHigh + 3);
     return image;
@@ -123,12 +143,12 @@ QString measureRow(const Blueprint& b, const Deviation& d) {
              escaped(d.judged ? directionWords(m, d) : say("report", "not judged: ") + d.reason));
 }
 
-QString pageOne(const CaseData& data, const Blueprint& b, const Analysis& a, bool pictures) {
+QString pageOne(const CaseData& data, const Blueprint& b, const Analysis& a, Board board) {
     const auto& j = a.judgement;
     QString h;
     h += QString("<h1>%1 &middot; %2</h1>").arg(escaped(data.brief.athlete.name), escaped(b.name));
     h += says("report", "<p class=quiet>Goal: %1. Film of %2, %3 reps. Bands: %4.</p>")
-             .arg(escaped(data.brief.goal), a.judgedDay ? q(isoDate(*a.judgedDay)) : says("report", "no date"))
+             .arg(goalOf(data), a.judgedDay ? q(isoDate(*a.judgedDay)) : says("report", "no date"))
              .arg(a.athleteReps.size())
              .arg(data.brief.school.empty() ? says("report", "common to all schools")
                                             : says("report", "school ") + escaped(data.brief.school));
@@ -148,10 +168,7 @@ QString pageOne(const CaseData& data, const Blueprint& b, const Analysis& a, boo
     if (j.strengths.empty())
         h += says("report", "<li>Nothing is measured yet.</li>");
     h += "</ul>";
-    if (pictures)
-        h += says("report",
-                  "<p class=quiet>Above the line: you. Below it: the model, at the same moments of the movement.</p><p "
-                  "align=center><img src=\"picture:board\" width=\"660\"></p>");
+    h += boardHtml(board, 660);
     h += says("report", "<h2>Work on this</h2>");
     if (j.focus.empty())
         h += says("report", "<p>No finding is sure enough to work on.</p>");
@@ -268,23 +285,19 @@ QString cautionsOf(const Blueprint& b) {
 }
 
 // One page: what is good, one or two things, what to do for them.
-QString athletesPage(const CaseData& data, const Blueprint& b, const Analysis& a, bool pictures) {
+QString athletesPage(const CaseData& data, const Blueprint& b, const Analysis& a, Board board) {
     constexpr std::size_t kGood = 3, kThings = 2;
     const auto& j = a.judgement;
     QString h =
         says("report", "<h1>%1 &middot; %2</h1><p class=quiet>Goal: %3. Film of %4.</p><h2>What is good</h2><ul>")
-            .arg(escaped(data.brief.athlete.name), escaped(b.name), escaped(data.brief.goal),
+            .arg(escaped(data.brief.athlete.name), escaped(b.name), goalOf(data),
                  a.judgedDay ? q(isoDate(*a.judgedDay)) : says("report", "no date"));
     for (std::size_t i = 0; i < j.strengths.size() && i < kGood; ++i)
         h += QString("<li>%1</li>").arg(escaped(b.measure(j.strengths[i].measure)->definition.name));
     if (j.strengths.empty())
         h += says("report", "<li>Nothing is measured yet.</li>");
     h += "</ul>";
-    if (pictures)
-        h += says(
-            "report",
-            "<p align=center><img src=\"picture:board\" width=\"560\"></p><p class=quiet align=center>Above the line: "
-            "you. Below it: the model, at the same moments.</p>");
+    h += boardHtml(board, 560);
     h += QString("<h2>%1</h2>").arg(j.focus.size() > 1 ? says("report", "Two things") : says("report", "One thing"));
     if (j.focus.empty())
         h += says("report", "<p>Nothing is sure enough to work on. Go on as you do.</p>");
@@ -348,10 +361,10 @@ PaperContent gatherReport(const FilmedCase& filmed, Reader reader) {
         content.problem = readStills(filmed, own, positions, athlete);
     if (other && content.problem.empty())
         content.problem = readStills(filmed, other, positions, model);
-    const bool pictures = !athlete.at.empty();
-    if (pictures)
-        content.pictures["board"] = board(data, a, b, athlete, model, positions);
-    content.html = reader == Reader::coach ? pageOne(data, b, a, pictures) : athletesPage(data, b, a, pictures);
+    const Board shown = athlete.at.empty() ? Board::none : model.at.empty() ? Board::athlete : Board::both;
+    if (shown != Board::none)
+        content.pictures["board"] = drawBoard(data, a, b, athlete, model, positions);
+    content.html = reader == Reader::coach ? pageOne(data, b, a, shown) : athletesPage(data, b, a, shown);
     if (!content.problem.empty())
         content.html += says("report", "<p class=caution>Pictures are missing: %1</p>").arg(escaped(content.problem));
     if (reader == Reader::coach)

@@ -1660,10 +1660,6 @@ non fanno diagnosi.</translation>
         <translation>&lt;li&gt;Ancora nulla è misurato.&lt;/li&gt;</translation>
     </message>
     <message>
-        <source>&lt;p class=quiet&gt;Above the line: you. Below it: the model, at the same moments of the movement.&lt;/p&gt;&lt;p align=center&gt;&lt;img src=&quot;picture:board&quot; width=&quot;660&quot;&gt;&lt;/p&gt;</source>
-        <translation>&lt;p class=quiet&gt;Sopra la linea: tu. Sotto: il modello, negli stessi momenti del movimento.&lt;/p&gt;&lt;p align=center&gt;&lt;img src=&quot;picture:board&quot; width=&quot;660&quot;&gt;&lt;/p&gt;</translation>
-    </message>
-    <message>
         <source>&lt;h2&gt;Work on this&lt;/h2&gt;</source>
         <translation>&lt;h2&gt;Lavora su questo&lt;/h2&gt;</translation>
     </message>
@@ -1714,10 +1710,6 @@ non fanno diagnosi.</translation>
     <message>
         <source>&lt;h1&gt;%1 &amp;middot; %2&lt;/h1&gt;&lt;p class=quiet&gt;Goal: %3. Film of %4.&lt;/p&gt;&lt;h2&gt;What is good&lt;/h2&gt;&lt;ul&gt;</source>
         <translation>&lt;h1&gt;%1 &amp;middot; %2&lt;/h1&gt;&lt;p class=quiet&gt;Traguardo: %3. Filmato del %4.&lt;/p&gt;&lt;h2&gt;Che cosa è buono&lt;/h2&gt;&lt;ul&gt;</translation>
-    </message>
-    <message>
-        <source>&lt;p align=center&gt;&lt;img src=&quot;picture:board&quot; width=&quot;560&quot;&gt;&lt;/p&gt;&lt;p class=quiet align=center&gt;Above the line: you. Below it: the model, at the same moments.&lt;/p&gt;</source>
-        <translation>&lt;p align=center&gt;&lt;img src=&quot;picture:board&quot; width=&quot;560&quot;&gt;&lt;/p&gt;&lt;p class=quiet align=center&gt;Sopra la linea: tu. Sotto: il modello, negli stessi momenti.&lt;/p&gt;</translation>
     </message>
     <message>
         <source>Two things</source>
@@ -1774,6 +1766,10 @@ non fanno diagnosi.</translation>
     <message>
         <source>&lt;p class=caution&gt;Pain, dizziness or a recent injury: stop, and see a physician or physiotherapist.&lt;/p&gt;</source>
         <translation>&lt;p class=caution&gt;Dolore, capogiri o un infortunio recente: fermati, e vai da un medico o da un fisioterapista.&lt;/p&gt;</translation>
+    </message>
+    <message>
+        <source>Above the line: you. Below it: the model, at the same moments of the movement.</source>
+        <translation>Sopra la linea: tu. Sotto: il modello, negli stessi momenti del movimento.</translation>
     </message>
 </context>
 <context>

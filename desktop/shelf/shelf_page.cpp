@@ -24,6 +24,7 @@
 #include <QPixmapCache>
 #include <QPushButton>
 #include <QScrollBar>
+#include <QTimer>
 #include <QtConcurrent/QtConcurrentRun>
 
 #include <algorithm>
@@ -111,6 +112,7 @@ ShelfPage::ShelfPage(std::shared_ptr<Library> library, Day today) : m_library(st
     m_empty->setAlignment(Qt::AlignCenter);
     m_empty->setFont(typeface(Type::strong));
     m_empty->setParent(m_cards->viewport());
+    m_cards->viewport()->installEventFilter(this);
     m_undoBar = new QWidget;
     m_undoBar->setObjectName("card");
     m_undoText = new QLabel;
@@ -238,14 +240,22 @@ void ShelfPage::sayEmpty() {
 }
 
 void ShelfPage::resizeEvent(QResizeEvent*) {
-    m_empty->setGeometry(m_cards->viewport()->rect().adjusted(80, 40, -80, -40));
     // Cards fill the width: as many as fit at 270 and more; a few are larger.
     const int width = m_cards->width() - m_cards->verticalScrollBar()->sizeHint().width() - 4;
     const int columns = std::clamp(width / 270, 1, std::max(3, m_model.rowCount()));
     m_cards->setGridSize(QSize(width / columns, CardDelegate::heightFor(width / columns)));
+    // Words stand beside the card that takes films, or in the middle where there is none.
+    const QRect room = m_cards->viewport()->rect();
+    const bool card = m_model.rowCount() > 0;
+    m_empty->setAlignment(card ? Qt::AlignLeft | Qt::AlignVCenter : Qt::AlignCenter);
+    m_empty->setGeometry(card ? QRect(m_cards->gridSize().width() + 24, 0,
+                                      room.width() - m_cards->gridSize().width() - 64, m_cards->gridSize().height())
+                              : room.adjusted(80, 40, -80, -40));
 }
 
 bool ShelfPage::eventFilter(QObject* watched, QEvent* e) {
+    if (watched == m_cards->viewport() && e->type() == QEvent::Resize)
+        QTimer::singleShot(0, this, [this] { resizeEvent(nullptr); });
     if (e->type() == QEvent::KeyPress) {
         const auto* key = static_cast<QKeyEvent*>(e);
         if (watched == m_search && key->key() == Qt::Key_Down && m_model.rowCount() > 0) {
