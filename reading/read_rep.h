@@ -7,10 +7,11 @@
 
 namespace riflesso {
 
-/// The measure on the rep of a short film, in SI. \p options.take: view, handedness, how the athlete stands; the
-/// capture rate is the film's own, for a camera beside practice films at the pace of life. \p goOn false stops. Runs on
-/// any thread. Errors: those of readFilm(); no rep on it; the measure cannot be read, with the reason.
+/// The first of \p measures that can be read on the rep of a short film, in SI. \p options.take: view, handedness, how
+/// the athlete stands; the capture rate is the film's own, for a camera beside practice films at the pace of life.
+/// Where no rep can be cut out of it the whole film is taken for one. \p goOn false stops. Runs on any thread. Errors:
+/// those of readFilm(); no rep on it; none can be read, with the reason of the first.
 Result<MeasureValue> readRep(const std::filesystem::path& film, const Blueprint& blueprint, const ReadOptions& options,
-                             const std::string& measure, const std::function<bool()>& goOn = {});
+                             const std::vector<std::string>& measures, const std::function<bool()>& goOn = {});
 
 } // namespace riflesso

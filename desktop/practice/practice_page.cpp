@@ -248,20 +248,18 @@ void PracticePage::repSeen() {
     m_bench.book().setBlock(changed);
 }
 
-// The measure that shows most of the fault that the drill is done for, of those that a film from one side can judge.
+// The measures of the fault that the drill is done for, what shows most of it first.
 void PracticePage::readRep() {
     const Drill* d = drill();
     const Fault* fault = d ? m_bench.blueprint().fault(faultOf(d->id)) : nullptr;
-    const Deviation* best = nullptr;
-    double most = -1.0;
-    for (const auto& i : fault ? fault->indicators : std::vector<Indicator>())
-        if (const Deviation* dev = m_bench.analysis().deviation(i.measure);
-            dev && std::isfinite(dev->band.scale) && dev->judged && i.weight > most) {
-            best = dev;
-            most = i.weight;
-        }
-    if (best)
-        m_screen->readLast(*m_bench.blueprint().measure(best->measure), best->band);
+    std::vector<Indicator> indicators = fault ? fault->indicators : std::vector<Indicator>();
+    std::stable_sort(indicators.begin(), indicators.end(),
+                     [](const Indicator& a, const Indicator& b) { return a.weight > b.weight; });
+    std::vector<std::pair<std::string, Band>> measures;
+    for (const auto& i : indicators)
+        if (const Deviation* dev = m_bench.analysis().deviation(i.measure); dev && dev->judged)
+            measures.emplace_back(i.measure, dev->band);
+    m_screen->readLast(measures);
 }
 
 void PracticePage::repRead(const std::string& clip, bool good) {

@@ -146,19 +146,23 @@ void RepScreen::seen(std::vector<LivePicture> pictures) {
     emit repSeen();
 }
 
-void RepScreen::readLast(const BlueprintMeasure& measure, const Band& band) {
-    if (m_newest.empty() || m_reading)
+void RepScreen::readLast(const std::vector<std::pair<std::string, Band>>& measures) {
+    if (m_newest.empty() || m_reading || measures.empty())
         return;
     m_reading = true;
     m_read->setEnabled(false);
-    m_words->setText(tr("Reading “%1” from the last rep …").arg(q(measure.definition.name)));
+    const BlueprintMeasure& first = *m_bench.blueprint().measure(measures.front().first);
+    m_words->setText(tr("Reading “%1” from the last rep …").arg(q(first.definition.name)));
+    std::vector<std::string> ids;
+    for (const auto& [id, band] : measures)
+        ids.push_back(id);
     ReadOptions options;
-    options.take.view = measure.definition.view;
+    options.take.view = first.definition.view;
     options.take.handedness = m_bench.data().brief.athlete.handedness;
     options.athlete = m_bench.data().brief.athlete;
     options.today = m_bench.book().today();
     auto* watcher = new QFutureWatcher<Result<MeasureValue>>(this);
-    connect(watcher, &QFutureWatcherBase::finished, this, [this, watcher, measure, band, clip = m_newest] {
+    connect(watcher, &QFutureWatcherBase::finished, this, [this, watcher, measures, clip = m_newest] {
         const auto value = watcher->future().resultCount() > 0 ? watcher->result() : Result<MeasureValue>(Error{});
         watcher->deleteLater();
         m_reading = false;
@@ -167,16 +171,19 @@ void RepScreen::readLast(const BlueprintMeasure& measure, const Band& band) {
             m_words->setText(tr("This rep could not be measured: %1").arg(q(value.error().text())));
             return;
         }
-        const MachineVerdict verdict = machineVerdict(band, value->value, value->u);
+        const BlueprintMeasure& measure = *m_bench.blueprint().measure(value->measure);
+        const auto asked =
+            std::find_if(measures.begin(), measures.end(), [&](const auto& m) { return m.first == value->measure; });
+        const MachineVerdict verdict = machineVerdict(asked->second, value->value, value->u);
         m_words->setText(tr("%1: %2, %3. A draft: it counts for nothing, your verdict does.")
                              .arg(q(measure.definition.name), q(valueWords(measure.definition, value->value, value->u)),
                                   q(verdict.words)));
         emit read(clip, verdict.good());
     });
     watcher->setFuture(m_bench.book().jobs().runTelling<Result<MeasureValue>>(
-        [film = m_folder / m_newest, blueprint = m_bench.blueprint(), options, id = measure.definition.id,
+        [film = m_folder / m_newest, blueprint = m_bench.blueprint(), options, ids,
          stop = m_bench.book().jobs().stopToken()](QPromise<Result<MeasureValue>>& promise) {
-            promise.addResult(readRep(film, blueprint, options, id, [&stop] { return !stop.stop_requested(); }));
+            promise.addResult(readRep(film, blueprint, options, ids, [&stop] { return !stop.stop_requested(); }));
         }));
 }
 

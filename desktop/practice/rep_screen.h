@@ -35,8 +35,9 @@ public:
     /// Plays a kept rep (or the last one, when empty) once.
     void playAgain(const std::string& clip = {});
     [[nodiscard]] bool playing() const { return m_play.isActive(); }
-    /// Reads a measure from the film of the last rep, in the background: a draft. \p band: what it should be.
-    void readLast(const BlueprintMeasure& measure, const Band& band);
+    /// Reads the first of these measures that can be read from the film of the last rep, in the background: a draft.
+    /// Each with the band in which it should be.
+    void readLast(const std::vector<std::pair<std::string, Band>>& measures);
     [[nodiscard]] bool reading() const { return m_reading; }
     [[nodiscard]] QString words() const { return m_words->text(); }
 

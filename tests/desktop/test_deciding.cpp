@@ -17,8 +17,8 @@
 #include <QAction>
 #include <QApplication>
 #include <QCheckBox>
-#include <QDateEdit>
 #include <QComboBox>
+#include <QDateEdit>
 #include <QDialog>
 #include <QDialogButtonBox>
 #include <QDoubleSpinBox>
@@ -460,6 +460,23 @@ private slots:
         const auto film = book().library().practiceClips(1) / clip;
         QTRY_VERIFY_WITH_TIMEOUT(std::filesystem::exists(film), 20000);
         QTRY_VERIFY_WITH_TIMEOUT(screen->words().contains("Rep 1 kept"), 20000);
+        // What the focus measure says of the last rep: a draft beside the coach's verdict, or why there is none.
+        QSignalSpy measured(screen, &RepScreen::read);
+        QTest::keyClick(page, Qt::Key_M);
+        QVERIFY(screen->reading());
+        QTRY_VERIFY_WITH_TIMEOUT(!screen->reading(), 120000);
+        if (measured.isEmpty()) {
+            qInfo("%s", qPrintable(screen->words()));
+            QVERIFY2(screen->words().contains("could not be measured"), qPrintable(screen->words()));
+        } else {
+            picture("practice-measured");
+            const auto of = measured[0][0].value<std::string>();
+            const auto& reps = block().reps;
+            const auto rep = std::find_if(reps.begin(), reps.end(), [&](const auto& r) { return r.clip == of; });
+            if (rep != reps.end()) // it was judged
+                QCOMPARE(rep->machine, std::optional(measured[0][1].toBool()));
+        }
+        QVERIFY(block().reps[0].coach == true); // the verdict stays the coach's
         QTest::keyClick(page, Qt::Key_C);
         QVERIFY(!screen->running() && !screen->isVisible());
         QTest::keyClick(page, Qt::Key_B); // without a camera: no film

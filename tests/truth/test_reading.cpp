@@ -2,9 +2,14 @@
 // which hang together from frame to frame.
 
 #include "casebook/shipped.h"
+#include "footage/rep_camera.h"
+#include "reading/read_rep.h"
 #include "reading/read_take.h"
+#include "simulator/eye_trial.h"
 #include "simulator/film_maker.h"
 
+#include <QElapsedTimer>
+#include <QTemporaryDir>
 #include <QTest>
 
 #include <cmath>
@@ -161,6 +166,41 @@ private slots:
         QVERIFY(all.extra <= 0.1 * all.reps);
         // A walker's heel is furthest ahead two to three frames before it lands: the rule, not the reading.
         QVERIFY(all.wrong <= (technique == "race-walking" ? 0.22 : 0.1) * all.positions);
+    }
+    // A rep filmed beside practice: the size of a simulated fault comes back, as a draft, from the short film alone.
+    void aRepIsReadFromItsOwnFilm() {
+        QTemporaryDir dir;
+        const Blueprint b = *shippedBlueprint("fencing-lunge");
+        const auto read = [&](double degrees, int height) {
+            const auto trial = eyeTrial("fencing-lunge", "trunk_falls_deg", degrees, 5, height);
+            std::vector<LivePicture> pictures;
+            for (std::size_t i = 0; trial && i < trial->frames.size(); ++i)
+                pictures.push_back({static_cast<double>(i) / trial->rate, std::make_shared<Picture>(trial->frames[i])});
+            const auto film = std::filesystem::path(dir.filePath("rep.mp4").toStdString());
+            if (const auto written = writeRepFilm(pictures, film); !written)
+                return Result<MeasureValue>(written.error());
+            ReadOptions o;
+            QElapsedTimer clock;
+            clock.start();
+            auto value = readRep(film, b, o, {"land_trunk"});
+            qInfo("%zu pictures of %d px in %lld ms", pictures.size(), height, static_cast<long long>(clock.elapsed()));
+            return value;
+        };
+        const auto none = read(0.0, 480), much = read(20.0, 480);
+        QVERIFY2(none.ok(), none ? "" : none.error().text().c_str());
+        QVERIFY2(much.ok(), much ? "" : much.error().text().c_str());
+        QVERIFY(none->draft && none->u > 0.0 && much->u > 0.0);
+        const double change = much->value - none->value, u = std::hypot(none->u, much->u);
+        qInfo("20 degrees more are read as %.1f +- %.1f", change, u);
+        QVERIFY(std::abs(change - 20.0) < 3.0 * u && change > 5.0);
+        // Nothing to read is said in words.
+        QVERIFY(!readRep(dir.filePath("nothing.mp4").toStdString(), b, {}, {"land_trunk"}));
+        int asked = 0;
+        const auto stopped = readRep(dir.filePath("rep.mp4").toStdString(), b, {}, {"land_trunk"}, [&asked] {
+            ++asked;
+            return false;
+        });
+        QVERIFY(!stopped && asked > 0);
     }
     void whichWayTheAthleteLooks() {
         const Truth truth = filmed("fencing-lunge", 1, 1, 4.0);
