@@ -197,35 +197,6 @@ void MainWindow::applySettings() {
     applyToCase();
 }
 
-// Everything on the glass in the language spoken now: made anew where it stood.
-void MainWindow::speakAnew() {
-    // One of the old menus' actions may have led here: they go when the way back from it is gone.
-    for (QMenu* menu : menuBar()->findChildren<QMenu*>(QString(), Qt::FindDirectChildrenOnly)) {
-        if (m_oldMenus.contains(menu))
-            continue;
-        menuBar()->removeAction(menu->menuAction());
-        for (QAction* action : menu->actions())
-            action->setShortcuts({});
-        m_oldMenus.append(menu);
-    }
-    buildMenus();
-    if (m_guide)
-        m_guide->close();
-    if (m_case) {
-        const Id open = m_case->bench().data().id;
-        const Workspace at = m_case->current();
-        if (openCase(open))
-            m_case->show(at);
-    } else if (m_shelf) {
-        leave();
-        delete takeCentralWidget();
-        m_shelf = nullptr;
-        showShelf();
-    } else {
-        showWelcome();
-    }
-}
-
 void MainWindow::applyToCase() {
     if (!m_case)
         return;
