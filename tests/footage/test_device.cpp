@@ -52,7 +52,9 @@ private slots:
         QTRY_VERIFY_WITH_TIMEOUT(pictures > 45, 10000);
         const auto now = live.newest(), then = live.ago(1.0);
         QVERIFY(now && then);
-        QCOMPARE(numberOn(*now) - numberOn(*then), 30);
+        // A picture may come between the two questions.
+        const int apart = numberOn(*now) - numberOn(*then);
+        QVERIFY2(apart >= 29 && apart <= 30, qPrintable(QString::number(apart)));
         QVERIFY(live.stopRecording().ok());
         const auto recorded = Film::open(film);
         QVERIFY(recorded.ok() && (*recorded)->info().frames >= 40);
