@@ -4,14 +4,23 @@ BUILD := build/release
 JOBS  := $(shell nproc)
 DEMO  := build/demo-library
 FILMS := build/demo-films
+# Without those that draw for minutes by themselves; valgrind makes them thirty times as long.
+VALGRIND_TESTS := test_distributions test_say test_numbers test_summary test_series test_units test_landmark test_timebase \
+  test_smoothing test_motion test_calibration test_sync test_rep_watch test_body_schema test_proxy test_draft \
+  test_position_finder test_rep_cutter test_difference test_attention test_reliability test_rate_check test_definition \
+  test_evaluate test_twist test_views test_shared_errors test_question test_extreme test_times test_blueprint \
+  test_decision test_reference test_registration test_film_lock test_exposures test_judge test_calendar test_support \
+  test_own_drill test_trend test_squad
 
-.PHONY: translations package help demo test build packages test-packages configure bench format lint asan tsan fuzz fuzz-long clean
+.PHONY: translations package check-package valgrind soak help demo test check-long build packages test-packages configure bench format lint asan tsan fuzz fuzz-long clean
 
 help:
 	@echo "make demo    build, make the demo library, start the program with it"
 	@echo "make test    build and run all tests"
+	@echo "make check-long   the statistics with the whole of their draws, half an hour"
 	@echo "make build   the release build, programs in $(BUILD)/bin/"
 	@echo "make bench   speed figures as ratios;  make package  a .deb of both programs"
+	@echo "make check-package   the package in a fresh system (root);  make valgrind   core's tests under valgrind;  make soak   an hour through the window"
 	@echo "make translations   collect what is to be translated into desktop/languages"
 	@echo "make format  clang-format on all sources;  make lint  clang-tidy on core/"
 	@echo "make asan    tests under address sanitizer;  make tsan  under thread sanitizer"
@@ -52,6 +61,23 @@ test: build
 package: build
 	@cd $(BUILD) && cpack -G DEB > cpack.log 2>&1 || { cat cpack.log; exit 1; }; ls $(CURDIR)/$(BUILD)/*.deb | xargs -n1 basename
 
+# The package in a fresh system: installed with what it needs, started, removed. As root.
+check-package: package
+	@bash packaging/install-missing.sh packaging/debian-package-check.txt
+	@bash packaging/check-package.sh $$(ls -t $(BUILD)/*.deb | head -n 1)
+
+# An hour of a scripted analyst through the window: memory and pace stay level.
+SOAK_SECONDS := 3600
+soak: build
+	@cd $(BUILD) && QT_QPA_PLATFORM=offscreen RIFLESSO_SOAK=$(SOAK_SECONDS) QTEST_FUNCTION_TIMEOUT=86400000 ./tests/test_soak
+
+# Core's tests under valgrind: no error, nothing lost. About a quarter of an hour.
+valgrind: test-packages
+	@bash packaging/install-missing.sh packaging/debian-package-check.txt
+	@cd $(BUILD) && for t in $(VALGRIND_TESTS); do \
+	  echo "$$t"; QTEST_FUNCTION_TIMEOUT=3600000 valgrind -q --error-exitcode=9 --leak-check=full --errors-for-leak-kinds=definite \
+	    --suppressions=$(CURDIR)/packaging/valgrind.supp ./tests/$$t > valgrind-$$t.log 2>&1 || { cat valgrind-$$t.log; exit 1; }; done
+
 bench: build
 	@$(BUILD)/bin/riflesso-bench
 
@@ -71,6 +97,11 @@ lint: build
 
 asan tsan: test-packages
 	@cmake --preset $@ > /dev/null && cmake --build --preset $@ -j $(JOBS) && cd build/$@ && ctest --output-on-failure -LE slow
+
+# Statistics over simulated athletes with the whole of their draws: about half an hour on two cores. The suite takes a
+# part of each.
+check-long: build
+	@cd $(BUILD) && RIFLESSO_LONG=1 ctest --output-on-failure -j $(JOBS) -R '^(make_demo_films|test_athletes|test_every_kind|test_drafting)$$'
 
 # Damaged files into every reader, under address and undefined-behaviour sanitizers. What breaks one is left in build/fuzz.
 FUZZ_SECONDS := 55

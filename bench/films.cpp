@@ -7,12 +7,14 @@
 #include "footage/film.h"
 #include "footage/film_writer.h"
 #include "footage/reel.h"
+#include "handover/pictures.h"
 
 #include <opencv2/imgproc.hpp>
 #include <opencv2/videoio.hpp>
 
 #include <QApplication>
 #include <QImage>
+#include <QPainter>
 #include <QTemporaryDir>
 #include <QTest>
 
@@ -293,6 +295,56 @@ void locked(const fs::path& clip) {
             }
     });
     row("from the cache", 1000.0 * 30 / ms, "20 a second", 20.0, 1.0, true);
+}
+
+namespace {
+// Pictures a second of so many films side by side on one surface, each with a figure drawn over it.
+double together(const fs::path& clip, int films, bool fromCache) {
+    constexpr int kFirst = 60, kLast = 120;
+    auto cache = std::make_shared<FrameCache>(std::size_t(1200) << 20); // so that "from the cache" is
+    std::vector<std::unique_ptr<Reel>> reels;
+    for (int k = 0; k < films; ++k) {
+        Film::Options o;
+        o.cache = cache;
+        reels.push_back(std::make_unique<Reel>(clip, o, Reel::Callbacks{}));
+    }
+    if (fromCache)
+        for (int i = kFirst; i < kLast; ++i)
+            for (auto& r : reels)
+                (void)r->wait(FrameIndex(i));
+    QImage surface(1280, 720, QImage::Format_RGB32);
+    const int columns = films > 2 ? 2 : 1, rows = (films + columns - 1) / columns;
+    ShowOptions show;
+    show.longestSide = 1280 / columns;
+    show.rough = true;
+    const double ms = wall([&] {
+        for (int i = kFirst; i < kLast; ++i) {
+            QPainter p(&surface);
+            p.setRenderHint(QPainter::Antialiasing);
+            for (int k = 0; k < films; ++k) {
+                auto& r = reels[static_cast<std::size_t>(k)];
+                r->travel(FrameIndex(i), 1);
+                auto picture = r->wait(FrameIndex(i))->toPicture(show);
+                if (!picture)
+                    return;
+                const QRectF at(k % columns * 1280.0 / columns, k / columns * 720.0 / rows, 1280.0 / columns,
+                                720.0 / rows);
+                p.drawImage(at, imageOf(std::move(*picture)));
+                p.setPen(QPen(Qt::yellow, 3));
+                for (int line = 0; line < 20; ++line)
+                    p.drawLine(at.center(), at.center() + QPointF(8.0 * line - 80.0, 5.0 * line + (i % 7)));
+            }
+        }
+    });
+    return 1000.0 * (kLast - kFirst) / ms;
+}
+} // namespace
+
+void movingTogether(const fs::path& clip) {
+    std::printf("films moving beside one another with figures, 1080p60, pictures a second of each\n");
+    row("two from the cache", together(clip, 2, true), "60 a second", 60.0, 1.0, true);
+    row("two that are decoded", together(clip, 2, false), "30 a second", 30.0, 1.0, true);
+    row("four from the cache", together(clip, 4, true), "25 a second", 25.0, 1.0, true);
 }
 
 } // namespace riflesso

@@ -30,5 +30,6 @@ void reverse(const std::filesystem::path& clip, int frames);
 void painting(const std::filesystem::path& clip);
 void opening(const std::filesystem::path& clip);
 void locked(const std::filesystem::path& clip);
+void movingTogether(const std::filesystem::path& clip);
 
 } // namespace riflesso

@@ -5,6 +5,7 @@
 
 #include "bench/drafts.h"
 #include "bench/films.h"
+#include "bench/planning.h"
 #include "bench/shelf.h"
 #include "bench/taking_home.h"
 #include "bench/timing.h"
@@ -361,8 +362,13 @@ int main(int argc, char** argv) {
         manyAthletes();
         return 0;
     }
+    if (argc > 2 && std::string(argv[2]) == "plan") { // riflesso-bench LIBRARY plan: only this
+        planning();
+        return 0;
+    }
     if (argc > 2 && std::string(argv[2]) == "home") { // riflesso-bench LIBRARY home: only these
         const fs::path only = makeClip(usual);
+        movingTogether(only);
         takingHome(only, usual.frames);
         fs::remove(only);
         return 0;
@@ -376,6 +382,7 @@ int main(int argc, char** argv) {
     reverse(clip, usual.frames);
     painting(clip);
     locked(clip);
+    movingTogether(clip);
     takingHome(clip, usual.frames);
     std::printf("within the memory while stepping back across key frames (all caches together 512 MB)\n");
     for (const Clip& c : {usual, Clip{"1080p240", 1920, 1080, 240, 240}, Clip{"2160p30", 3840, 2160, 30, 120}}) {
@@ -388,6 +395,7 @@ int main(int argc, char** argv) {
             fs::remove(path);
     }
     manyAthletes();
+    planning();
     carrying(clip, usual.frames);
     finding(argc > 1 ? argv[1] : "build/demo-library");
     answering(argc > 1 ? argv[1] : "build/demo-library");

@@ -1,5 +1,6 @@
 #include "casebook/analysis.h"
 
+#include "casebook/analysts.h"
 #include "casebook/body.h"
 #include "casebook/choosing.h"
 #include "casebook/next_step.h"
@@ -11,6 +12,16 @@
 
 namespace riflesso {
 namespace {
+
+// A limit of the situation makes any other choice wrong and declining right: known once the rest is measured.
+void weighChoice(const Blueprint& blueprint, const Rep& rep, const Motion& motion, const ViewSetup& setup,
+                 MeasuredRep& m) {
+    RepFacts facts;
+    facts.choice = choiceIsRight(blueprint, rep.situation, rep.choice, m.values);
+    for (auto& v : m.values)
+        if (const auto* of = blueprint.measure(v.measure); of && of->definition.kind == MeasureKind::choice)
+            v = evaluate(of->definition, motion, rep.positions, setup, facts);
+}
 
 void measureReps(const CaseData& data, const Blueprint& blueprint, const KnownMotions& known, Analysis& a) {
     for (const auto& [id, take] : data.takes) {
@@ -48,6 +59,8 @@ void measureReps(const CaseData& data, const Blueprint& blueprint, const KnownMo
             measureRep(blueprint, *a.motions[rep.take], rep.positions, setups.at(rep.take), factsOf(blueprint, rep));
         m.rep = std::to_string(id);
         m.situation = rep.situation;
+        if (const Situation* s = situationNamed(blueprint, rep.situation); s && !s->decline.empty())
+            weighChoice(blueprint, rep, *a.motions[rep.take], setups.at(rep.take), m);
         m.when += before[rep.take];
         a.measured[id] = std::move(m);
     }
@@ -84,7 +97,19 @@ void readPractice(const CaseData& data, const Blueprint& blueprint, Day today, A
         g.gate = gate(counted[g.drill], today, gateOptions(blueprint.gate));
 }
 
+// Who marked the newest of the athlete's measured takes: the others' numbers are brought to this one's.
+std::string newestAnalyst(const CaseData& data, const Analysis& a) {
+    const Take* newest = nullptr;
+    for (const auto& [id, rep] : a.measured) {
+        const Take& take = data.takes.at(data.reps.at(id).take);
+        if (take.performer == Performer::athlete && !take.markedBy.empty() && (!newest || take.day >= newest->day))
+            newest = &take;
+    }
+    return newest ? newest->markedBy : std::string();
+}
+
 void followFocus(const CaseData& data, const Blueprint& blueprint, Analysis& a) {
+    const std::string newest = newestAnalyst(data, a);
     for (const auto& fault : a.judgement.focus) {
         const Finding* f = a.finding(fault);
         std::string measure = f && !f->evidence.empty() ? f->evidence.front() : std::string();
@@ -93,18 +118,36 @@ void followFocus(const CaseData& data, const Blueprint& blueprint, Analysis& a) 
                 measure = known->indicators.front().measure;
         if (!blueprint.measure(measure))
             continue;
-        FocusTrend t{fault, measure, {}, {}, {}};
+        FocusTrend t;
+        t.fault = fault;
+        t.measure = measure;
         if (const Deviation* d = a.deviation(t.measure))
             t.band = d->band;
         std::map<std::pair<Day, Stage>, std::vector<MeasuredRep>> byDay;
         std::map<std::pair<Day, Stage>, std::set<std::string>> setups;
+        std::map<std::string, std::optional<AnalystDifference>> others; // against the newest analyst, looked up once
+        t.analyst = newest;
         for (const auto& [id, rep] : a.measured) {
             const Take& take = data.takes.at(data.reps.at(id).take);
             if (take.performer != Performer::athlete ||
                 !serves(take.view, blueprint.measure(t.measure)->definition.view))
                 continue;
+            // Marks without a name count as anybody's.
+            const std::string& by = take.markedBy;
+            MeasuredRep read = rep;
+            if (!by.empty() && by != t.analyst) {
+                const auto known = others.try_emplace(by);
+                if (known.second)
+                    known.first->second = differenceOf(data, blueprint, t.measure, t.analyst, by);
+                if (!known.first->second) {
+                    t.notCompared.insert(by);
+                    continue;
+                }
+                t.corrected[by] = *known.first->second;
+                read = asReadBy(*known.first->second, t.measure, std::move(read));
+            }
             setups[{take.day, stageOf(data, data.reps.at(id))}].insert(setupName(data, take));
-            byDay[{take.day, stageOf(data, data.reps.at(id))}].push_back(rep);
+            byDay[{take.day, stageOf(data, data.reps.at(id))}].push_back(std::move(read));
         }
         for (const auto& [when, reps] : byDay)
             if (const auto v = gather(t.measure, reps); v.reps > 0)

@@ -20,6 +20,7 @@
 #include <map>
 #include <memory>
 #include <optional>
+#include <set>
 #include <string>
 #include <vector>
 
@@ -38,6 +39,13 @@ struct NextStep {
     std::optional<FrameIndex> frame;
 };
 
+/// What the second reads more than the first, in the measure's unit.
+struct AnalystDifference {
+    double more = 0.0;
+    double u = 0.0; ///< SD of the differences / √frames; of both markings' chance
+    int frames = 0;
+};
+
 /// A focus measure over time.
 struct FocusTrend {
     std::string fault;
@@ -45,6 +53,9 @@ struct FocusTrend {
     Band band;
     std::vector<TrendPoint> points; ///< by date
     std::optional<Change> change;   ///< first to last, from two points on
+    std::string analyst{};          ///< as whose readings the points stand; empty = nobody in particular
+    std::map<std::string, AnalystDifference> corrected{}; ///< what was taken off another's readings
+    std::set<std::string> notCompared{};                  ///< whose difference is not known: left out
 };
 
 /// A guess from the brief beside what was measured.
@@ -79,6 +90,8 @@ struct ChoiceCount {
     std::optional<Interval> success; ///< Wilson, 95 %, when it was noted of any
     std::optional<bool> advised;     ///< is it a right choice here; empty = the blueprint has no rule
     std::optional<double> share{};   ///< how often the blueprint wants it here, 0..1
+    int declinable = 0;              ///< reps that lay beyond a limit: to be declined
+    std::string limit{};             ///< the measure of the first such limit
 };
 
 /// Two indicators of one fault that do not agree: what was judged by eye, and what was measured.

@@ -68,7 +68,9 @@ void countChoices(const CaseData& data, const Blueprint& blueprint, Analysis& a)
         });
         if (it == a.choices.end()) {
             ChoiceCount fresh{rep.situation, rep.choice, 0, 0, 0, {}, {}};
-            if (const auto right = choiceIsRight(blueprint, rep.situation, rep.choice))
+            const auto right = choiceIsRight(blueprint, rep.situation, rep.choice);
+            if (right &&
+                (rep.choice != kDecline || *right > 0.5)) // whether declining is right the limits say, rep by rep
                 fresh.advised = *right > 0.5;
             if (const Situation* s = situationNamed(blueprint, rep.situation))
                 if (const auto share = s->shares.find(rep.choice); share != s->shares.end())
@@ -76,6 +78,13 @@ void countChoices(const CaseData& data, const Blueprint& blueprint, Analysis& a)
             it = a.choices.insert(a.choices.end(), fresh);
         }
         ++it->n;
+        const Situation* s = situationNamed(blueprint, rep.situation);
+        const auto measured = a.measured.find(id);
+        if (s && measured != a.measured.end())
+            if (const auto* limit = limitPassed(*s, measured->second.values)) {
+                ++it->declinable;
+                it->limit = limit->measure;
+            }
         if (rep.worked) {
             ++it->known;
             it->worked += *rep.worked;

@@ -53,6 +53,34 @@ MachineVerdict machineVerdict(const Band& band, double value, double u) {
     return out;
 }
 
+std::map<std::string, std::vector<SureRep>> sureReps(const CaseData& data, const Blueprint& blueprint,
+                                                     const Analysis& analysis, int each) {
+    std::map<std::string, std::vector<SureRep>> out;
+    for (const auto& m : blueprint.measures) {
+        const std::string& id = m.definition.id;
+        const Deviation* d = analysis.deviation(id);
+        if (!d || !d->judged || isNoted(m.definition.kind) || isAcrossReps(m.definition.kind))
+            continue;
+        std::vector<SureRep> reps;
+        int outside = 0;
+        for (const auto& [rep, one] : data.reps) {
+            const MeasureValue* v = valueOn(analysis, id, rep);
+            const auto take = data.takes.find(one.take);
+            if (!v || take == data.takes.end() || !serves(take->second.view, m.definition.view))
+                continue;
+            const Decision decision = decide(v->value, v->u, d->band).decision;
+            if (decision == Decision::undecided)
+                continue;
+            outside += decision == Decision::outside;
+            reps.push_back(
+                {rep, decision == Decision::outside ? distanceOutside(v->value, d->band) / d->band.scale : 0.0});
+        }
+        if (outside >= each && static_cast<int>(reps.size()) - outside >= each)
+            out[id] = std::move(reps);
+    }
+    return out;
+}
+
 FilmAgreement filmAgreement(const CaseData& data, const std::string& measure) {
     FilmAgreement out;
     using Pairs = std::vector<std::pair<std::string, std::string>>;

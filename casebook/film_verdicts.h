@@ -5,6 +5,7 @@
 #include "casebook/analysis.h"
 #include "core/statistics/agreement.h"
 
+#include <map>
 #include <optional>
 #include <string>
 #include <vector>
@@ -25,6 +26,16 @@ MachineVerdict machineVerdict(const Band& band, double value, double u);
 /// Empty when the measure has no value on it, or no band.
 std::optional<MachineVerdict> machineVerdict(const Blueprint& blueprint, const Analysis& analysis,
                                              const std::string& measure, Id rep);
+
+/// A rep of which a measure is sure, to train an eye on.
+struct SureRep {
+    Id rep = 0;
+    double beyond = 0.0; ///< of the band's edge, in the band's scale; 0 = inside
+};
+/// Measures of which at least \p each reps are surely outside their band and as many surely inside (models' reps too),
+/// by id.
+std::map<std::string, std::vector<SureRep>> sureReps(const CaseData& data, const Blueprint& blueprint,
+                                                     const Analysis& analysis, int each = 2);
 
 /// Agreement of each pair of judges over all film verdicts of a case; \p measure: of one measure alone, or all when
 /// empty. A pair that judged too few things together is empty.

@@ -318,6 +318,31 @@ private:
                 line(p(2), p(3), 1.2, Qt::DashLine);
             }
             break;
+        case MeasureKind::twist:
+            if (has(3)) {
+                const QPointF edge = m_d.points.size() > 3 ? p(3) : p(0) + (p(1) - p(0)) * 0.6;
+                line(p(0), p(1) + (p(1) - p(0)) * 0.2, 1.4, Qt::DashLine);
+                line(p(2), edge, 3.0);
+                const QPointF c = (p(2) + edge) / 2;
+                m_p.setPen(QPen(m_inks.mark, 1.6));
+                m_p.setBrush(Qt::NoBrush);
+                m_p.drawArc(QRectF(c.x() - m_unit, c.y() - m_unit * 0.45, 2 * m_unit, 0.9 * m_unit), 200 * 16,
+                            260 * 16);
+            }
+            break;
+        case MeasureKind::amid:
+            if (has(3)) {
+                const QPointF way = p(2) - p(1);
+                const double square = way.x() * way.x() + way.y() * way.y();
+                const double share = square > 0 ? QPointF::dotProduct(p(0) - p(1), way) / square : 0.0;
+                line(p(1), p(2), 1.4, Qt::DashLine);
+                if (m_d.aspect == Aspect::off)
+                    arrow(p(1) + way * share, p(0), false, 2.2);
+                else
+                    arrow(p(1), p(1) + way * share, false, 2.6);
+                line(p(1) + way * share, p(0), 1.2);
+            }
+            break;
         case MeasureKind::stillness:
             if (has(1)) {
                 m_p.setPen(QPen(m_inks.mark, 1.4, Qt::DashLine));

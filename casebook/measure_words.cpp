@@ -12,8 +12,12 @@
 namespace riflesso {
 
 namespace {
+// Collected under the namespace's name, as nothing else is said of the context.
 QString tr(const char* text) {
-    return QCoreApplication::translate("MeasureDrawing", text);
+    return QCoreApplication::translate("riflesso", text);
+}
+QString ofKind(const char* marked) {
+    return QCoreApplication::translate("MeasureDrawing", marked);
 }
 } // namespace
 
@@ -61,6 +65,11 @@ QStringList pointDuties(const MeasureDefinition& d) {
         return {tr("a point"), tr("or a segment"), tr("or a joint")};
     case MeasureKind::swing:
         return {tr("the end that travels"), tr("what it travels round"), tr("body axis: low"), tr("body axis: high")};
+    case MeasureKind::twist:
+        return {tr("axis: low"), tr("axis: high"), tr("the edge, off the axis"),
+                tr("the other edge (may be left out)")};
+    case MeasureKind::amid:
+        return {tr("the point"), tr("the first of the two"), tr("the second")};
     case MeasureKind::contacts:
     case MeasureKind::recovery:
         return {tr("a foot")};
@@ -99,9 +108,11 @@ QString kindTitle(MeasureKind kind) {
                                           QT_TRANSLATE_NOOP("MeasureDrawing", "Seen by eye"),
                                           QT_TRANSLATE_NOOP("MeasureDrawing", "Did it work"),
                                           QT_TRANSLATE_NOOP("MeasureDrawing", "Right choice"),
-                                          QT_TRANSLATE_NOOP("MeasureDrawing", "Swing")};
+                                          QT_TRANSLATE_NOOP("MeasureDrawing", "Swing"),
+                                          QT_TRANSLATE_NOOP("MeasureDrawing", "Twist"),
+                                          QT_TRANSLATE_NOOP("MeasureDrawing", "Between two")};
     static_assert(titles.size() == kMeasureKindNames.size());
-    return tr(titles[static_cast<std::size_t>(kind)]);
+    return ofKind(titles[static_cast<std::size_t>(kind)]);
 }
 
 QString kindWords(MeasureKind kind) {
@@ -135,9 +146,13 @@ QString kindWords(MeasureKind kind) {
         QT_TRANSLATE_NOOP("MeasureDrawing", "A checkpoint judged on the frame: yes, partly, no."),
         QT_TRANSLATE_NOOP("MeasureDrawing", "Whether the rep did its work."),
         QT_TRANSLATE_NOOP("MeasureDrawing", "Whether it was right for the situation."),
-        QT_TRANSLATE_NOOP("MeasureDrawing", "How far an end travels round the body: way, share of a full turn.")};
+        QT_TRANSLATE_NOOP("MeasureDrawing", "How far an end travels round the body: way, share of a full turn."),
+        QT_TRANSLATE_NOOP("MeasureDrawing",
+                          "Turn of a limb or an implement about its own long axis, or how fast it turns."),
+        QT_TRANSLATE_NOOP("MeasureDrawing",
+                          "Where a point lies between two others: share of the way, or how far off it.")};
     static_assert(words.size() == kMeasureKindNames.size());
-    return tr(words[static_cast<std::size_t>(kind)]);
+    return ofKind(words[static_cast<std::size_t>(kind)]);
 }
 
 MeasureDefinition exampleOf(MeasureKind kind) {
@@ -202,6 +217,16 @@ MeasureDefinition exampleOf(MeasureKind kind) {
         break;
     case MeasureKind::swing:
         d.points = points({"lead_wrist", "lead_shoulder", "lead_hip+rear_hip", "neck"});
+        break;
+    case MeasureKind::twist:
+        d.points = points({"lead_hip+rear_hip", "neck", "lead_shoulder", "rear_shoulder"});
+        d.per = points({"lead_hip+rear_hip", "neck"});
+        d.perName = "trunks";
+        d.fullWidth = 0.78;
+        d.fullWidthSigma = 0.06;
+        break;
+    case MeasureKind::amid:
+        d.points = points({"lead_hip+rear_hip", "rear_ankle", "lead_ankle"});
         break;
     case MeasureKind::dwell:
         d.points = points({"lead_wrist"});

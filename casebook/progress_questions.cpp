@@ -115,4 +115,49 @@ CueTrial cueTrial(const CaseData& data, const Blueprint& blueprint) {
     return best;
 }
 
+void giveGuesses(Brief& brief, std::vector<Guess> given) {
+    const auto of = [](auto& all, const std::string& measure) {
+        return std::find_if(all.begin(), all.end(), [&](const Guess& g) { return g.measure == measure; });
+    };
+    for (auto& now : given)
+        if (const auto old = of(brief.guesses, now.measure); old != brief.guesses.end() && old->value == now.value)
+            now.day = old->day; // nothing new was said
+    for (const auto& old : brief.guesses) {
+        const auto now = of(given, old.measure);
+        if (old.day == Day{} || (now != given.end() && now->day == old.day))
+            continue; // of no known day, the same as now, or said anew on the same day
+        brief.pastGuesses.push_back(old);
+    }
+    brief.guesses = std::move(given);
+}
+
+std::vector<DatedPerception> feltOverTime(const CaseData& data, const Analysis& analysis, const std::string& measure) {
+    constexpr int kNear = 21; // days
+    std::map<Day, std::vector<MeasuredRep>> filmed;
+    for (const auto& [id, rep] : analysis.measured) {
+        const Take& take = data.takes.at(data.reps.at(id).take);
+        if (take.performer == Performer::athlete)
+            filmed[take.day].push_back(rep);
+    }
+    std::map<Day, double> said;
+    for (const auto* all : {&data.brief.pastGuesses, &data.brief.guesses})
+        for (const auto& g : *all)
+            if (g.measure == measure && g.day != Day{})
+                said[g.day] = g.value;
+    std::vector<DatedPerception> out;
+    for (const auto& [day, value] : said) {
+        int nearest = kNear + 1;
+        MeasuredValue film;
+        for (const auto& [when, reps] : filmed)
+            if (const int away = std::abs(static_cast<int>((when - day).count())); away < nearest)
+                if (const auto v = gather(measure, reps); v.reps > 0) {
+                    nearest = away;
+                    film = v;
+                }
+        if (nearest <= kNear)
+            out.push_back({day, {value, film.mean, film.u}});
+    }
+    return out;
+}
+
 } // namespace riflesso

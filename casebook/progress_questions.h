@@ -29,6 +29,13 @@ struct RepBehind {
 std::vector<RepBehind> repsBehind(const CaseData& data, const Analysis& analysis, const std::string& measure,
                                   Stage stage, std::optional<Day> day = std::nullopt);
 
+/// New guesses of a brief: one that says something else than before on another day sends the old one to the past.
+void giveGuesses(Brief& brief, std::vector<Guess> given);
+
+/// Guesses on a measure whose day is known, oldest first, each beside the mean of the athlete's reps of the nearest day
+/// with films, at most three weeks away; those without such a day are left out.
+std::vector<DatedPerception> feltOverTime(const CaseData& data, const Analysis& analysis, const std::string& measure);
+
 /// Practised reps by cue, of the drill and stage with the most cues and, of those, the most reps.
 struct CueTrial {
     std::string drill;

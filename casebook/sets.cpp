@@ -63,9 +63,11 @@ const RepSet* findSet(const std::vector<RepSet>& sets, const SetKey& key) {
 
 std::string setupName(const CaseData& data, const Take& take) {
     // Takes on which the same was drawn are calibrated alike: the first of them names the set-up.
+    // Another analyst's habit is another set-up.
     for (const auto& [id, other] : data.takes)
-        if (other.view == take.view && other.calibration == take.calibration)
-            return enumName(kViewNames, take.view) + (take.calibration.empty() ? "" : " " + std::to_string(id));
+        if (other.view == take.view && other.calibration == take.calibration && other.markedBy == take.markedBy)
+            return enumName(kViewNames, take.view) + (take.calibration.empty() ? "" : " " + std::to_string(id)) +
+                   (take.markedBy.empty() ? "" : " by " + take.markedBy);
     return {};
 }
 

@@ -67,6 +67,10 @@ std::span<const char* const> knownWords() {
         QT_TRANSLATE_NOOP("word", "ratio"),
         QT_TRANSLATE_NOOP("word", "worked"),
         QT_TRANSLATE_NOOP("word", "score"),
+        QT_TRANSLATE_NOOP("word", "turned"),
+        QT_TRANSLATE_NOOP("word", "off"),
+        // a choice that the program offers
+        QT_TRANSLATE_NOOP("word", "decline it"),
         // verdicts
         QT_TRANSLATE_NOOP("word", "inside"),
         QT_TRANSLATE_NOOP("word", "outside"),

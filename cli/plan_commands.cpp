@@ -63,7 +63,7 @@ void sayBreaches(const Blueprint& blueprint, const PlanInput& in, const std::vec
         if (b.accepted)
             continue;
         std::printf("breaks \"%s\": %s\n", std::string(kRuleNames[static_cast<std::size_t>(b.rule)]).c_str(),
-                    b.words.c_str());
+                    smallestClash(blueprint, in, blocks, b).words.c_str());
         if (const auto way = wayOutOf(blueprint, in, blocks, b))
             std::printf("  way out: %s\n", way->words.c_str());
     }
@@ -285,7 +285,8 @@ Status progress(const CaseArguments& a) {
         for (const auto& s : broken.stages)
             stages.push_back({{"stage", s.stage}, {"n", s.n}, {"inside", s.inside}, {"isotonic", s.smoothed}});
         std::string words = movedWords(blueprint, t);
-        for (const auto& more : {againstBestWords(blueprint, t), keptWords(data, blueprint, t), transferredWords(t)})
+        for (const auto& more : {analystWords(blueprint, t), againstBestWords(blueprint, t),
+                                 keptWords(data, blueprint, t), transferredWords(t)})
             words += more.empty() ? "" : " " + more;
         const std::string goal = goalWords(blueprint, data.brief.aim, t);
         json one = {{"fault", t.fault},

@@ -81,8 +81,17 @@ Brief briefOf(const JsonReader& j, Day today) {
     for (std::size_t i = 0; i < 7; ++i)
         b.minutes[i] = minutes.at(i).integer();
     b.competitions = {today + days(j["competition_in_days"].integer())};
+    // Of several on one measure the newest counts, the earlier ones are its past.
+    std::vector<Guess> said;
     for (const auto& g : j["guesses"].items())
-        b.guesses.push_back({g["measure"].text(), g["value"].number()});
+        said.push_back({g["measure"].text(), g["value"].number(),
+                        g.has("days_ago") ? today - days(g["days_ago"].integer()) : Day{}});
+    std::stable_sort(said.begin(), said.end(), [](const Guess& x, const Guess& y) { return x.day < y.day; });
+    for (std::size_t i = 0; i < said.size(); ++i) {
+        const bool newest = std::none_of(said.begin() + static_cast<std::ptrdiff_t>(i) + 1, said.end(),
+                                         [&](const Guess& later) { return later.measure == said[i].measure; });
+        (newest ? b.guesses : b.pastGuesses).push_back(said[i]);
+    }
     return b;
 }
 

@@ -6,7 +6,6 @@ extern "C" {
 #include <libavcodec/avcodec.h>
 #include <libavformat/avformat.h>
 #include <libavutil/opt.h>
-#include <libswscale/swscale.h>
 }
 
 #include <algorithm>
@@ -21,7 +20,6 @@ struct FilmWriter::Impl {
     AVStream* stream = nullptr;
     AVFrame* frame = nullptr;
     AVPacket* packet = nullptr;
-    SwsContext* sws = nullptr;
     AVCodecContext* voice = nullptr;
     AVStream* voiceStream = nullptr;
     std::vector<float> waiting; // sound that does not fill a frame yet
@@ -30,7 +28,6 @@ struct FilmWriter::Impl {
     bool finished = false;
 
     ~Impl() {
-        sws_freeContext(sws);
         av_packet_free(&packet);
         av_frame_free(&frame);
         avcodec_free_context(&codec);
@@ -111,6 +108,43 @@ bool addChapters(AVFormatContext* format, const std::vector<FilmChapter>& chapte
     }
     return true;
 }
+
+// Full-range RGB to video-range YUV 4:2:0 by ITU-R BT.709 (parts of 2^15); the chroma of a square of four is that of
+// their mean. Several times as quick as the general converter, which writing films waited for.
+__attribute__((optimize("O3"))) void lumaRow(const std::uint32_t* __restrict in, std::uint8_t* __restrict out,
+                                             int width) {
+    for (int x = 0; x < width; ++x) {
+        const int r = in[x] >> 16 & 0xff, g = in[x] >> 8 & 0xff, b = in[x] & 0xff;
+        out[x] = static_cast<std::uint8_t>((5983 * r + 20127 * g + 2032 * b + (1 << 14)) / (1 << 15) + 16);
+    }
+}
+__attribute__((optimize("O3"))) void chromaRow(const std::uint32_t* __restrict upper,
+                                               const std::uint32_t* __restrict lower, std::uint8_t* __restrict cb,
+                                               std::uint8_t* __restrict cr, int width) {
+    constexpr int kZero = 128 << 17, kHalf = 1 << 16; // of sums of four
+    for (int x = 0; x < width / 2; ++x) {
+        const std::uint32_t p[4] = {upper[2 * x], upper[2 * x + 1], lower[2 * x], lower[2 * x + 1]};
+        int r = 0, g = 0, b = 0;
+        for (const std::uint32_t one : p) {
+            r += one >> 16 & 0xff;
+            g += one >> 8 & 0xff;
+            b += one & 0xff;
+        }
+        cb[x] = static_cast<std::uint8_t>((14392 * b - 3298 * r - 11094 * g + kZero + kHalf) >> 17);
+        cr[x] = static_cast<std::uint8_t>((14392 * r - 13073 * g - 1319 * b + kZero + kHalf) >> 17);
+    }
+}
+void toYuv(const Picture& picture, AVFrame& out) {
+    const int w = picture.width;
+    const auto row = [&](int y) {
+        return picture.pixels.data() + static_cast<std::size_t>(y) * static_cast<std::size_t>(w);
+    };
+    for (int y = 0; y < picture.height; y += 2) {
+        lumaRow(row(y), out.data[0] + y * out.linesize[0], w);
+        lumaRow(row(y + 1), out.data[0] + (y + 1) * out.linesize[0], w);
+        chromaRow(row(y), row(y + 1), out.data[1] + y / 2 * out.linesize[1], out.data[2] + y / 2 * out.linesize[2], w);
+    }
+}
 } // namespace
 
 FilmWriter::FilmWriter(std::unique_ptr<Impl> impl) : m_impl(std::move(impl)) {}
@@ -172,12 +206,8 @@ Result<std::unique_ptr<FilmWriter>> FilmWriter::create(const std::filesystem::pa
     w->frame->width = o.width;
     w->frame->height = o.height;
     w->packet = av_packet_alloc();
-    w->sws = sws_getContext(o.width, o.height, AV_PIX_FMT_BGRA, o.width, o.height, AV_PIX_FMT_YUV420P, SWS_BILINEAR,
-                            nullptr, nullptr, nullptr);
-    if (!w->sws || av_frame_get_buffer(w->frame, 0) < 0)
+    if (av_frame_get_buffer(w->frame, 0) < 0)
         return w->failed("there is not enough memory");
-    sws_setColorspaceDetails(w->sws, sws_getCoefficients(SWS_CS_DEFAULT), 1, sws_getCoefficients(SWS_CS_ITU709), 0, 0,
-                             1 << 16, 1 << 16);
     return std::unique_ptr<FilmWriter>(new FilmWriter(std::move(w)));
 }
 
@@ -189,10 +219,7 @@ Status FilmWriter::add(const Picture& picture, std::optional<int> ticks) {
         return w.failed("pictures must be added in the order of time");
     if (av_frame_make_writable(w.frame) < 0)
         return w.failed("there is not enough memory");
-    const auto* data = reinterpret_cast<const std::uint8_t*>(picture.pixels.data());
-    const std::uint8_t* planes[4] = {data, nullptr, nullptr, nullptr};
-    const int strides[4] = {picture.width * 4, 0, 0, 0};
-    sws_scale(w.sws, planes, strides, 0, picture.height, w.frame->data, w.frame->linesize);
+    toYuv(picture, *w.frame);
     w.frame->pts = ticks ? *ticks : w.next;
     w.next = w.frame->pts + 1;
     if (avcodec_send_frame(w.codec, w.frame) < 0)

@@ -13,6 +13,18 @@ RepCamera::RepCamera(std::unique_ptr<Camera> camera, Callbacks callbacks, std::s
              {m_callbacks.picture, [this](const LivePicture& taken) { look(taken); }, m_callbacks.failed}, bytes) {}
 
 void RepCamera::look(const LivePicture& taken) {
+    if (const double ago = m_struck.exchange(-1.0); ago >= 0.0 && !m_strike) // one that follows at once is an echo
+        m_strike = taken.time - ago;
+    if (m_bySound) {
+        if (!m_strike || taken.time < *m_strike + kAfterStrike)
+            return;
+        auto pictures = m_live.between(*m_strike - kBeforeStrike, *m_strike + kAfterStrike);
+        m_strike.reset();
+        if (!pictures.empty() && m_callbacks.rep)
+            m_callbacks.rep(std::move(pictures));
+        return;
+    }
+    m_strike.reset();
     const auto changed = m_change.add(smallGrey(*taken.picture));
     const double dt = taken.time - m_before;
     m_before = taken.time;

@@ -6,6 +6,10 @@
 #include "footage/camera.h"
 #include "footage/picture_change.h"
 
+#include <algorithm>
+#include <atomic>
+#include <optional>
+
 namespace riflesso {
 
 /// Runs a camera on a thread of its own. Thread-safe.
@@ -22,6 +26,13 @@ public:
 
     [[nodiscard]] std::shared_ptr<const Picture> newest() const { return m_live.newest(); }
 
+    /// From now on a rep is what lies around a strike that was heard (kBeforeStrike before it, kAfterStrike after it)
+    /// instead of what moves between two rests.
+    void cutBySound(bool bySound) { m_bySound = bySound; }
+    /// A strike was heard so many seconds before now.
+    void struck(double secondsAgo) { m_struck = std::max(0.0, secondsAgo); }
+    static constexpr double kBeforeStrike = 2.0, kAfterStrike = 1.0; ///< s (common practice, no source)
+
 private:
     void look(const LivePicture& taken); // on the camera's thread
 
@@ -29,7 +40,10 @@ private:
     PictureChange m_change;
     RepWatch m_watch;
     double m_before = 0.0;
-    LiveView m_live; // last: its thread uses all the rest
+    std::atomic<bool> m_bySound{false};
+    std::atomic<double> m_struck{-1.0}; // s ago, until the camera's thread has taken it; −1 = nothing
+    std::optional<double> m_strike;     // on the camera's clock
+    LiveView m_live;                    // last: its thread uses all the rest
 };
 
 /// Writes the pictures as a silent H.264 MP4 at their own times. Errors: nothing to write; the disc.

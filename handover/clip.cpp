@@ -3,14 +3,19 @@
 #include "casebook/drawing.h"
 #include "casebook/moving_side.h"
 #include "casebook/text.h"
+#include "files/write_file.h"
 #include "footage/film_writer.h"
+#include "library/case_json.h"
 
+#include <QCryptographicHash>
 #include <QFontDatabase>
 #include <QPainter>
 
 #include <algorithm>
 #include <cmath>
 #include <future>
+#include <map>
+#include <mutex>
 
 namespace riflesso {
 namespace {
@@ -37,6 +42,28 @@ struct ClipPictures::Impl {
         const Take* take = nullptr;
         std::unique_ptr<Film> film;
         QRectF target;
+        // Pictures that are being decoded while the one before is drawn. Drawing reads a decoded picture only, so that
+        // it never waits for the film; the film is asked by one thread at a time.
+        std::mutex asked;
+        std::map<FrameIndex, std::future<Result<DecodedPtr>>> ahead; // of whoever draws
+
+        void decodeAhead(FrameIndex frame) {
+            if (film && !ahead.contains(frame))
+                ahead[frame] = std::async(std::launch::async, [this, frame]() -> Result<DecodedPtr> {
+                    const std::lock_guard lock(asked);
+                    return film->decoded(frame);
+                });
+        }
+        Result<Picture> picture(FrameIndex frame) {
+            decodeAhead(frame);
+            const auto decoded = ahead.extract(frame).mapped().get();
+            // What nobody came for is of no use any more.
+            while (!ahead.empty() && ahead.begin()->first < frame)
+                ahead.erase(ahead.begin());
+            if (!decoded)
+                return decoded.error();
+            return (*decoded)->toPicture();
+        }
     };
     FilmedCase filmed;
     ClipOptions options;
@@ -45,6 +72,8 @@ struct ClipPictures::Impl {
     std::optional<FilmLock> lock;
     std::vector<FrameIndex> frames;
     const BlueprintMeasure* measure = nullptr;
+
+    Impl(const FilmedCase& f, const ClipOptions& o) : filmed(f), options(o) {}
 
     Status openSide(Side& s, Id rep, const Take* leader) {
         s.take = &filmed.data.takes.at(filmed.data.reps.at(rep).take);
@@ -63,7 +92,7 @@ struct ClipPictures::Impl {
     }
 
     Status paint(QPainter& p, Side& s, FrameIndex frame, QColor colour) {
-        auto picture = s.film->frame(frame);
+        auto picture = s.picture(frame);
         if (!picture)
             return picture.error();
         drawSide(p, s.target, filmed.data, filmed.analysis, s.side, imageOf(std::move(*picture)), frame, colour,
@@ -96,7 +125,7 @@ Result<std::unique_ptr<ClipPictures>> ClipPictures::open(const FilmedCase& filme
     if (!(o.slow >= 0.25 && o.slow <= 64.0) || !(o.rate >= 1.0 && o.rate <= 240.0))
         return wrong("a clip is up to 64 times slower than life, with 1 to 240 pictures a second",
                      std::to_string(o.slow) + " at " + std::to_string(o.rate));
-    auto impl = std::make_unique<Impl>(Impl{filmed, o, {}, {}, {}, {}, {}, nullptr});
+    auto impl = std::make_unique<Impl>(filmed, o);
     const Rep& rep = filmed.data.reps.at(o.rep);
     const Take& take = filmed.data.takes.at(rep.take);
     const auto span = spanOf(filmed.data, rep);
@@ -125,6 +154,12 @@ Result<std::unique_ptr<ClipPictures>> ClipPictures::open(const FilmedCase& filme
     }
     impl->measure = filmed.blueprint.measure(o.measure);
     return std::unique_ptr<ClipPictures>(new ClipPictures(std::move(impl)));
+}
+
+void ClipPictures::decodeAhead(FrameIndex frame) {
+    m_impl->own.decodeAhead(frame);
+    if (m_impl->lock && !m_impl->ghost)
+        m_impl->other.decodeAhead(m_impl->lock->follower(frame));
 }
 
 const std::vector<FrameIndex>& ClipPictures::frames() const {
@@ -181,10 +216,17 @@ Status writeClip(const FilmedCase& filmed, const ClipOptions& o, const std::file
     auto writer = FilmWriter::create(file, as);
     if (!writer)
         return writer.error();
-    // The next picture is put together while this one is encoded.
+    // While one picture is encoded the next is drawn, and the one after that decoded.
     const auto& frames = (*pictures)->frames();
+    const auto after = [&](FrameIndex frame) {
+        const auto it = std::upper_bound(frames.begin(), frames.end(), frame);
+        return it == frames.end() ? std::optional<FrameIndex>() : std::optional(*it);
+    };
     const auto made = [&](FrameIndex frame) {
-        return std::async(std::launch::async, [&pictures, frame]() -> Result<Picture> {
+        return std::async(std::launch::async, [&pictures, frame, then = after(frame)]() -> Result<Picture> {
+            (*pictures)->decodeAhead(frame);
+            if (then)
+                (*pictures)->decodeAhead(*then);
             const auto image = (*pictures)->picture(frame);
             return image ? Result<Picture>(toPicture(*image)) : Result<Picture>(image.error());
         });
@@ -200,15 +242,81 @@ Status writeClip(const FilmedCase& filmed, const ClipOptions& o, const std::file
             if (!picture)
                 return picture.error();
             shown = std::move(*picture);
-            const auto other = std::find_if(frames.begin() + static_cast<std::ptrdiff_t>(i), frames.end(),
-                                            [&](FrameIndex f) { return f != frames[i]; });
-            if (other != frames.end())
-                next = made(*other);
+            if (const auto then = after(frames[i]))
+                next = made(*then);
         }
         if (auto s = (*writer)->add(shown); !s)
             return s;
     }
     return (*writer)->finish();
+}
+
+namespace {
+// What the pictures of a clip come from, as one number: another one as soon as anything in them would be.
+QByteArray keyOf(const FilmedCase& filmed, const ClipOptions& o) {
+    QCryptographicHash hash(QCryptographicHash::Sha256);
+    const auto add = [&](const QString& text) { hash.addData((text + '\n').toUtf8()); };
+    const auto number = [&](double v) { add(QString::number(v, 'g', 17)); };
+    for (const Id id : {o.rep, o.other}) {
+        if (!filmed.data.reps.contains(id))
+            continue;
+        const Rep& rep = filmed.data.reps.at(id);
+        const Take& take = filmed.data.takes.at(rep.take);
+        add(QString::fromStdString(toJson(rep)) + QString::fromStdString(toJson(take)));
+        if (const auto marks = filmed.data.marks.find(take.id); marks != filmed.data.marks.end())
+            for (const auto& [name, track] : marks->second)
+                for (const auto& [frame, m] : track) {
+                    add(QString::fromStdString(name));
+                    for (const double v : {static_cast<double>(frame.value), m.at.x, m.at.y})
+                        number(v);
+                }
+    }
+    for (const double v : {static_cast<double>(o.ghost), static_cast<double>(o.lock), static_cast<double>(o.figure),
+                           static_cast<double>(o.wholePicture), o.slow, o.rate, static_cast<double>(o.width),
+                           static_cast<double>(o.height), static_cast<double>(o.first.value_or(FrameIndex(-1)).value),
+                           static_cast<double>(o.last.value_or(FrameIndex(-1)).value)})
+        number(v);
+    add(o.title + '\n' + QString::fromStdString(o.measure));
+    return hash.result().toHex();
+}
+} // namespace
+
+Status writeClips(const FilmedCase& filmed, const std::vector<ClipOptions>& clips, const std::filesystem::path& file,
+                  const std::function<bool(double)>& goOn) {
+    namespace fs = std::filesystem;
+    if (clips.size() == 1)
+        return writeClip(filmed, clips.front(), file, goOn);
+    fs::path list = file;
+    list.replace_extension(".unfinished");
+    std::error_code ec;
+    std::map<std::string, std::string> written; // what each file shows
+    if (fs::exists(list, ec)) {
+        const auto text = readFile(list);
+        if (!text)
+            return text.error();
+        for (const auto& line : QString::fromStdString(*text).split('\n', Qt::SkipEmptyParts))
+            written[line.section(' ', 1).toStdString()] = line.section(' ', 0, 0).toStdString();
+    }
+    for (std::size_t i = 0; i < clips.size(); ++i) {
+        fs::path one = file;
+        one.replace_filename(file.stem().string() + "-" + std::to_string(i + 1) + file.extension().string());
+        const auto share = [&](double s) {
+            return !goOn || goOn((static_cast<double>(i) + s) / static_cast<double>(clips.size()));
+        };
+        const std::string key = keyOf(filmed, clips[i]).toStdString();
+        std::string& shown = written[one.filename().string()];
+        if (shown != key || !fs::exists(one, ec))
+            if (auto s = writeClip(filmed, clips[i], one, share); !s)
+                return s;
+        shown = key;
+        std::string kept;
+        for (const auto& [name, what] : written)
+            kept += what + " " + name + "\n";
+        if (auto s = writeFile(list, kept); !s)
+            return s;
+    }
+    fs::remove(list, ec);
+    return Done{};
 }
 
 } // namespace riflesso

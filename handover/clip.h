@@ -65,6 +65,9 @@ public:
 
     /// Of the athlete's take, one for each picture of the clip.
     [[nodiscard]] const std::vector<FrameIndex>& frames() const;
+    /// Begins to decode what a frame needs, in the background; picture() takes it from there. Of one thread at a time,
+    /// the same as picture()'s.
+    void decodeAhead(FrameIndex frame);
     /// The picture that shows a frame of the athlete's take. Errors: a frame that cannot be read.
     Result<QImage> picture(FrameIndex frame);
 
@@ -78,5 +81,11 @@ private:
 /// done; false cancels. Errors: those of ClipPictures; a full disk; cancelled.
 Status writeClip(const FilmedCase& filmed, const ClipOptions& options, const std::filesystem::path& file,
                  const std::function<bool(double)>& goOn = {});
+
+/// Several clips in one go: FILE itself when there is one, else FILE-1.mp4, FILE-2.mp4 … Each is whole or not there.
+/// What was stopped, by whom or whatever, is gone on with by the same call: clips that it had written before of the
+/// same options and marks are not written again. Until all are there a list of them lies beside, FILE.unfinished.
+Status writeClips(const FilmedCase& filmed, const std::vector<ClipOptions>& clips, const std::filesystem::path& file,
+                  const std::function<bool(double)>& goOn = {});
 
 } // namespace riflesso

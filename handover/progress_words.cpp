@@ -2,6 +2,7 @@
 
 #include "casebook/film_verdicts.h"
 #include "casebook/planner.h"
+#include "casebook/progress_questions.h"
 #include "core/statistics/numbers.h"
 #include "core/words/say.h"
 #include "handover/words.h"
@@ -60,6 +61,22 @@ std::string movedWords(const Blueprint& blueprint, const FocusTrend& trend) {
         out += fill(say("progress", " It came at once, by %1."), {dayWords(*h.day)});
     else if (h.kind == HistoryKind::drift)
         out += say("progress", " It came little by little.");
+    return out;
+}
+
+std::string analystWords(const Blueprint& blueprint, const FocusTrend& trend) {
+    const auto& d = blueprint.measure(trend.measure)->definition;
+    std::string out;
+    for (const auto& [name, difference] : trend.corrected)
+        out += (out.empty() ? "" : " ") +
+               fill(say("progress", "%1 reads %2 more than %3 (%4 frames that both marked): taken off."),
+                    {name, valueWords(d, difference.more, difference.u), trend.analyst,
+                     std::to_string(difference.frames)});
+    for (const auto& name : trend.notCompared)
+        out += (out.empty() ? "" : " ") +
+               fill(say("progress", "What %1 marked is left out: how %1 reads against %2 is not known. Let one mark "
+                                    "frames of the other's again (Marking, “Again”)."),
+                    {name, trend.analyst});
     return out;
 }
 
@@ -165,6 +182,23 @@ std::string feelingWords(const CaseData& data, const Blueprint& blueprint, const
     std::string out;
     for (const auto& g : analysis.guesses)
         out += guessWords(blueprint, g) + ". ";
+    for (const auto& g : data.brief.guesses) {
+        const auto over = feltOverTime(data, analysis, g.measure);
+        const BlueprintMeasure* m = blueprint.measure(g.measure);
+        if (over.size() < 2 || !m)
+            continue;
+        const auto gap = [&](const DatedPerception& p) {
+            return numberWords(m->definition, std::abs(p.felt.gap()), p.felt.u);
+        };
+        const GapStory story = gapStory(over);
+        out +=
+            fill(story == GapStory::shrinks ? say("progress", "%1 apart on %2, %3 apart on %4: feeling comes nearer to "
+                                                              "the film. ")
+                 : story == GapStory::grows ? say("progress", "%1 apart on %2, %3 apart on %4: feeling moves away from "
+                                                              "the film. ")
+                                            : say("progress", "%1 apart on %2, %3 apart on %4: not more than chance. "),
+                 {gap(over.front()), dayWords(over.front().day), gap(over.back()), dayWords(over.back().day)});
+    }
     if (const auto a = verdictsAgree(data))
         out += fill(say("progress",
                         "On practised reps athlete and coach agree on %1 % of %2; beyond chance: kappa %3 (%4 to %5)."),

@@ -4,6 +4,7 @@
 #include "casebook/moving_side.h"
 #include "casebook/text.h"
 #include "core/mirror/exposures.h"
+#include "core/motion/landmark.h"
 
 #include <QPainter>
 #include <QPainterPath>
@@ -17,6 +18,8 @@ namespace riflesso {
 namespace {
 
 constexpr int kEmptyPlaceFrames = 13; // pictures of which the empty place is made
+constexpr std::size_t kEnough = 9;    // of those and the exposures: more pictures change a median little
+constexpr std::size_t kBody = 4;      // points from which on the body is known and can be left out
 constexpr double kLineHeight = 6;     // px: the waterline
 
 struct Stretch {
@@ -102,6 +105,18 @@ std::vector<std::uint8_t> maskOf(const std::map<LandmarkName, QPointF>& points, 
     return out;
 }
 
+Picture cropped(const Picture& picture, const QRect& part) {
+    Picture out;
+    out.width = part.width();
+    out.height = part.height();
+    out.pixels.reserve(static_cast<std::size_t>(part.width()) * static_cast<std::size_t>(part.height()));
+    for (int y = part.top(); y <= part.bottom(); ++y) {
+        const auto row = picture.pixels.begin() + static_cast<std::ptrdiff_t>(y) * picture.width + part.left();
+        out.pixels.insert(out.pixels.end(), row, row + part.width());
+    }
+    return out;
+}
+
 PixelView view(const Picture& p) {
     return {p.width, p.height, p.pixels.data()};
 }
@@ -141,6 +156,82 @@ void drawPath(QPainter& p, const Timebase& time, const std::vector<std::pair<Fra
     }
 }
 
+// The part \p shown of each of these frames, where the camera moved as the reference frame would show it.
+Result<std::vector<Picture>> picturesAt(Film& film, const Take& take, const std::vector<FrameIndex>& wanted,
+                                        const QRect& shown, const std::function<bool(double)>& goOn) {
+    // In the order of the film, so that each group of pictures is decoded once.
+    std::vector<std::size_t> order(wanted.size());
+    std::iota(order.begin(), order.end(), std::size_t(0));
+    std::stable_sort(order.begin(), order.end(), [&](std::size_t x, std::size_t y) { return wanted[x] < wanted[y]; });
+    std::vector<Picture> pictures(wanted.size());
+    for (std::size_t k = 0; k < order.size(); ++k) {
+        const FrameIndex at = wanted[order[k]];
+        if (goOn && !goOn(static_cast<double>(k) / static_cast<double>(wanted.size())))
+            return Error{"the picture was cancelled", {}, {}, {}, ErrorKind::cancelled};
+        auto picture = film.frame(at);
+        if (!picture)
+            return picture.error();
+        // A moving camera: each frame is carried to where the reference frame would show it.
+        if (const auto i = static_cast<std::size_t>(at.value); take.steady && i < take.camera.size()) {
+            QImage still(picture->width, picture->height, QImage::Format_RGB32);
+            still.fill(Qt::black);
+            QPainter p(&still);
+            p.setRenderHint(QPainter::SmoothPixmapTransform);
+            const auto& m = take.camera[i]; // Qt multiplies rows from the left
+            p.setTransform(QTransform(m(0, 0), m(1, 0), m(2, 0), m(0, 1), m(1, 1), m(2, 1), m(0, 2), m(1, 2), m(2, 2)));
+            p.drawImage(0, 0, imageOf(std::move(*picture)));
+            p.end();
+            *picture = toPicture(still);
+        }
+        pictures[order[k]] = cropped(*picture, shown);
+    }
+    return pictures;
+}
+
+// The body with room about it, within the part that is shown.
+PixelBox roomAbout(const std::map<LandmarkName, QPointF>& points, const QPoint& corner) {
+    QRectF box;
+    for (const auto& [name, at] : points)
+        if (kindOf(name) != PointKind::scene)
+            box = box.isNull() ? QRectF(at, QSizeF(1, 1)) : box.united(QRectF(at, QSizeF(1, 1)));
+    const double room = std::max(box.width(), box.height()) * 0.16 + 8;
+    box.adjust(-room, -room * 1.3, room, room);
+    box.translate(-corner);
+    return {static_cast<int>(box.left()), static_cast<int>(box.top()), static_cast<int>(box.right()),
+            static_cast<int>(box.bottom())};
+}
+
+// The paths of the points that tell, and in words whose they are.
+void drawPaths(QPainter& p, const FilmedCase& f, const TraceOptions& o, const MovingSide& side, const QRectF& target,
+               Stretch s, const std::vector<FrameIndex>& frames, QColor colour) {
+    const Take& take = f.data.takes.at(f.data.reps.at(side.rep).take);
+    const Timebase time = timebaseOf(take);
+    const QTransform to = sideTransform(f.data, side, target);
+    auto names = o.points.empty() ? tellingPoints(f, take, s) : o.points;
+    for (const auto& name : names) {
+        std::vector<std::pair<FrameIndex, QPointF>> path;
+        for (int at = s.first.value; at <= s.last.value; ++at) {
+            const auto points = sidePoints(f.data, f.analysis, side, FrameIndex(at));
+            if (const auto it = points.find(name); it != points.end())
+                path.emplace_back(FrameIndex(at), to.map(it->second));
+        }
+        drawPath(p, time, path, o.tick, colour, o.width / 700.0);
+    }
+    QFont font("Lato");
+    font.setPixelSize(std::max(12, o.width / 46));
+    p.setFont(font);
+    QStringList words;
+    for (const auto& name : names)
+        words << q(spoken(name));
+    drawWords(p, QPointF(font.pixelSize() / 2.0, font.pixelSize() / 2.0),
+              QString("%1, %2 s%3")
+                  .arg(q(take.title))
+                  .arg(time.real(frames.back()).value - time.real(frames.front()).value, 0, 'f', 2)
+                  .arg(words.isEmpty() ? QString()
+                                       : says("review", ": %1, a tick each %2 s").arg(words.join(", ")).arg(o.tick)),
+              colour);
+}
+
 // One side: the exposures over the empty place, mirrored where it is shown so, and the paths.
 Result<QImage> exposed(const FilmedCase& f, const TraceOptions& o, Id repId, const Take* leader, QColor colour,
                        const std::function<bool(double)>& goOn) {
@@ -158,45 +249,42 @@ Result<QImage> exposed(const FilmedCase& f, const TraceOptions& o, Id repId, con
     // The place is seen empty best when the athlete is elsewhere: over the whole take, not this rep alone.
     std::vector<FrameIndex> wanted =
         evenExposures(time, FrameIndex(0), FrameIndex(std::max(0, time.frames() - 1)), kEmptyPlaceFrames);
+    // Any frame will do that is about there: the first of a group of pictures costs one to decode, others up to all of
+    // it. The exposures themselves are decoded anyway and show what lies beside the athlete, too.
+    const bool marked = std::all_of(frames.begin(), frames.end(), [&](FrameIndex at) {
+        return pointsAt(f.data, f.analysis, take.id, at).size() >= kBody;
+    });
+    if (marked) {
+        for (FrameIndex& at : wanted)
+            at = (*film)->groupStart(at);
+        wanted.erase(std::unique(wanted.begin(), wanted.end()), wanted.end());
+    }
     const std::size_t empty = wanted.size();
     wanted.insert(wanted.end(), frames.begin(), frames.end());
-    // In the order of the film, so that each group of pictures is decoded once.
-    std::vector<std::size_t> order(wanted.size());
-    std::iota(order.begin(), order.end(), std::size_t(0));
-    std::stable_sort(order.begin(), order.end(), [&](std::size_t x, std::size_t y) { return wanted[x] < wanted[y]; });
-    std::vector<Picture> pictures(wanted.size());
-    for (std::size_t k = 0; k < order.size(); ++k) {
-        const FrameIndex at = wanted[order[k]];
-        if (goOn && !goOn(static_cast<double>(k) / static_cast<double>(wanted.size())))
-            return Error{"the picture was cancelled", {}, {}, {}, ErrorKind::cancelled};
-        auto picture = (*film)->frame(at);
-        if (!picture)
-            return picture.error();
-        // A moving camera: each frame is carried to where the reference frame would show it.
-        if (const auto i = static_cast<std::size_t>(at.value); take.steady && i < take.camera.size()) {
-            QImage still(picture->width, picture->height, QImage::Format_RGB32);
-            still.fill(Qt::black);
-            QPainter p(&still);
-            p.setRenderHint(QPainter::SmoothPixmapTransform);
-            const auto& m = take.camera[i]; // Qt multiplies rows from the left
-            p.setTransform(QTransform(m(0, 0), m(1, 0), m(2, 0), m(0, 1), m(1, 1), m(2, 1), m(0, 2), m(1, 2), m(2, 2)));
-            p.drawImage(0, 0, imageOf(std::move(*picture)));
-            p.end();
-            *picture = toPicture(still);
-        }
-        pictures[order[k]] = std::move(*picture);
-    }
     const MovingSide side = movingSide(f.data, f.analysis, repId, 2.2, leader);
+    const QRect whole(0, 0, (*film)->info().width, (*film)->info().height);
+    const QRect shown = side.box.toAlignedRect().adjusted(-2, -2, 2, 2) & whole; // nothing else is seen in the end
+    if (shown.isEmpty())
+        return Error{"the marks of this rep lie outside the picture", take.title, "no picture was made",
+                     "look at them in Marking", ErrorKind::wrongUse};
+    const auto decoded = picturesAt(**film, take, wanted, shown, goOn);
+    if (!decoded)
+        return decoded.error();
+    const std::vector<Picture>& pictures = *decoded;
     std::vector<std::vector<std::uint8_t>> masks; // of all pictures; empty where nothing is marked
     for (std::size_t i = 0; i < wanted.size(); ++i) {
-        const auto points = pointsAt(f.data, f.analysis, take.id, wanted[i]);
-        masks.push_back(points.size() >= 4 ? maskOf(points, side.trunk, pictures[i].width, pictures[i].height)
-                                           : std::vector<std::uint8_t>());
+        auto points = pointsAt(f.data, f.analysis, take.id, wanted[i]);
+        for (auto& [name, at] : points)
+            at -= shown.topLeft();
+        masks.push_back(points.size() >= kBody ? maskOf(points, side.trunk, pictures[i].width, pictures[i].height)
+                                               : std::vector<std::uint8_t>());
     }
     const auto maskAt = [&](std::size_t i) { return masks[i].empty() ? nullptr : masks[i].data(); };
     std::vector<PixelView> views;
     std::vector<BodyMask> bodies;
-    for (std::size_t i = 0; i < empty; ++i) {
+    const std::size_t all = marked ? wanted.size() : empty;
+    const std::size_t step = all > kEnough ? (all + kEnough - 1) / kEnough : 1;
+    for (std::size_t i = 0; i < all; i += step) {
         views.push_back(view(pictures[i]));
         bodies.push_back(maskAt(i));
     }
@@ -207,16 +295,8 @@ Result<QImage> exposed(const FilmedCase& f, const TraceOptions& o, Id repId, con
     for (std::size_t i = 0; i < frames.size(); ++i) {
         Exposure e{view(pictures[empty + i]), {}, maskAt(empty + i)};
         const auto points = pointsAt(f.data, f.analysis, take.id, frames[i]);
-        if (points.size() >= 4) {
-            QRectF box;
-            for (const auto& [name, at] : points)
-                if (kindOf(name) != PointKind::scene)
-                    box = box.isNull() ? QRectF(at, QSizeF(1, 1)) : box.united(QRectF(at, QSizeF(1, 1)));
-            const double room = std::max(box.width(), box.height()) * 0.16 + 8;
-            box.adjust(-room, -room * 1.3, room, room);
-            e.body = {static_cast<int>(box.left()), static_cast<int>(box.top()), static_cast<int>(box.right()),
-                      static_cast<int>(box.bottom())};
-        }
+        if (points.size() >= kBody)
+            e.body = roomAbout(points, shown.topLeft());
         exposures.push_back(e);
     }
     const auto mixed = chronophotograph(*background, exposures);
@@ -227,33 +307,15 @@ Result<QImage> exposed(const FilmedCase& f, const TraceOptions& o, Id repId, con
     QPainter p(&out);
     p.setRenderHint(QPainter::Antialiasing);
     const QRectF target(QPointF(0, 0), QSizeF(out.size()));
-    const QImage all(reinterpret_cast<const uchar*>(mixed->data()), background->width, background->height,
-                     QImage::Format_RGB32);
-    drawSide(p, target, f.data, f.analysis, side, all, frames.front(), colour, false);
-    const QTransform to = sideTransform(f.data, side, target);
-    auto names = o.points.empty() ? tellingPoints(f, take, s) : o.points;
-    for (const auto& name : names) {
-        std::vector<std::pair<FrameIndex, QPointF>> path;
-        for (int at = s.first.value; at <= s.last.value; ++at) {
-            const auto points = sidePoints(f.data, f.analysis, side, FrameIndex(at));
-            if (const auto it = points.find(name); it != points.end())
-                path.emplace_back(FrameIndex(at), to.map(it->second));
-        }
-        drawPath(p, time, path, o.tick, colour, o.width / 700.0);
+    QImage seen(whole.size(), QImage::Format_RGB32);
+    seen.fill(Qt::black);
+    {
+        QPainter in(&seen);
+        in.drawImage(shown.topLeft(), QImage(reinterpret_cast<const uchar*>(mixed->data()), background->width,
+                                             background->height, QImage::Format_RGB32));
     }
-    QFont font("Lato");
-    font.setPixelSize(std::max(12, o.width / 46));
-    p.setFont(font);
-    QStringList words;
-    for (const auto& name : names)
-        words << QString::fromStdString(name).replace('_', ' ');
-    drawWords(p, QPointF(font.pixelSize() / 2.0, font.pixelSize() / 2.0),
-              QString("%1, %2 s%3")
-                  .arg(q(take.title))
-                  .arg(time.real(frames.back()).value - time.real(frames.front()).value, 0, 'f', 2)
-                  .arg(words.isEmpty() ? QString()
-                                       : says("review", ": %1, a tick each %2 s").arg(words.join(", ")).arg(o.tick)),
-              colour);
+    drawSide(p, target, f.data, f.analysis, side, seen, frames.front(), colour, false);
+    drawPaths(p, f, o, side, target, s, frames, colour);
     return out;
 }
 

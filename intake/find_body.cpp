@@ -163,6 +163,7 @@ Result<Somebody> somebodyIn(const std::filesystem::path& film, const std::filesy
     const double width = (*opened)->info().width;
     std::optional<Somebody> best;
     double most = 0.0;
+    std::vector<std::pair<FrameIndex, std::vector<Person>>> looks;
     for (int i = 0; i < kLooks; ++i) {
         const FrameIndex frame(static_cast<int>((i + 0.5) * frames / kLooks));
         const auto picture = pixelsOf(**opened, frame);
@@ -171,6 +172,7 @@ Result<Somebody> somebodyIn(const std::filesystem::path& film, const std::filesy
         const auto people = finder->find(*picture);
         if (!people)
             return people.error();
+        looks.emplace_back(frame, *people);
         for (const Person& p : *people) {
             // Half a body at the side is as good as half its height.
             const bool clear = p.box[0] > kClear * width && p.box[0] + p.box[2] < (1.0 - kClear) * width;
@@ -178,14 +180,24 @@ Result<Somebody> somebodyIn(const std::filesystem::path& film, const std::filesy
             if (worth <= most)
                 continue;
             most = worth;
-            best = Somebody{frame, p.box, 0};
-            for (const Person& other : *people)
-                best->asLarge += other.box[3] >= kAsLarge * p.box[3];
+            best = Somebody{frame, p.box, 1, *people};
         }
     }
     if (!best)
         return Error{"nobody is seen in this film", film.filename().string(), "nothing was changed",
                      "draw a box round the athlete (Marking, B)"};
+    // Where the tallest stands alone somebody else may have been left out, or have come later: the look with most
+    // people of about that height is the one to choose on.
+    const double tall = kAsLarge * best->box[3];
+    for (const auto& [frame, people] : looks) {
+        const auto n = static_cast<int>(
+            std::count_if(people.begin(), people.end(), [&](const Person& p) { return p.box[3] >= tall; }));
+        if (n <= best->asLarge)
+            continue;
+        const auto tallest = std::max_element(people.begin(), people.end(),
+                                              [](const Person& a, const Person& b) { return a.box[3] < b.box[3]; });
+        best = Somebody{frame, tallest->box, n, people};
+    }
     return *best;
 }
 

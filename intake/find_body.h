@@ -53,6 +53,7 @@ struct Somebody {
     FrameIndex frame;
     BodyBox box{};
     int asLarge = 1; ///< people on that frame at least three quarters as tall: any of them may be meant
+    std::vector<Person> people{}; ///< everybody on that frame
 };
 /// Looks at fifteen frames all over the film: athletes walk in and out of the picture. The tallest body that stands clear of
 /// the picture's sides. Errors: unreadable film; no model; nobody on any of them.

@@ -148,6 +148,14 @@ Blueprint readAll(const JsonReader& j, std::vector<BlueprintProblem>* problems =
         b.situations.push_back({s["id"].text(), s["name"].text(), s.textOr("words"), {}});
         for (const auto& c : s["choices"].items())
             b.situations.back().choices.push_back(c.text());
+        if (s.has("decline"))
+            for (const auto& l : s["decline"].items()) {
+                const bool above = l.has("above");
+                if (above == l.has("below"))
+                    l.fail("needs \"above\" or \"below\", one of them");
+                b.situations.back().decline.push_back({l["measure"].text(), above ? Deviance::high : Deviance::low,
+                                                       l[above ? "above" : "below"].number()});
+            }
         if (s.has("shares")) {
             double sum = 0.0;
             for (const auto& [choice, share] : s["shares"].fields()) {
@@ -340,6 +348,9 @@ std::string blueprintToJson(const Blueprint& b) {
         [&](const Situation& s) {
             Json one = named(s);
             one["choices"] = s.choices;
+            for (const auto& l : s.decline)
+                one["decline"].push_back(
+                    {{"measure", l.measure}, {l.beyond == Deviance::high ? "above" : "below", l.bound}});
             for (const auto& [choice, share] : s.shares)
                 one["shares"][choice] = share;
             return one;

@@ -57,6 +57,7 @@ struct Athlete {
 struct Guess {
     std::string measure;
     double value = 0.0;
+    Day day{}; ///< on which it was given; the epoch = unknown
     friend bool operator==(const Guess&, const Guess&) = default;
 };
 
@@ -88,6 +89,7 @@ struct Brief {
     std::array<int, 7> minutes{}; ///< a weekday, Monday first
     std::vector<Day> competitions;
     std::vector<Guess> guesses;
+    std::vector<Guess> pastGuesses{}; ///< given on earlier days, oldest first
     int blueprintVersion = 1;                       ///< by which the case was last worked on
     ReferenceKind reference = ReferenceKind::model; ///< what the newest session is compared with
     std::vector<ModelPerformance> models{};         ///< measured elsewhere, besides the case's own model takes
@@ -142,6 +144,7 @@ struct Take {
     std::map<LandmarkName, double> cutoffs{};
     BodySchema figure{};        ///< what is asked for besides the points that the measures read
     std::optional<Zone> zone{}; ///< where the reps of this take should land
+    std::string markedBy{};     ///< who marked it; empty = nobody in particular
     std::string set{};          ///< its reps' set where a rep has none of its own; empty = their stage
     std::vector<double> times;  ///< presentation times, s
     friend bool operator==(const Take&, const Take&) = default;
@@ -180,6 +183,8 @@ struct Rep {
     std::map<std::string, Seen> seen{};        ///< by checkpoint
     std::string set{};                         ///< reps judged together; empty = those of its day and stage
     std::optional<Landing> landed{};           ///< the effect as a place
+    /// Checkpoints of other people in the film, by their name; what is seen of the athlete is in `seen`.
+    std::map<std::string, std::map<std::string, Seen>> seenOf{};
     friend bool operator==(const Rep&, const Rep&) = default;
 };
 

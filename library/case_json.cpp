@@ -18,6 +18,23 @@ DrawnLine readLine(const JsonReader& j) {
     return {readPixel(v[0]), readPixel(v[1])};
 }
 
+json write(const Seen& s) {
+    json j = {{"verdict", enumName(kSeenVerdictNames, s.verdict)}, {"frame", s.frame.value}};
+    if (!s.note.empty())
+        j["note"] = s.note;
+    if (s.pin)
+        j["pin_px"] = pixel(*s.pin);
+    return j;
+}
+
+Seen readSeen(const JsonReader& j) {
+    Seen seen{
+        j["verdict"].word<SeenVerdict>(kSeenVerdictNames), FrameIndex(j["frame"].integer()), j.textOr("note"), {}};
+    if (j.has("pin_px"))
+        seen.pin = readPixel(j["pin_px"]);
+    return seen;
+}
+
 json write(const CalibrationInput& c) {
     json j = {{"sigma_px", c.sigma}, {"depth_m", c.depth}};
     if (c.plumb)
@@ -94,11 +111,16 @@ std::string toJson(const Take& t) {
         j["steady"] = true;
     for (const auto& [landmark, hz] : t.cutoffs)
         j["cutoffs_hz"][landmark] = hz;
-    if (t.figure != BodySchema{})
+    if (t.figure != BodySchema{}) {
         j["figure"] = {{"part", enumName(kFigurePartNames, t.figure.part)},
                        {"hands", t.figure.hands},
                        {"feet", t.figure.feet},
                        {"extra", t.figure.extra}};
+        for (const auto& [person, name] : t.figure.called)
+            j["figure"]["called"][std::to_string(person)] = name;
+    }
+    if (!t.markedBy.empty())
+        j["marked_by"] = t.markedBy;
     if (!t.set.empty())
         j["set"] = t.set;
     if (t.zone)
@@ -113,6 +135,7 @@ Result<Take> takeFromJson(const std::string& text) {
         t.film = j["film"].text();
         t.performer = j["performer"].word<Performer>(kPerformerNames);
         t.who = j.textOr("who");
+        t.markedBy = j.textOr("marked_by");
         t.handedness = j["handedness"].word<Side>(kSideNames);
         t.day = readDay(j["day"]);
         t.view = j["view"].word<View>(kViewNames);
@@ -149,6 +172,12 @@ Result<Take> takeFromJson(const std::string& text) {
                     name.fail("\"" + name.text() + "\" is no landmark");
                 t.figure.extra.push_back(name.text());
             }
+            if (f.has("called"))
+                for (const auto& [person, name] : f["called"].fields()) {
+                    if (person.size() != 1 || person[0] < '1' || person[0] - '0' > kMostOthers)
+                        name.fail("there is no person " + person);
+                    t.figure.called[person[0] - '0'] = name.text();
+                }
         }
         t.set = j.textOr("set");
         if (j.has("zone_px"))
@@ -185,14 +214,11 @@ std::string toJson(const Rep& r) {
         j["set"] = r.set;
     if (r.landed)
         j["landed"] = {{"frame", r.landed->frame.value}, {"px", pixel(r.landed->at)}};
-    for (const auto& [id, s] : r.seen) {
-        auto& to = j["seen"][id];
-        to = {{"verdict", enumName(kSeenVerdictNames, s.verdict)}, {"frame", s.frame.value}};
-        if (!s.note.empty())
-            to["note"] = s.note;
-        if (s.pin)
-            to["pin_px"] = pixel(*s.pin);
-    }
+    for (const auto& [id, s] : r.seen)
+        j["seen"][id] = write(s);
+    for (const auto& [who, seen] : r.seenOf)
+        for (const auto& [id, s] : seen)
+            j["seen_of"][who][id] = write(s);
     return j.dump(-1, ' ', false, json::error_handler_t::replace);
 }
 
@@ -227,15 +253,12 @@ Result<Rep> repFromJson(const std::string& text) {
         if (j.has("landed"))
             r.landed = Landing{FrameIndex(j["landed"]["frame"].integer()), readPixel(j["landed"]["px"])};
         if (j.has("seen"))
-            for (const auto& [id, s] : j["seen"].fields()) {
-                Seen seen{s["verdict"].word<SeenVerdict>(kSeenVerdictNames),
-                          FrameIndex(s["frame"].integer()),
-                          s.textOr("note"),
-                          {}};
-                if (s.has("pin_px"))
-                    seen.pin = readPixel(s["pin_px"]);
-                r.seen[id] = seen;
-            }
+            for (const auto& [id, s] : j["seen"].fields())
+                r.seen[id] = readSeen(s);
+        if (j.has("seen_of"))
+            for (const auto& [who, of] : j["seen_of"].fields())
+                for (const auto& [id, s] : of.fields())
+                    r.seenOf[who][id] = readSeen(s);
         return r;
     } catch (const JsonProblem& p) {
         return Error{p.place + " " + p.what, "rep", "the library was not changed", {}};

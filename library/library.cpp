@@ -257,12 +257,31 @@ Result<std::vector<CaseSummary>> Library::cases() {
     return out;
 }
 
+Result<std::optional<std::string>> Library::blueprintOf(Id caseId) {
+    QSqlQuery query(m_impl->database->db());
+    query.prepare("SELECT blueprint FROM cases WHERE id = ?");
+    query.addBindValue(static_cast<qlonglong>(caseId));
+    if (!query.exec())
+        return m_impl->database->failed(query.lastError(), "reading a case");
+    return query.next() ? std::optional(query.value(0).toString().toStdString()) : std::nullopt;
+}
+
 Result<std::vector<AthleteSummary>> Library::athletes() {
-    auto all = cases();
-    if (!all)
-        return all.error();
+    // Without what cases() looks up in each brief: a shelf of thousands waits for this.
     QSqlQuery query(m_impl->database->db());
     query.setForwardOnly(true);
+    if (!query.exec("SELECT id, blueprint, athlete, card FROM cases ORDER BY id"))
+        return m_impl->database->failed(query.lastError(), "reading the cases");
+    std::vector<CaseSummary> all;
+    while (query.next())
+        all.push_back({query.value(0).toLongLong(),
+                       {},
+                       query.value(1).toString().toStdString(),
+                       {},
+                       query.value(2).toLongLong(),
+                       query.value(3).toString().toStdString()});
+    if (query.lastError().isValid())
+        return m_impl->database->failed(query.lastError(), "reading the cases");
     if (!query.exec("SELECT id, body FROM athletes"))
         return m_impl->database->failed(query.lastError(), "reading the athletes");
     std::map<Id, AthleteSummary> byId;
@@ -275,9 +294,11 @@ Result<std::vector<AthleteSummary>> Library::athletes() {
     }
     if (query.lastError().isValid())
         return m_impl->database->failed(query.lastError(), "reading the athletes");
-    for (auto& c : *all)
-        if (const auto it = byId.find(c.athleteId); it != byId.end())
+    for (auto& c : all)
+        if (const auto it = byId.find(c.athleteId); it != byId.end()) {
+            c.athlete = it->second.athlete.name;
             it->second.cases.push_back(std::move(c));
+        }
     std::vector<AthleteSummary> out;
     out.reserve(byId.size());
     for (auto& [id, a] : byId)

@@ -30,7 +30,7 @@ struct CaseSummary {
     std::string card{}; ///< what the shelf shows of it, as the window wrote it last; empty = never
 };
 
-/// A person and his or her cases, oldest first.
+/// A person and his or her cases, oldest first; their goals are not read.
 struct AthleteSummary {
     Id id = 0;
     Athlete athlete;
@@ -73,6 +73,8 @@ public:
     /// Where a take's film is, whether inside the library or outside.
     [[nodiscard]] std::filesystem::path filmOf(const Take& take) const;
 
+    /// Of a case; empty when there is none of this number.
+    Result<std::optional<std::string>> blueprintOf(Id caseId);
     Result<std::vector<CaseSummary>> cases();
     /// By name.
     Result<std::vector<AthleteSummary>> athletes();

@@ -46,11 +46,18 @@ Result<Athlete> athleteFromJson(const std::string& text) {
 }
 
 std::string toJson(const Brief& b) {
-    json competitions = json::array(), guesses = json::array();
+    json competitions = json::array();
+    const auto written = [](const std::vector<Guess>& all) {
+        json out = json::array();
+        for (const auto& g : all) {
+            out.push_back({{"measure", g.measure}, {"value", g.value}});
+            if (g.day != Day{})
+                out.back()["day"] = isoDate(g.day);
+        }
+        return out;
+    };
     for (Day d : b.competitions)
         competitions.push_back(isoDate(d));
-    for (const auto& g : b.guesses)
-        guesses.push_back({{"measure", g.measure}, {"value", g.value}});
     json models = json::array();
     for (const auto& m : b.models)
         models.push_back(json::parse(modelToJson(m)));
@@ -62,10 +69,12 @@ std::string toJson(const Brief& b) {
               {"school", b.school},
               {"minutes", b.minutes},
               {"competitions", competitions},
-              {"guesses", guesses},
+              {"guesses", written(b.guesses)},
               {"blueprint_version", b.blueprintVersion},
               {"reference", enumName(kReferenceKindNames, b.reference)},
               {"models", models}};
+    if (!b.pastGuesses.empty())
+        j["past_guesses"] = written(b.pastGuesses);
     if (b.aim) {
         j["aim"] = {{"measure", b.aim->measure}, {"from", b.aim->from}, {"to", b.aim->to}};
         if (b.aim->by)
@@ -104,8 +113,9 @@ Result<Brief> briefFromJson(const std::string& text) {
             b.minutes[i] = minutes[i].integer();
         for (const auto& c : j.itemsOr("competitions"))
             b.competitions.push_back(readDay(c));
-        for (const auto& g : j.itemsOr("guesses"))
-            b.guesses.push_back({g["measure"].text(), g["value"].number()});
+        for (const auto& [key, list] : {std::pair{"guesses", &b.guesses}, {"past_guesses", &b.pastGuesses}})
+            for (const auto& g : j.itemsOr(key))
+                list->push_back({g["measure"].text(), g["value"].number(), g.has("day") ? readDay(g["day"]) : Day{}});
         b.blueprintVersion = static_cast<int>(j.numberOr("blueprint_version", 1.0));
         if (j.has("reference"))
             b.reference = j["reference"].word<ReferenceKind>(kReferenceKindNames);

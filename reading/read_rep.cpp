@@ -34,13 +34,8 @@ std::optional<Rep> wholeFilm(const CaseData& data, const Blueprint& blueprint) {
     rep.number = 1;
     rep.first = FrameIndex(0);
     rep.last = FrameIndex(static_cast<int>(take.times.size()) - 1);
-    for (const auto& [position, p] : proposePositions(blueprint, motion, setupOf(take), *rep.first, *rep.last)) {
-        PlacedPosition placed{p.frame, std::nullopt};
-        placed.proposed = true;
-        placed.sigma = p.sigma;
-        placed.shift = p.time - motion.time().real(p.frame).value;
-        rep.positions[position] = placed;
-    }
+    for (const auto& [position, p] : proposePositions(blueprint, motion, setupOf(take), *rep.first, *rep.last))
+        rep.positions[position] = proposed(p, motion);
     return rep.positions.empty() ? std::nullopt : std::optional(rep);
 }
 

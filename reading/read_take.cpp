@@ -24,6 +24,10 @@ std::vector<double> heardIn(const std::filesystem::path& film, const Take& take,
     return heard;
 }
 
+PlacedPosition proposed(const PositionProposal& p, const Motion& motion) {
+    return {p.frame, p.sigma, p.time - motion.time().real(p.frame).value, true};
+}
+
 std::vector<Rep> cutReps(const Take& take, const TrackSet& marks, const Blueprint& blueprint,
                          std::span<const double> heard) {
     MotionOptions raw;
@@ -37,11 +41,7 @@ std::vector<Rep> cutReps(const Take& take, const TrackSet& marks, const Blueprin
         rep.first = cut.first;
         rep.last = cut.last;
         for (const auto& [id, p] : cut.positions) {
-            PlacedPosition placed{p.frame, std::nullopt};
-            placed.proposed = true;
-            placed.sigma = p.sigma;
-            placed.shift = p.time - motion.time().real(p.frame).value;
-            rep.positions[id] = placed;
+            rep.positions[id] = proposed(p, motion);
             rep.first = std::min(*rep.first, p.frame);
             rep.last = std::max(*rep.last, p.frame);
         }

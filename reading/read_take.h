@@ -18,6 +18,9 @@ namespace riflesso {
 std::vector<Rep> cutReps(const Take& take, const TrackSet& marks, const Blueprint& blueprint,
                          std::span<const double> strikes = {});
 
+/// A key position as a rule proposes it: a hollow peg.
+PlacedPosition proposed(const PositionProposal& proposal, const Motion& motion);
+
 /// Strikes in the film's sound, s of real time, when a rule of the blueprint listens for one; else none, and the sound
 /// is not read.
 std::vector<double> heardIn(const std::filesystem::path& film, const Take& take, const Blueprint& blueprint);

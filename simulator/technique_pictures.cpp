@@ -5,7 +5,7 @@
 namespace riflesso {
 
 Result<std::map<std::string, PositionPicture>> positionPictures(const std::string& technique, const Faults& faults,
-                                                                int height) {
+                                                                int height, const std::string& only) {
     FilmRecipe recipe;
     recipe.technique = technique;
     recipe.variation = 0.0;
@@ -23,7 +23,12 @@ Result<std::map<std::string, PositionPicture>> positionPictures(const std::strin
     std::map<std::string, PositionPicture> out;
     if (take->reps().empty())
         return out;
-    for (const auto& [id, at] : take->reps().front().keys) {
+    auto wanted = take->reps().front().keys;
+    if (!only.empty() && !wanted.empty()) {
+        const auto one = wanted.contains(only) ? *wanted.find(only) : *wanted.begin();
+        wanted = {one};
+    }
+    for (const auto& [id, at] : wanted) {
         PositionPicture p;
         p.picture = renderer.frame(
             at, [&](double t) { return take->bodyAt(t); }, 1);

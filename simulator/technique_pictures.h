@@ -16,8 +16,9 @@ struct PositionPicture {
 };
 
 /// One rep without variation, by key position. \p faults: as faultsOf() names them. \p height of the pictures, px,
-/// 90 to 1080. Errors: a technique or a fault that is not known.
+/// 90 to 1080. \p only: the picture of this key position alone, of the first where the technique has none of that name;
+/// empty: of all. Errors: a technique or a fault that is not known.
 Result<std::map<std::string, PositionPicture>> positionPictures(const std::string& technique, const Faults& faults = {},
-                                                                int height = 360);
+                                                                int height = 360, const std::string& only = {});
 
 } // namespace riflesso

@@ -13,7 +13,10 @@ struct Count {
 Count countOf(const MeasureDefinition& d) {
     switch (d.kind) {
     case MeasureKind::angle:
+    case MeasureKind::amid:
         return {3, 3};
+    case MeasureKind::twist:
+        return {3, 4};
     case MeasureKind::ratio:
     case MeasureKind::between:
     case MeasureKind::swing:
@@ -73,9 +76,10 @@ std::string problemOfPoints(const MeasureDefinition& d, const std::string& kind)
         return "the second cue needs two points";
     if (d.kind == MeasureKind::turn && n == 4 && !d.direction)
         return "a turn with a second cue needs the \"direction\" along which it leads";
-    if ((d.kind == MeasureKind::turn || d.kind == MeasureKind::facing) &&
-        (d.per.size() != 2 || !(d.fullWidth > 0.0) || !(d.fullWidthSigma >= 0.0)))
+    if (hasFullWidth(d.kind) && (d.per.size() != 2 || !(d.fullWidth > 0.0) || !(d.fullWidthSigma >= 0.0)))
         return "a measure of kind " + kind + " needs \"full_width\", in lengths of its \"per\" segment";
+    if (d.kind == MeasureKind::amid && d.aspect == Aspect::off && !d.direction)
+        return "how far off a line needs the \"direction\" that is above zero";
     if (d.kind == MeasureKind::overlap && n == 3 && !d.direction)
         return "a third point needs the \"direction\" in which the two are in front of it";
     return {};
@@ -194,6 +198,8 @@ std::span<const Aspect> aspectsOf(MeasureKind kind) {
     static constexpr std::array symmetry = {Aspect::share, Aspect::difference};
     static constexpr std::array interval = {Aspect::time, Aspect::ratio};
     static constexpr std::array swing = {Aspect::length, Aspect::share};
+    static constexpr std::array twist = {Aspect::turned, Aspect::rate};
+    static constexpr std::array amid = {Aspect::share, Aspect::off};
     static constexpr std::array effect = {Aspect::worked, Aspect::score};
     switch (kind) {
     case MeasureKind::interval:
@@ -216,6 +222,10 @@ std::span<const Aspect> aspectsOf(MeasureKind kind) {
         return symmetry;
     case MeasureKind::swing:
         return swing;
+    case MeasureKind::twist:
+        return twist;
+    case MeasureKind::amid:
+        return amid;
     default:
         return {};
     }
@@ -229,6 +239,8 @@ std::string problemOf(const MeasureDefinition& d) {
         return p;
     if (d.reduction != Reduction::at && (isOfSpan(d.kind) || isDerived(d.kind) || isNoted(d.kind)))
         return "a measure of kind " + kind + " has no reduction: it is one value already";
+    if (d.reduction == Reduction::justBefore && d.kind == MeasureKind::twist && d.aspect == Aspect::rate)
+        return "the rate of a twist cannot be read from the frames before a contact alone";
     if (d.reading == AngleReading::turned && d.kind != MeasureKind::angle && d.kind != MeasureKind::between)
         return "only an angle or a between can be read with its sign";
     if (!d.per.empty() && d.per.size() != 2)
@@ -236,7 +248,7 @@ std::string problemOf(const MeasureDefinition& d) {
     static constexpr std::array lengthwise = {
         MeasureKind::offset,    MeasureKind::order, MeasureKind::stack,   MeasureKind::speed,   MeasureKind::path,
         MeasureKind::stillness, MeasureKind::dwell, MeasureKind::cadence, MeasureKind::overlap, MeasureKind::contacts,
-        MeasureKind::recovery,  MeasureKind::gap,   MeasureKind::swing};
+        MeasureKind::recovery,  MeasureKind::gap,   MeasureKind::swing,   MeasureKind::amid};
     if (d.metres && (!d.per.empty() || std::find(lengthwise.begin(), lengthwise.end(), d.kind) == lengthwise.end()))
         return "only lengths and speeds without \"per\" can be in metres";
     const bool directed = d.kind == MeasureKind::offset || d.kind == MeasureKind::order || d.kind == MeasureKind::lean;
@@ -255,6 +267,10 @@ std::string problemOf(const MeasureDefinition& d) {
     if (fromAfar && upright)
         return "from above and from below nothing shows what is upright";
     return {};
+}
+
+bool hasFullWidth(MeasureKind kind) {
+    return kind == MeasureKind::turn || kind == MeasureKind::facing || kind == MeasureKind::twist;
 }
 
 bool isOfSpan(MeasureKind kind) {
@@ -341,6 +357,8 @@ bool isAngle(const MeasureDefinition& d) {
     case MeasureKind::roll:
     case MeasureKind::facing:
         return true;
+    case MeasureKind::twist:
+        return d.aspect == Aspect::turned;
     case MeasureKind::symmetry:
         return d.aspect == Aspect::difference && !d.base.empty() && isAngle(*d.base.front());
     case MeasureKind::spread:
@@ -375,6 +393,10 @@ std::string unitOf(const MeasureDefinition& d) {
         return d.aspect == Aspect::length ? length : "";
     case MeasureKind::cadence:
         return d.aspect == Aspect::rate ? "/min" : d.aspect == Aspect::length ? length : length + "/s";
+    case MeasureKind::twist:
+        return "°/s";
+    case MeasureKind::amid:
+        return d.aspect == Aspect::off ? length : "";
     case MeasureKind::overlap:
         return d.aspect == Aspect::nearest ? length : "";
     case MeasureKind::effect:

@@ -44,12 +44,15 @@ enum class MeasureKind {
     seen,
     effect,
     choice,
-    swing
+    swing,
+    twist,
+    amid
 };
-inline constexpr std::array<std::string_view, 30> kMeasureKindNames = {
-    "angle",    "lean",     "ratio",  "offset",    "interval", "order",   "between", "clock",  "stack",      "turn",
-    "roll",     "speed",    "path",   "stillness", "dwell",    "cadence", "overlap", "chain",  "smoothness", "contacts",
-    "recovery", "symmetry", "spread", "drift",     "gap",      "facing",  "seen",    "effect", "choice",     "swing"};
+inline constexpr std::array<std::string_view, 32> kMeasureKindNames = {
+    "angle",   "lean",   "ratio",      "offset",   "interval", "order",     "between", "clock",
+    "stack",   "turn",   "roll",       "speed",    "path",     "stillness", "dwell",   "cadence",
+    "overlap", "chain",  "smoothness", "contacts", "recovery", "symmetry",  "spread",  "drift",
+    "gap",     "facing", "seen",       "effect",   "choice",   "swing",     "twist",   "amid"};
 
 /// What becomes of a measure over the frames from `at` to `until`, or on the frames before `at` (justBefore): one
 /// value.
@@ -62,7 +65,7 @@ enum class Aspect {
     length,       ///< path, swing: its length; cadence: distance a cycle
     straightness, ///< path: the straight way over its length, 1 = straight
     detours,      ///< path: how often it turns back along its main direction by more than its marks' errors
-    rate,         ///< cadence: cycles a minute
+    rate,         ///< cadence: cycles a minute; twist: degrees a second
     speed,        ///< cadence: rate × length
     together,     ///< overlap: share of the cycle with both on less the share with neither
     phase,        ///< overlap: from the first's beginning to the second's, as a share of the cycle, 0..1
@@ -78,16 +81,18 @@ enum class Aspect {
     feet,         ///< contacts: how many points stand on the ground at `at`
     time,         ///< recovery: time until back in the band to stay; interval: the time
     steps,        ///< recovery: landings until then
-    share,        ///< symmetry: (other − reference) / reference, per cent; swing: of a full turn, signed
-    difference,   ///< symmetry: other − reference
-    ratio,        ///< interval: over the one from the first of `events` to the second; needs no capture rate
-    worked,       ///< effect: did it work, 1 or 0
-    score         ///< effect: the score or distance that was noted
+    share, ///< symmetry: (other − reference) / reference, per cent; swing: of a full turn, signed; amid: of the way
+    difference, ///< symmetry: other − reference
+    ratio,      ///< interval: over the one from the first of `events` to the second; needs no capture rate
+    worked,     ///< effect: did it work, 1 or 0
+    score,      ///< effect: the score or distance that was noted
+    turned,     ///< twist: the angle
+    off         ///< amid: distance from the line
 };
-inline constexpr std::array<std::string_view, 24> kAspectNames = {
-    "length",  "straightness", "detours", "rate",         "speed",      "together",   "phase",  "duty",
-    "nearest", "sequence",     "lag",     "shortest_lag", "braking",    "inversions", "count",  "first",
-    "feet",    "time",         "steps",   "share",        "difference", "ratio",      "worked", "score"};
+inline constexpr std::array<std::string_view, 26> kAspectNames = {
+    "length",   "straightness", "detours",      "rate",    "speed",      "together", "phase",  "duty", "nearest",
+    "sequence", "lag",          "shortest_lag", "braking", "inversions", "count",    "first",  "feet", "time",
+    "steps",    "share",        "difference",   "ratio",   "worked",     "score",    "turned", "off"};
 
 /// From where the camera looks at the athlete. What each can show: see inPicture().
 enum class View { side, front, rear, above, below };
@@ -189,6 +194,13 @@ struct ChainLink {
 /// |           | (, c, d)         | full width), 0 = faces, over 90 when c is not ahead of d       |      |
 /// | swing     | end, pivot,      | how far the end travels round the pivot, seen from the body's  | per, 1 |
 /// |           | low, high        | axis low→high, `at` to `until`: way, or share of a full turn   |      |
+/// | twist     | low, high, edge  | turn about the long axis low→high: asin(how far the edge lies off  | deg, |
+/// |           | (, other edge)   | the axis / full width), −90..90, 0 = edge in line with the axis,   | deg/s |
+/// |           |                  | + = forward of an upright axis (in a front view: on the lead side); |      |
+/// |           |                  | with two edges their distance; or its rate                     |      |
+/// | amid      | of, first,       | where it lies between two others: share of the way from first  | 1, per |
+/// |           | second           | to second (0..1 between them), or how far off their line, + =  |      |
+/// |           |                  | on the side of `direction`                                     |      |
 /// | recovery  | `of` (, feet)    | time, or landings, from `at` until `of` is back in lo..hi and  | s, 1 |
 /// |           |                  | stays there up to `until`                                      |      |
 /// | symmetry  | `of` two         | the second against the first, which is the reference           | %, of |
@@ -222,8 +234,8 @@ struct MeasureDefinition {
     Aspect aspect = Aspect::length;
     double level = 0.0;             ///< dwell, contacts, recovery by steps: in the unit of speed
     double height = 0.0;            ///< contacts, recovery by steps: in the unit of length
-    double fullWidth = 0.0;         ///< turn, facing: the full width in lengths of the `per` segment
-    double fullWidthSigma = 0.0;    ///< turn, facing: its standard error
+    double fullWidth = 0.0;         ///< turn, facing, twist: the full width in lengths of the `per` segment
+    double fullWidthSigma = 0.0;    ///< turn, facing, twist: its standard error
     double cycles = 1.0;            ///< cadence: how many lie between `at` and `until`
     double lo = 0.0, hi = 0.0;      ///< recovery: the band in which it is back
     std::vector<PositionId> events; ///< overlap: first on, first off, second on, second off; ratio of times: two
@@ -237,6 +249,8 @@ struct MeasureDefinition {
 /// Ways to read a kind, the usual one first; none for kinds that are read in one way only.
 std::span<const Aspect> aspectsOf(MeasureKind kind);
 
+/// True for kinds that need `per` and `fullWidth`: turn, facing, twist.
+bool hasFullWidth(MeasureKind kind);
 /// True for kinds that have no value on a single frame.
 bool isOfSpan(MeasureKind kind);
 /// True for what is read from other measures: recovery, symmetry, spread, drift.

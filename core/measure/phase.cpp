@@ -98,8 +98,11 @@ MeasureValue evaluateOver(const MeasureDefinition& d, const Motion& motion, cons
     case Reduction::max: {
         const Extreme e = extreme(d.reduction == Reduction::max);
         v.value = e.value;
+        // Smoothing makes a peak lower, never higher.
         if (d.reduction == Reduction::max && d.kind == MeasureKind::speed)
-            v.value += kFlattened * lost[e.at]; // smoothing makes a peak lower, never higher
+            v.value += kFlattened * lost[e.at];
+        else if (d.kind == MeasureKind::twist && d.aspect == Aspect::rate)
+            v.value += std::copysign(kFlattened * lost[e.at], v.value);
         v.uMarks = e.u;
         v.uTime = e.uTime;
         v.uShared = rootOfSquares(alike[e.at]);

@@ -2,6 +2,7 @@
 #include "core/words/say.h"
 
 #include "core/measure/geometry.h"
+#include "core/measure/reading.h"
 #include "core/statistics/numbers.h"
 
 #include <cmath>
@@ -28,6 +29,12 @@ double aboveLine(const Points& p) {
     if (up.y() > 1e-9 || (std::abs(up.y()) <= 1e-9 && up.x() < 0.0))
         up = -up;
     return (p[2] - p[0]).dot(up);
+}
+
+// How far the third of three points from `from` on lies off the line through the first two: to its left in the picture.
+double offAxis(const Points& p, std::size_t from) {
+    const Eigen::Vector2d along = (p[from + 1] - p[from]).normalized();
+    return Eigen::Vector2d(along.y(), -along.x()).dot(p[from + 2] - p[from]);
 }
 
 class Asked {
@@ -105,6 +112,41 @@ public:
         if (n >= 2)
             direction("turned", {{0, 1}, {n, n + 1}},
                       [n](const Points& p) { return turnedFrom(p[1] - p[0], p[n + 1] - p[n], kRight).value; });
+        if (n == 3)
+            twist();
+    }
+
+    // The first frame is taken to show the edge as far off the axis as it can be; the second what is left of that.
+    void twist() {
+        const Points clicked = all();
+        for (const std::size_t of : {0U, 3U})
+            if ((clicked[of] - clicked[of + 1]).norm() < kFewestErrors * m_q.sigma) {
+                direction("twist", {{of, of + 1}}, {});
+                return;
+            }
+        const auto refuse = [&](const std::string& why) { m_answers.push_back({"twist", 0.0, 0.0, "°", why}); };
+        if (std::abs(offAxis(clicked, 0)) < kFewestErrors * m_q.sigma) {
+            refuse(say("ask", "on the first frame the third point must lie well beside the line through the others: "
+                              "choose one where the edge is seen as far out as it can be"));
+            return;
+        }
+        measure(
+            "twist", "1", [](const Points& p) { return offAxis(p, 3) / offAxis(p, 0); }, false);
+        const Answer share = m_answers.back();
+        m_answers.pop_back();
+        const auto angle = [](double s) { return toDegrees(Radians(std::asin(std::clamp(s, -1.0, 1.0)))).value; };
+        const double turned = angle(share.value),
+                     u = std::max(angle(share.value + share.u) - turned, turned - angle(share.value - share.u));
+        if (!share.refused.empty())
+            refuse(share.refused);
+        else if (std::abs(share.value) > 1.0 + 3.0 * share.u)
+            refuse(say("ask", "the edge lies further out than on the first frame: ask from this frame to that one"));
+        else if (u > kMostTwistError)
+            refuse(say("measure",
+                       "from here the turn about this axis cannot be seen: the edge lies as far out as it "
+                       "can, or the axis points at the camera; film from another side"));
+        else
+            m_answers.push_back({"twist", turned, u, "°", {}});
     }
 
 private:

@@ -9,4 +9,7 @@ namespace riflesso {
 /// \p a less \p b in the measure's unit; what goes round (leans, signed angles, dials) the short way.
 double difference(const MeasureDefinition& definition, double a, double b);
 
+/// Standard error from which on a turn about a long axis is no reading, degrees. Our own choice.
+inline constexpr double kMostTwistError = 30.0;
+
 } // namespace riflesso

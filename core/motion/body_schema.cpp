@@ -46,7 +46,7 @@ const std::vector<FigurePoint>& figurePoints() {
 }
 
 std::string whereToMark(const LandmarkName& landmark) {
-    const LandmarkName own = ofOther(landmark) ? landmark.substr(6) : landmark;
+    const std::string_view own = withoutPerson(landmark);
     for (const auto& p : figurePoints())
         if (resolveRole(p.role, Side::right) == own)
             return p.words;
@@ -82,12 +82,14 @@ std::vector<LandmarkName> landmarksOf(const BodySchema& schema, Side near) {
     return out;
 }
 
-std::vector<LandmarkName> namesFor(Thing thing, std::string_view called) {
+std::vector<LandmarkName> namesFor(Thing thing, std::string_view called, int person) {
     if (thing == Thing::other || thing == Thing::otherUpper) {
         std::vector<LandmarkName> out;
+        if (person < 1 || person > kMostOthers)
+            return out;
         const auto part = thing == Thing::other ? FigurePart::whole : FigurePart::upperBody;
         for (const auto& name : landmarksOf({part, false, false, {}}, Side::right))
-            out.push_back("other_" + name);
+            out.push_back(personPrefix(person) + name);
         return out;
     }
     std::string word;
@@ -122,6 +124,21 @@ std::vector<LandmarkName> namesFor(Thing thing, std::string_view called) {
     return std::all_of(out.begin(), out.end(), [](const auto& n) { return isLandmarkName(n) && !onBody(n); })
                ? out
                : std::vector<LandmarkName>();
+}
+
+std::optional<int> nextPerson(const BodySchema& schema) {
+    for (int person = 1; person <= kMostOthers; ++person)
+        if (std::none_of(schema.extra.begin(), schema.extra.end(), [&](const auto& n) { return personOf(n) == person; }))
+            return person;
+    return std::nullopt;
+}
+
+std::string calledIn(const BodySchema& schema, int person) {
+    if (const auto it = schema.called.find(person); it != schema.called.end() && !it->second.empty())
+        return it->second;
+    return person == 0   ? say("landmark", "athlete")
+           : person == 1 ? say("landmark", "second person")
+                         : fill(say("landmark", "person %1"), {std::to_string(person + 1)});
 }
 
 } // namespace riflesso

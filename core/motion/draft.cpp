@@ -466,4 +466,21 @@ TrackSet joined(const TrackSet& drafts, const TrackSet& carried, const TrackSet&
     return out;
 }
 
+TrackSet ofPerson(const TrackSet& tracks, int person) {
+    TrackSet out;
+    for (const auto& [name, track] : tracks)
+        if (onBody(name) && personOf(name) == person)
+            out[std::string(withoutPerson(name))] = track;
+    return out;
+}
+
+TrackSet asPerson(TrackSet tracks, int person) {
+    if (person == 0)
+        return tracks;
+    TrackSet out;
+    for (auto& [name, track] : tracks)
+        out[personPrefix(person) + name] = std::move(track);
+    return out;
+}
+
 } // namespace riflesso

@@ -92,4 +92,9 @@ Track fused(const Track& draft, const Track& carried, const Track& hands);
 TrackSet joined(const TrackSet& drafts, const TrackSet& carried, const TrackSet& marks, double framePeriod,
                 const std::vector<LandmarkName>& landmarks = {});
 
+/// The tracks of one person (personOf()) under the athlete's names; what is on nobody is in none.
+TrackSet ofPerson(const TrackSet& tracks, int person);
+/// The way back: tracks under the athlete's names under those of whom they are of.
+TrackSet asPerson(TrackSet tracks, int person);
+
 } // namespace riflesso

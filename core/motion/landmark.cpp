@@ -11,7 +11,7 @@ constexpr std::array<std::string_view, 9> kPaired = {"shoulder", "elbow", "wrist
                                                      "knee",     "ankle", "heel",  "toe"};
 constexpr std::array<std::string_view, 3> kHandDetail = {"thumb", "index", "little"};
 constexpr std::array<std::string_view, 2> kFootDetail = {"big_toe", "little_toe"};
-constexpr std::string_view kOther = "other_";
+constexpr std::string_view kOther = "other";
 
 bool startsWith(std::string_view s, std::string_view prefix) {
     return s.substr(0, prefix.size()) == prefix;
@@ -42,10 +42,28 @@ std::optional<PointKind> bodyKind(std::string_view name) {
                                        : std::nullopt;
 }
 
-std::string_view ofPerson(std::string_view name) {
-    return ofOther(name) ? name.substr(kOther.size()) : name;
-}
 } // namespace
+
+int personOf(std::string_view name) {
+    if (!startsWith(name, kOther) || name.size() < kOther.size() + 1)
+        return 0;
+    name.remove_prefix(kOther.size());
+    if (name[0] == '_')
+        return 1;
+    const int number = name[0] - '0'; // one digit: there are no more
+    return number >= 2 && number <= kMostOthers && name.size() > 1 && name[1] == '_' ? number : 0;
+}
+
+std::string personPrefix(int person) {
+    return person <= 0   ? std::string()
+           : person == 1 ? std::string(kOther) + "_"
+                         : std::string(kOther) + std::to_string(person) + "_";
+}
+
+std::string_view withoutPerson(std::string_view name) {
+    const int person = personOf(name);
+    return name.substr(person == 0 ? 0 : kOther.size() + (person == 1 ? 1 : 2));
+}
 
 const std::vector<LandmarkName>& standardLandmarks() {
     static const std::vector<LandmarkName> names = [] {
@@ -59,11 +77,11 @@ const std::vector<LandmarkName>& standardLandmarks() {
 }
 
 bool ofOther(std::string_view name) {
-    return startsWith(name, kOther);
+    return personOf(name) > 0;
 }
 
 PointKind kindOf(std::string_view name) {
-    if (const auto body = bodyKind(ofPerson(name)))
+    if (const auto body = bodyKind(withoutPerson(name)))
         return *body;
     if (name == "ball" || startsWith(name, "ball_") || (startsWith(name, "ball") && name.size() == 5))
         return PointKind::ball;
@@ -71,7 +89,7 @@ PointKind kindOf(std::string_view name) {
 }
 
 bool onBody(std::string_view name) {
-    return bodyKind(ofPerson(name)).has_value();
+    return bodyKind(withoutPerson(name)).has_value();
 }
 
 bool isLandmarkName(std::string_view name) {
@@ -86,7 +104,7 @@ bool isLandmarkName(std::string_view name) {
 }
 
 LandmarkName mirrored(const LandmarkName& name) {
-    const std::string person(ofOther(name) ? kOther : "");
+    const std::string person = personPrefix(personOf(name));
     const std::string own = name.substr(person.size());
     if (const auto part = withoutSide(own))
         return person + (startsWith(own, "left_") ? "right_" : "left_") + std::string(*part);
@@ -131,9 +149,12 @@ const std::vector<std::pair<LandmarkName, LandmarkName>>& standardBones() {
 
 std::vector<std::pair<LandmarkName, LandmarkName>> linesAmong(const std::vector<LandmarkName>& names) {
     std::vector<std::pair<LandmarkName, LandmarkName>> out;
-    for (const std::string& person : {std::string(), std::string(kOther)})
+    int last = 0;
+    for (const auto& name : names)
+        last = std::max(last, personOf(name));
+    for (int i = 0; i <= last; ++i)
         for (const auto& [a, b] : standardBones())
-            if (among(names, person + a) && among(names, person + b))
+            if (const std::string person = personPrefix(i); among(names, person + a) && among(names, person + b))
                 out.emplace_back(person + a, person + b);
     for (const auto& name : names)
         if (name.ends_with("_tail") && kindOf(name) == PointKind::implement)
@@ -149,7 +170,7 @@ bool hangsOnHand(const LandmarkName& name, const std::vector<LandmarkName>& name
 }
 
 std::string spoken(std::string_view landmark) {
-    std::string s(ofPerson(landmark));
+    std::string s(withoutPerson(landmark));
     if (startsWith(s, "scene_"))
         s = s.substr(6);
     std::replace(s.begin(), s.end(), '_', ' ');
@@ -164,7 +185,10 @@ std::string spoken(std::string_view landmark) {
         out = *right;
     else
         out = word(s);
-    return ofOther(landmark) ? fill(say("landmark", "other's %1"), {out}) : out;
+    const int person = personOf(landmark);
+    return person == 0   ? out
+           : person == 1 ? fill(say("landmark", "other's %1"), {out})
+                         : fill(say("landmark", "person %1's %2"), {std::to_string(person + 1), out});
 }
 
 } // namespace riflesso

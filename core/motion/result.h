@@ -2,6 +2,8 @@
 /// \file
 /// What can fail, fails in words. No exceptions cross a room's border.
 
+#include "core/words/say.h"
+
 #include <optional>
 #include <string>
 #include <utility>
@@ -20,14 +22,24 @@ struct Error {
     std::string advice;    ///< what to do now
     ErrorKind kind = ErrorKind::other;
 
-    /// One line: "where: what; untouched; advice".
+    /// One line: "where: what; untouched; advice", in the reader's language as far as its sentences are known there.
     [[nodiscard]] std::string text() const {
-        std::string t = where.empty() ? what : where + ": " + what;
+        std::string t = where.empty() ? spoken(what) : where + ": " + spoken(what);
         if (!untouched.empty())
-            t += "; " + untouched;
+            t += "; " + spoken(untouched);
         if (!advice.empty())
-            t += "; " + advice;
+            t += "; " + spoken(advice);
         return t;
+    }
+
+private:
+    // Most rooms write errors in English and know no language; what stands in brackets at the end is the system's own.
+    static std::string spoken(const std::string& english) {
+        if (std::string whole = say("error", english.c_str()); whole != english)
+            return whole;
+        const auto detail = english.find(" (");
+        return detail == std::string::npos ? english
+                                           : say("error", english.substr(0, detail).c_str()) + english.substr(detail);
     }
 };
 

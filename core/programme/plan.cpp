@@ -281,6 +281,45 @@ std::vector<Breach> breachesOf(const Blueprint& blueprint, const PlanInput& in,
     return Checker(blueprint, in, blocks).run();
 }
 
+Breach smallestClash(const Blueprint& blueprint, const PlanInput& in, const std::vector<PlannedBlock>& blocks,
+                     const Breach& breach) {
+    std::vector<std::size_t> kept; // by index into `blocks`; what may go first comes first
+    for (std::size_t i = 0; i < blocks.size(); ++i)
+        if (counts(in, blocks[i]))
+            kept.push_back(i);
+    const std::set<std::size_t> named(breach.blocks.begin(), breach.blocks.end());
+    std::stable_sort(kept.begin(), kept.end(), [&](std::size_t a, std::size_t b) {
+        return std::tuple(named.contains(a), blocks[a].minutes) < std::tuple(named.contains(b), blocks[b].minutes);
+    });
+    const auto still = [&](const std::vector<std::size_t>& these) -> std::optional<Breach> {
+        std::vector<PlannedBlock> some;
+        for (const auto i : these)
+            some.push_back(blocks[i]);
+        for (auto& b : breachesOf(blueprint, in, some))
+            if (b.rule == breach.rule && b.day == breach.day)
+                return std::move(b);
+        return std::nullopt;
+    };
+    std::optional<Breach> last = still(kept);
+    if (!last) // it does not hold of these blocks
+        return breach;
+    for (std::size_t k = 0; k < kept.size();) {
+        auto without = kept;
+        without.erase(without.begin() + static_cast<std::ptrdiff_t>(k));
+        if (auto now = still(without)) {
+            kept = std::move(without);
+            last = std::move(now);
+        } else {
+            ++k;
+        }
+    }
+    Breach out = *last;
+    out.accepted = breach.accepted;
+    out.blocks = kept;
+    std::sort(out.blocks.begin(), out.blocks.end());
+    return out;
+}
+
 std::optional<WayOut> wayOutOf(const Blueprint& blueprint, const PlanInput& in, const std::vector<PlannedBlock>& blocks,
                                const Breach& breach) {
     const auto now = open(breachesOf(blueprint, in, blocks));

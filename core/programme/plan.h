@@ -99,6 +99,11 @@ struct Breach {
 std::vector<Breach> breachesOf(const Blueprint& blueprint, const PlanInput& in,
                                const std::vector<PlannedBlock>& blocks);
 
+/// The smallest set of blocks that still breaks that rule on that day, found by leaving out one after the other:
+/// without any one of them it would stand. The words say what these alone need. It may name blocks of other days.
+Breach smallestClash(const Blueprint& blueprint, const PlanInput& in, const std::vector<PlannedBlock>& blocks,
+                     const Breach& breach);
+
 /// The cheapest way out of a breach: one of its blocks, the nearest day on which fewer rules are broken, and in words.
 struct WayOut {
     std::size_t block = 0;

@@ -493,7 +493,7 @@ bool begin(const Blueprint& blueprint, const PlanInput& in, const Solver& solver
             plan.notes.push_back(
                 fill(say("plan", "Competition on %1: nothing new in the two weeks before it. What is owned "
                                  "goes on, with attention on the target: trial, not repair."),
-                     {isoDate(c)}));
+                     {dayWords(c)}));
             break;
         }
     return plan.infeasible.empty();

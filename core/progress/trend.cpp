@@ -39,4 +39,14 @@ Change changeBetween(const TrendPoint& before, const TrendPoint& after, const Ba
     return c;
 }
 
+GapStory gapStory(const std::vector<DatedPerception>& guesses) {
+    if (guesses.size() < 2)
+        return GapStory::cannotTell;
+    const Perception &first = guesses.front().felt, &last = guesses.back().felt;
+    const double less = std::abs(first.gap()) - std::abs(last.gap());
+    if (std::abs(less) <= 1.96 * std::hypot(first.u, last.u))
+        return GapStory::cannotTell;
+    return less > 0.0 ? GapStory::shrinks : GapStory::grows;
+}
+
 } // namespace riflesso

@@ -50,4 +50,15 @@ struct Perception {
     [[nodiscard]] bool differs() const { return std::abs(gap()) > 2.0 * u; }
 };
 
+/// A guess and what films of about its day say.
+struct DatedPerception {
+    Day day{};
+    Perception felt;
+};
+
+/// Does feeling come nearer to the film?
+enum class GapStory { shrinks, grows, cannotTell };
+/// The size of the last gap against the first's: told when they differ by more than 1.96 of both errors together.
+GapStory gapStory(const std::vector<DatedPerception>& guesses);
+
 } // namespace riflesso

@@ -1,5 +1,8 @@
 #include "core/technique/blueprint.h"
 
+#include "core/measure/evaluate.h"
+#include "core/statistics/distributions.h"
+
 #include <algorithm>
 #include <cctype>
 #include <map>
@@ -109,6 +112,43 @@ std::optional<double> choiceIsRight(const Blueprint& blueprint, std::string_view
         return std::nullopt;
     return std::any_of(s->choices.begin(), s->choices.end(), [&](const auto& c) { return same(c, choice); }) ? 1.0
                                                                                                              : 0.0;
+}
+
+namespace {
+// P(the measure lies beyond the limit); empty without a value.
+std::optional<double> beyond(const DeclineLimit& limit, std::span<const MeasureValue> values) {
+    const auto v = std::find_if(values.begin(), values.end(),
+                                [&](const auto& one) { return one.measure == limit.measure && !one.refused; });
+    if (v == values.end())
+        return std::nullopt;
+    const double below = normalCdf(limit.bound, v->value, v->u);
+    return limit.beyond == Deviance::high ? 1.0 - below : below;
+}
+} // namespace
+
+const DeclineLimit* limitPassed(const Situation& situation, std::span<const MeasureValue> values, double sure) {
+    for (const auto& limit : situation.decline)
+        if (beyond(limit, values).value_or(0.0) >= sure)
+            return &limit;
+    return nullptr;
+}
+
+std::optional<double> choiceIsRight(const Blueprint& blueprint, std::string_view situation, std::string_view choice,
+                                    std::span<const MeasureValue> values, double sure) {
+    const Situation* s = situationNamed(blueprint, situation);
+    const bool declined = same(choice, kDecline);
+    if (!s || choice.empty() || (s->decline.empty() && !declined))
+        return choiceIsRight(blueprint, situation, choice);
+    if (limitPassed(*s, values, sure))
+        return declined ? 1.0 : 0.0;
+    if (!declined)
+        return choiceIsRight(blueprint, situation, choice);
+    if (std::any_of(s->choices.begin(), s->choices.end(), [](const auto& c) { return same(c, kDecline); }))
+        return 1.0; // the blueprint says so without a limit
+    const bool inside = !s->decline.empty() && std::all_of(s->decline.begin(), s->decline.end(), [&](const auto& l) {
+        return beyond(l, values).value_or(1.0) <= 1.0 - sure;
+    });
+    return inside ? std::optional(0.0) : std::nullopt;
 }
 
 const Target* targetFor(const BlueprintMeasure& measure, std::string_view school, std::string_view situation) {

@@ -9,6 +9,7 @@
 #include <limits>
 #include <map>
 #include <optional>
+#include <span>
 #include <string>
 #include <vector>
 
@@ -156,6 +157,19 @@ struct Drill {
     std::string speed; ///< "walking speed", "full"
 };
 
+struct MeasureValue; // core/measure/evaluate.h
+
+/// Beyond it the technique is better left: balance is lost, reach does not suffice, the load is too great.
+struct DeclineLimit {
+    std::string measure;              ///< id
+    Deviance beyond = Deviance::high; ///< on which side of the bound it is too much
+    double bound = 0.0;               ///< in the measure's unit
+    friend bool operator==(const DeclineLimit&, const DeclineLimit&) = default;
+};
+
+/// The choice not to do it, as a rep holds it.
+inline constexpr std::string_view kDecline = "decline it";
+
 /// What an athlete has to answer: "a late set", "the opponent retreats".
 struct Situation {
     std::string id;
@@ -163,6 +177,7 @@ struct Situation {
     std::string words;                      ///< how to recognise it
     std::vector<std::string> choices;       ///< techniques that are right here, as the analyst names them
     std::map<std::string, double> shares{}; ///< how often each should be chosen here, 0..1; may be empty
+    std::vector<DeclineLimit> decline{};    ///< beyond any of them `kDecline` is the right choice
 };
 
 /// Between which success rates one learns: see core/progress/gate.h.
@@ -231,6 +246,15 @@ void linkMeasures(std::vector<BlueprintMeasure>& measures);
 /// Was the choice right for the situation: 1 or 0. Empty when either is not noted or the blueprint has no rule for it.
 /// Names are compared without case.
 std::optional<double> choiceIsRight(const Blueprint& blueprint, std::string_view situation, std::string_view choice);
+
+/// The first of the situation's limits that a rep lies beyond with a probability of \p sure (normal errors); null when
+/// none.
+const DeclineLimit* limitPassed(const Situation& situation, std::span<const MeasureValue> values, double sure = 0.95);
+
+/// The same with what was measured of the rep: beyond a limit only `kDecline` is right; inside all of them, as surely,
+/// it is wrong; where that cannot be told it is neither.
+std::optional<double> choiceIsRight(const Blueprint& blueprint, std::string_view situation, std::string_view choice,
+                                    std::span<const MeasureValue> values, double sure = 0.95);
 
 /// The situation of that id or name, capitals or not; null when there is none.
 const Situation* situationNamed(const Blueprint& blueprint, std::string_view name);

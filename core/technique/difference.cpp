@@ -129,7 +129,10 @@ Fields fieldsOf(const School& s) {
 }
 
 Fields fieldsOf(const Situation& s) {
-    return {{"words", s.words}, {"right choices", joined(s.choices)}};
+    std::vector<std::string> limits;
+    for (const auto& l : s.decline)
+        limits.push_back(l.measure + (l.beyond == Deviance::high ? " above " : " below ") + number(l.bound));
+    return {{"words", s.words}, {"right choices", joined(s.choices)}, {"declined beyond", joined(limits)}};
 }
 
 Fields fieldsOf(const Profile& p) {

@@ -46,9 +46,19 @@ public:
                 tell(at("proxies", i), "needs three different landmarks");
         }
         unique("situations", m_b.situations, [](const auto& s) { return s.id; });
-        for (std::size_t i = 0; i < m_b.situations.size(); ++i)
-            if (m_b.situations[i].choices.empty())
+        for (std::size_t i = 0; i < m_b.situations.size(); ++i) {
+            const auto& situation = m_b.situations[i];
+            if (situation.choices.empty())
                 tell(at("situations", i) + ".choices", "a situation without a right choice cannot be judged");
+            for (std::size_t k = 0; k < situation.decline.size(); ++k) {
+                const auto& limit = situation.decline[k];
+                const auto* m = m_b.measure(limit.measure);
+                if (!m)
+                    tell(at(at("situations", i) + ".decline", k), "no measure \"" + limit.measure + "\"");
+                else if (isAcrossReps(m->definition.kind) || m->definition.kind == MeasureKind::choice)
+                    tell(at(at("situations", i) + ".decline", k), "a limit is read from a measure of one rep");
+            }
+        }
         unique("profiles", m_b.profiles, [](const auto& p) { return p.id; });
         for (std::size_t i = 0; i < m_b.profiles.size(); ++i) {
             const auto& faults = m_b.profiles[i].faults;

@@ -41,6 +41,8 @@ QString kindWords(const std::string& kind) {
         return AskDialog::tr("its mean speed");
     if (kind == "turned")
         return AskDialog::tr("turn of the line");
+    if (kind == "twist")
+        return AskDialog::tr("turn about the line: 90° = the third point as far out as on the first frame");
     if (kind == "time")
         return AskDialog::tr("time between the frames");
     return q(kind);

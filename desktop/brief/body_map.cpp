@@ -2,6 +2,7 @@
 
 #include "casebook/body.h"
 #include "casebook/text.h"
+#include "desktop/theme/language.h"
 #include "desktop/theme/theme.h"
 
 #include <QCheckBox>
@@ -228,7 +229,7 @@ void BodyMap::ask(const std::string& part) {
     words->setMinimumWidth(260);
     auto* dated = new QCheckBox(tr("since"));
     auto* since = new QDateEdit;
-    since->setDisplayFormat("yyyy-MM-dd");
+    since->setDisplayFormat(dateFormat());
     since->setCalendarPopup(true);
     since->setDate(
         QDate::fromString(q(isoDate(known && known->since ? *known->since : m_bench.book().today())), Qt::ISODate));

@@ -1,8 +1,10 @@
 #include "desktop/brief/brief_page.h"
 
 #include "casebook/body.h"
+#include "casebook/progress_questions.h"
 #include "casebook/text.h"
 #include "desktop/parts/card.h"
+#include "desktop/theme/language.h"
 #include "files/write_file.h"
 #include "handover/words.h"
 #include "library/blueprint_json.h"
@@ -165,7 +167,7 @@ BriefPage::BriefPage(Workbench& bench) : m_bench(bench) {
     time->body()->addWidget(new QLabel(tr("Minutes for technique on each day")));
     time->body()->addLayout(days);
     m_competition = new QDateEdit;
-    m_competition->setDisplayFormat("yyyy-MM-dd");
+    m_competition->setDisplayFormat(dateFormat());
     m_competition->setCalendarPopup(true);
     m_competition->setObjectName("competitionDay");
     m_competition->setDate(QDate::fromString(q(isoDate(bench.book().today())), Qt::ISODate));
@@ -384,10 +386,11 @@ void BriefPage::save() {
         b.minutes[i] = m_minutes[i]->value();
     for (std::size_t i = 0; i < 7; ++i)
         b.alone[i] = m_alone[i]->isChecked();
-    b.guesses.clear();
+    std::vector<Guess> given;
     for (const auto& g : m_guesses)
         if (const auto* m = m_bench.blueprint().measure(g.measure->currentData().toString().toStdString()))
-            b.guesses.push_back({m->definition.id, g.value->value() / shownScale(m->definition)});
+            given.push_back({m->definition.id, g.value->value() / shownScale(m->definition), m_bench.book().today()});
+    giveGuesses(b, std::move(given));
     m_bench.book().setBrief(b);
 }
 

@@ -1,10 +1,12 @@
 #include "desktop/eye/eye_trainer.h"
 
+#include "casebook/film_verdicts.h"
 #include "casebook/shipped.h"
 #include "casebook/text.h"
 #include "desktop/parts/card.h"
 #include "desktop/theme/language.h"
 #include "desktop/theme/theme.h"
+#include "footage/film.h"
 #include "handover/pictures.h"
 
 #include <QHBoxLayout>
@@ -16,6 +18,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <random>
 
 namespace riflesso {
 namespace {
@@ -43,6 +46,34 @@ private:
     const QImage& m_shown;
 };
 
+constexpr int kMostPictures = 150; // of a rep that is looked at
+
+// A rep of a film, as large as the glass.
+Result<std::vector<QImage>> picturesOf(const OwnEye::Rep& rep, const std::filesystem::path& index, int height,
+                                       const std::atomic<bool>& stop) {
+    Film::Options options;
+    options.indexFolder = index;
+    auto film = Film::open(rep.film, options);
+    if (!film)
+        return film.error();
+    std::vector<QImage> out;
+    for (const FrameIndex f : rep.frames) {
+        if (stop)
+            return Error{{}, {}, {}, {}, ErrorKind::cancelled};
+        const auto decoded = (*film)->decoded(f);
+        if (!decoded)
+            return decoded.error();
+        const double scale = static_cast<double>(height) / (*decoded)->height();
+        ShowOptions show;
+        show.longestSide = static_cast<int>(std::lround(scale * std::max((*decoded)->width(), (*decoded)->height())));
+        auto picture = (*decoded)->toPicture(show);
+        if (!picture)
+            return picture.error();
+        out.push_back(imageOf(std::move(*picture)));
+    }
+    return out;
+}
+
 // "s by which the hand starts too late" becomes "by which the hand starts too late".
 QString faultWords(const std::string& id, const std::string& meaning) {
     return QString("%1 (%2)").arg(q(id).replace('_', ' '), q(meaning));
@@ -50,12 +81,45 @@ QString faultWords(const std::string& id, const std::string& meaning) {
 
 } // namespace
 
+OwnEye ownEyeOf(const Workbench& bench) {
+    OwnEye out;
+    const CaseData& data = bench.data();
+    const std::string athlete = data.brief.athlete.name;
+    out.name = EyeTrainer::tr("Own films: %1").arg(athlete.empty() ? q(bench.blueprint().name) : q(athlete));
+    out.technique = bench.blueprint().id;
+    out.index = bench.book().library().indexFolder();
+    for (const auto& [id, reps] : sureReps(data, bench.blueprint(), bench.analysis())) {
+        OwnEye::Measure m{id, q(bench.blueprint().measure(id)->definition.name), {}};
+        for (const SureRep& sure : reps) {
+            const Rep& rep = data.reps.at(sure.rep);
+            const Take& take = data.takes.at(rep.take);
+            const auto [first, last] = spanOf(data, rep);
+            const Timebase time = timebaseOf(take);
+            const int all = last - first + 1;
+            const double seconds = time.captureKnown() ? time.real(last).value - time.real(first).value
+                                                       : take.times[static_cast<std::size_t>(last.value)] -
+                                                             take.times[static_cast<std::size_t>(first.value)];
+            if (all < 2 || !(seconds > 0.0))
+                continue;
+            const int step = std::max(1, (all + kMostPictures - 1) / kMostPictures);
+            OwnEye::Rep one{bench.filmPath(take).toStdString(), {}, (all - 1) / seconds / step, sure.beyond};
+            for (FrameIndex f = first; f <= last; f = f + step)
+                one.frames.push_back(f);
+            m.reps.push_back(std::move(one));
+        }
+        const auto beyond = std::count_if(m.reps.begin(), m.reps.end(), [](const auto& r) { return r.beyond > 0.0; });
+        if (beyond > 0 && beyond < std::ssize(m.reps)) // a rep of either kind can be asked for
+            out.measures.push_back(std::move(m));
+    }
+    return out;
+}
+
 std::filesystem::path EyeTrainer::scoresFile() {
     return (QStandardPaths::writableLocation(QStandardPaths::AppDataLocation) + "/eye.json").toStdString();
 }
 
-EyeTrainer::EyeTrainer(const std::filesystem::path& file, Day today, QWidget* parent, int height)
-    : QDialog(parent), m_file(file), m_today(today), m_height(height) {
+EyeTrainer::EyeTrainer(const std::filesystem::path& file, Day today, QWidget* parent, int height, OwnEye own)
+    : QDialog(parent), m_file(file), m_today(today), m_height(height), m_own(std::move(own)) {
     setObjectName("eyeTrainer");
     setWindowTitle(tr("Your own eye"));
     resize(900, 640);
@@ -65,6 +129,8 @@ EyeTrainer::EyeTrainer(const std::filesystem::path& file, Day today, QWidget* pa
     for (const auto& id : shippedBlueprintIds())
         if (!faultsOf(id).empty())
             m_techniqueBox->addItem(q(asSpoken(*shippedBlueprint(id)).name), q(id));
+    if (!m_own.measures.empty())
+        m_techniqueBox->addItem(m_own.name, kOwnFilms);
     m_faultBox = new QComboBox;
     m_faultBox->setObjectName("eyeFault");
     m_faultBox->setAccessibleName(tr("Fault"));
@@ -99,7 +165,7 @@ EyeTrainer::EyeTrainer(const std::filesystem::path& file, Day today, QWidget* pa
             m_clock.stop();
             return;
         }
-        m_picture = imageOf(m_shown.frames[m_at++]);
+        m_picture = m_shown.frames[m_at++];
         m_glass->update();
     });
     connect(m_techniqueBox, &QComboBox::activated, this,
@@ -131,16 +197,29 @@ EyeTrainer::~EyeTrainer() {
 }
 
 void EyeTrainer::choose(const QString& technique, const QString& fault) {
-    m_technique = technique.toStdString();
+    const bool own = technique == kOwnFilms;
+    m_technique = own ? m_own.technique : technique.toStdString();
     m_techniqueBox->setCurrentIndex(m_techniqueBox->findData(technique));
     m_faultBox->clear();
-    for (const auto& [id, meaning] : faultsOf(m_technique))
-        m_faultBox->addItem(faultWords(id, meaning), q(id));
+    if (own)
+        for (const auto& m : m_own.measures)
+            m_faultBox->addItem(m.name, q(std::string(kOwnPrefix) + m.id));
+    else
+        for (const auto& [id, meaning] : faultsOf(m_technique))
+            m_faultBox->addItem(faultWords(id, meaning), q(id));
     if (const int i = m_faultBox->findData(fault); i >= 0)
         m_faultBox->setCurrentIndex(i);
     m_fault = m_faultBox->currentData().toString().toStdString();
-    if (const auto range = rangeOf(m_technique, m_fault))
+    if (const OwnEye::Measure* m = ownMeasure()) {
+        m_range = {1e9, 0.0, {}, 100.0, tr(" % of the tolerance").toStdString()};
+        for (const auto& rep : m->reps)
+            if (rep.beyond > 0.0) {
+                m_range.smallest = std::min(m_range.smallest, std::max(0.01, rep.beyond));
+                m_range.largest = std::max(m_range.largest, 1.01 * rep.beyond);
+            }
+    } else if (const auto range = rangeOf(m_technique, m_fault)) {
         m_range = *range;
+    }
     begin();
 }
 
@@ -155,12 +234,44 @@ void EyeTrainer::begin() {
     say();
 }
 
+const OwnEye::Measure* EyeTrainer::ownMeasure() const {
+    for (const auto& m : m_own.measures)
+        if (own() && m.id == m_fault.substr(kOwnPrefix.size()))
+            return &m;
+    return nullptr;
+}
+
 void EyeTrainer::make() {
     const double next = staircaseOf(m_sessions, m_technique, m_fault).next();
+    if (const OwnEye::Measure* m = ownMeasure()) {
+        // One of those that are there: without the fault when that is wanted, else the nearest size, and not always
+        // the same rep of several that are as near.
+        std::vector<const OwnEye::Rep*> fit;
+        for (const auto& rep : m->reps)
+            if ((rep.beyond > 0.0) == (next > 0.0))
+                fit.push_back(&rep);
+        std::mt19937 random(++m_seed);
+        std::shuffle(fit.begin(), fit.end(), random);
+        std::stable_sort(fit.begin(), fit.end(), [next](const auto* a, const auto* b) {
+            return std::abs(a->beyond - next) < std::abs(b->beyond - next);
+        });
+        const std::size_t among = std::min<std::size_t>(3, fit.size());
+        m_making.setFuture(
+            QtConcurrent::run([rep = *fit[random() % among], index = m_own.index, height = m_height, stop = m_stop] {
+                auto pictures = picturesOf(rep, index, 2 * height, *stop); // films hold more than drawings
+                return pictures ? Made{std::move(*pictures), rep.rate, rep.beyond, {}}
+                                : Made{{}, 30.0, rep.beyond, q(pictures.error().text())};
+            }));
+        return;
+    }
     m_making.setFuture(QtConcurrent::run(
         [technique = m_technique, fault = m_fault, next, seed = ++m_seed, height = m_height, stop = m_stop] {
             auto trial = eyeTrial(technique, fault, next, seed, height, [stop] { return !*stop; });
-            return trial ? Made{std::move(*trial), next, {}} : Made{{}, next, q(trial.error().text())};
+            Made made{{}, trial ? trial->rate : 30.0, next, trial ? QString() : q(trial.error().text())};
+            if (trial)
+                for (auto& frame : trial->frames)
+                    made.frames.push_back(imageOf(std::move(frame)));
+            return made;
         }));
 }
 
@@ -171,8 +282,9 @@ void EyeTrainer::showNext() {
         m_state->setText(made.problem);
         return;
     }
-    m_shown = std::move(made.trial);
-    m_size = made.size;
+    m_shown = std::move(made);
+    m_size = m_shown.size;
+    m_clock.setInterval(std::max(8, static_cast<int>(std::lround(1000.0 / m_shown.rate))));
     m_answered = false;
     m_at = 0;
     m_clock.start();

@@ -1,7 +1,9 @@
 #pragma once
 /// \file
-/// The coach's own eye: simulated reps at film speed, each with a fault of some size or none. Did you see it?
+/// The coach's own eye: simulated reps, or those of one's own films of which a measure is sure, at film speed, each
+/// with a fault of some size or none. Did you see it?
 
+#include "desktop/workbench/workbench.h"
 #include "library/eye_scores.h"
 #include "simulator/eye_trial.h"
 
@@ -18,14 +20,39 @@
 
 namespace riflesso {
 
+/// Reps of a case's films to look at; what a measure surely says of each is what was there.
+struct OwnEye {
+    struct Rep {
+        std::filesystem::path film;
+        std::vector<FrameIndex> frames; ///< what is shown, in order
+        double rate = 30.0;             ///< of those pictures a second of real time
+        double beyond = 0.0;            ///< as SureRep
+    };
+    struct Measure {
+        std::string id;
+        QString name;
+        std::vector<Rep> reps;
+    };
+    QString name; ///< whose films
+    std::string technique;
+    std::filesystem::path index; ///< where the films' indices are kept
+    std::vector<Measure> measures;
+};
+/// Empty where no measure is sure of two reps outside and two inside.
+OwnEye ownEyeOf(const Workbench& bench);
+
 /// Interface thread; the next rep is made by a worker while one looks at this one. Each answer is kept at once.
 class EyeTrainer : public QDialog {
     Q_OBJECT
 public:
     /// \p file: where scores are kept. \p height of the pictures, px.
-    EyeTrainer(const std::filesystem::path& file, Day today, QWidget* parent = nullptr, int height = 270);
+    /// \p own: offered beside the techniques; may be empty.
+    EyeTrainer(const std::filesystem::path& file, Day today, QWidget* parent = nullptr, int height = 270,
+               OwnEye own = {});
     ~EyeTrainer() override;
+    /// \p technique: an id, or kOwnFilms with a measure in the fault's place.
     void choose(const QString& technique, const QString& fault);
+    static constexpr auto kOwnFilms = "own films";
     /// Y and N do the same.
     void answer(bool seen);
     [[nodiscard]] bool ready() const { return !m_shown.frames.empty() && !m_answered; }
@@ -39,10 +66,14 @@ protected:
 
 private:
     struct Made {
-        EyeTrial trial;
+        std::vector<QImage> frames;
+        double rate = 30.0;
         double size = 0.0;
         QString problem;
     };
+    [[nodiscard]] bool own() const { return m_fault.starts_with(kOwnPrefix); }
+    [[nodiscard]] const OwnEye::Measure* ownMeasure() const;
+    static constexpr std::string_view kOwnPrefix = "own:"; ///< before a measure, in the scores
     void begin();
     void make();
     void showNext();
@@ -63,7 +94,8 @@ private:
     QPushButton* m_again;
     QTimer m_clock;
     QImage m_picture;
-    EyeTrial m_shown;
+    Made m_shown;
+    OwnEye m_own;
     double m_size = 0.0;
     std::size_t m_at = 0;
     bool m_answered = true, m_waiting = false;

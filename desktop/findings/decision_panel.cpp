@@ -1,6 +1,7 @@
 #include "desktop/findings/decision_panel.h"
 
 #include "casebook/text.h"
+#include "desktop/theme/icons.h"
 #include "desktop/theme/theme.h"
 #include "handover/words.h"
 
@@ -80,7 +81,7 @@ QString DecisionPanel::sources(const Deviation& d) const {
             links << QString("<a style=\"color:%4\" href=\"frame:%1:%2\">%3</a>")
                          .arg(q(rep))
                          .arg(v.frames.front().value)
-                         .arg(esc(numberWords(def, v.value, v.u)), theme().hues.model.name());
+                         .arg(esc(numberWords(def, v.value, v.u)).replace(' ', QChar::Nbsp), theme().hues.model.name());
     return links.join(" &nbsp; ");
 }
 
@@ -96,6 +97,7 @@ void DecisionPanel::show(const FindingItem* item) {
     body()->addStretch();
     auto* own = button(tr("Something else that you see …"), "ownFinding");
     own->setToolTip(tr("A finding of your own: what the eye saw and no measure shows."));
+    setLineIcons({{own, "eye"}});
     connect(own, &QPushButton::clicked, this, &DecisionPanel::askOwnFinding);
     add(own);
 }
@@ -254,12 +256,12 @@ void DecisionPanel::addDecision(const FindingItem& item) {
         }
     }
     auto* take = button(tr("Take it up"), "takeUp");
-    take->setStyleSheet(QString("background: %1; color: %2; font-weight: bold; padding: 8px;")
-                            .arg(theme().accent.name(), theme().onAccent.name()));
+    take->setProperty("main", true);
     auto* park = button(tr("Park it"), "park");
     auto* reject = button(tr("Not for this athlete …"), "reject");
     auto* close = button(tr("Done: close it"), "closeDecision");
     close->setToolTip(tr("It stays on record. A later film may bring it back."));
+    setLineIcons({{take, "check"}, {park, "archive"}, {reject, "user-x"}, {close, "circle-check-big"}});
     connect(take, &QPushButton::clicked, this, [this] { decide(DecisionKind::takenUp); });
     connect(park, &QPushButton::clicked, this, [this] { decide(DecisionKind::parked); });
     connect(reject, &QPushButton::clicked, this, &DecisionPanel::askReason);
@@ -481,7 +483,12 @@ void DecisionPanel::askOwnFinding() {
             note.frame = FrameIndex(m_bench.frame());
             note.words = words->text().trimmed().toStdString();
         }
-        m_bench.book().decide(d, note);
+        if (!m_bench.book().decide(d, note))
+            return;
+        FindingItem own;
+        own.fault = d.fault;
+        own.decision = m_bench.data().decisions.empty() ? 0 : m_bench.data().decisions.rbegin()->first;
+        emit added(own.key());
     });
     form.dialog->open();
 }

@@ -19,6 +19,10 @@ public:
     /// \p item may be null: then it says how the set compares as a whole. Borrowed for the call.
     void show(const FindingItem* item);
 
+signals:
+    /// A finding of the coach's own was put down; \p key as FindingItem::key().
+    void added(const std::string& key);
+
 private:
     void showFault(const FindingItem& item);
     void showMeasure(const FindingItem& item);

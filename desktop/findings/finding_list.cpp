@@ -100,6 +100,10 @@ FindingList::FindingList(Workbench& bench, QWidget* parent) : QWidget(parent), m
 
 void FindingList::refresh() {
     m_items = findingItems(m_bench);
+    if (const auto it =
+            std::find_if(m_items.begin(), m_items.end(), [&](const auto& i) { return i.key() == m_awaited; });
+        it != m_items.end())
+        m_chosen = std::exchange(m_awaited, {});
     if (!chosen()) {
         // What is worked on first, else what was found first.
         m_chosen.clear();
@@ -120,6 +124,11 @@ void FindingList::refresh() {
 const FindingItem* FindingList::chosen() const {
     const auto it = std::find_if(m_items.begin(), m_items.end(), [&](const auto& i) { return i.key() == m_chosen; });
     return it == m_items.end() ? nullptr : &*it;
+}
+
+void FindingList::chooseWhenThere(const std::string& key) {
+    if (!choose(key))
+        m_awaited = key;
 }
 
 bool FindingList::choose(const std::string& key) {

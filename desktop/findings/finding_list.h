@@ -37,6 +37,8 @@ public:
     explicit FindingList(Workbench& bench, QWidget* parent = nullptr);
     void refresh();
     [[nodiscard]] const FindingItem* chosen() const;
+    /// Now, or at the refresh that brings it.
+    void chooseWhenThere(const std::string& key);
     /// False when it is not in the list.
     bool choose(const std::string& key);
     [[nodiscard]] const std::vector<FindingItem>& items() const { return m_items; }
@@ -64,6 +66,7 @@ private:
     Workbench& m_bench;
     std::vector<FindingItem> m_items;
     std::string m_chosen;
+    std::string m_awaited; ///< chosen as soon as it is in the list
 };
 
 } // namespace riflesso

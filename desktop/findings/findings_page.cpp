@@ -1,6 +1,7 @@
 #include "desktop/findings/findings_page.h"
 
 #include "casebook/text.h"
+#include "desktop/theme/icons.h"
 #include "desktop/theme/theme.h"
 #include "handover/words.h"
 
@@ -74,6 +75,7 @@ FindingsPage::FindingsPage(Workbench& bench) : m_bench(bench) {
         box->setMinimumContentsLength(12);
         connect(box, &QComboBox::activated, this, &FindingsPage::choiceMade);
     }
+    setLineIcons({{m_findingsButton, "list"}, {m_setsButton, "table-2"}, {m_landingsButton, "target"}});
     connect(m_findingsButton, &QPushButton::clicked, this, [this] { m_ways->setCurrentIndex(0); });
     connect(m_setsButton, &QPushButton::clicked, this, [this] {
         playPair(false);
@@ -118,6 +120,7 @@ QWidget* FindingsPage::makeFindings() {
     connect(m_list, &FindingList::changed, this, &FindingsPage::showChosen);
     connect(m_list, &FindingList::wanted, listArea,
             [listArea](const QRect& box) { listArea->ensureVisible(box.center().x(), box.center().y(), 0, 60); });
+    connect(m_decision, &DecisionPanel::added, m_list, &FindingList::chooseWhenThere);
     connect(m_chain, &ChainView::faultChosen, this,
             [this](const QString& fault) { m_list->choose("fault:" + fault.toStdString()); });
     connect(m_pair, &StillPair::repChanged, this, [this] { playPair(false); });

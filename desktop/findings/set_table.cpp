@@ -1,5 +1,6 @@
 #include "desktop/findings/set_table.h"
 
+#include "casebook/choice_words.h"
 #include "casebook/text.h"
 #include "desktop/theme/theme.h"
 #include "handover/words.h"
@@ -181,7 +182,7 @@ void SetTable::fillChoices() {
         for (const auto& other : a.choices)
             all += other.situation == c.situation ? other.n : 0;
         m_choices->setItem(row, 0, cell(q(c.situation)));
-        m_choices->setItem(row, 1, cell(c.choice.empty() ? tr("not noted") : q(c.choice)));
+        m_choices->setItem(row, 1, cell(c.choice.empty() ? tr("not noted") : shownChoice(c.choice)));
         m_choices->setItem(row, 2, cell(tr("%1 of %2").arg(c.n).arg(all)));
         m_choices->setItem(row, 3,
                            cell(c.known == 0 ? tr("not noted")
@@ -190,11 +191,12 @@ void SetTable::fillChoices() {
                                                    .arg(c.known)
                                                    .arg(std::lround(100 * c.success->lo))
                                                    .arg(std::lround(100 * c.success->hi))));
-        m_choices->setItem(row, 4,
-                           cell(!c.advised   ? tr("no rule")
-                                : *c.advised ? tr("right")
-                                             : tr("right elsewhere, not here"),
-                                {}, c.advised && !*c.advised));
+        QString rule = !c.advised ? tr("no rule") : *c.advised ? tr("right") : tr("right elsewhere, not here");
+        const BlueprintMeasure* limit = m_bench.blueprint().measure(c.limit);
+        const bool beyond = c.declinable > 0 && limit;
+        if (beyond)
+            rule = tr("%1 better declined: %2").arg(c.declinable).arg(q(limit->definition.name));
+        m_choices->setItem(row, 4, cell(rule, {}, c.choice != kDecline && (beyond || (c.advised && !*c.advised))));
     }
     m_choices->horizontalHeader()->setSectionResizeMode(QHeaderView::Stretch);
     m_choices->resizeRowsToContents();

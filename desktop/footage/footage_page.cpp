@@ -2,6 +2,7 @@
 
 #include "casebook/text.h"
 #include "desktop/parts/card.h"
+#include "desktop/theme/icons.h"
 #include "desktop/theme/theme.h"
 #include "footage/movement.h"
 #include "intake/intake.h"
@@ -90,15 +91,20 @@ FootagePage::FootagePage(Workbench& bench) : m_bench(bench) {
                         b.view->setMessage(why);
             });
     // What the film does not say itself is asked for.
-    connect(&bench, &Workbench::workspaceWanted, this, [this](Workspace w) {
-        if (w == Workspace::footage && m_bench.take() && !m_bench.take()->captureRate)
+    const auto ask = [this] {
+        if (m_bench.take() && !m_bench.take()->captureRate)
             showPanel(1);
+    };
+    connect(&bench, &Workbench::workspaceWanted, this, [ask](Workspace w) {
+        if (w == Workspace::footage)
+            ask();
     });
     m_clocks = std::make_unique<ViewClocks>(m_bench.data());
     refreshList();
     refreshPanels();
     followLocks();
     showFrame();
+    ask(); // it may have been made because of that
 }
 
 namespace {
@@ -124,7 +130,7 @@ QWidget* FootagePage::makeLeft() {
     auto* camera = new QPushButton(tr("Film now …"));
     camera->setObjectName("filmNow");
     camera->setToolTip(tr("A camera on this computer, with a mirror that shows the rep just done."));
-    m_refer = new QCheckBox(tr("leave films where they are"));
+    m_refer = new QCheckBox(tr("do not copy films"));
     m_refer->setToolTip(tr("The library then only refers to them. They must stay within reach."));
     m_list = new QListWidget;
     m_list->setAccessibleName(tr("Takes"));
@@ -154,6 +160,7 @@ QWidget* FootagePage::makeLeft() {
     };
     connect(&m_bench, &Workbench::selectionChanged, this, enable);
     enable();
+    setLineIcons({{add, "film"}, {camera, "video"}, {read, "scan-search"}, {day, "calendar-days"}});
     auto* left = new QVBoxLayout;
     left->setContentsMargins(0, 0, 4, 0);
     left->addLayout(sideBySide(add, camera, kLeftWidth));

@@ -2,6 +2,7 @@
 #include "desktop/footage/panel_form.h"
 
 #include "casebook/text.h"
+#include "desktop/theme/language.h"
 #include "desktop/theme/theme.h"
 #include "intake/intake.h"
 
@@ -36,7 +37,7 @@ FilmPanel::FilmPanel(Workbench& bench) : TakePanel(bench) {
     m_hand = new QComboBox;
     m_hand->addItems({tr("left-handed"), tr("right-handed")});
     m_day = new QDateEdit;
-    m_day->setDisplayFormat("yyyy-MM-dd");
+    m_day->setDisplayFormat(dateFormat());
     m_day->setCalendarPopup(true);
     m_view = new QComboBox;
     fill(m_view, kViewNames);

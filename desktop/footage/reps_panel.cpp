@@ -1,6 +1,8 @@
 #include "desktop/footage/panel_form.h"
 #include "desktop/footage/panels.h"
 
+#include "casebook/choice_words.h"
+
 #include <QInputDialog>
 
 namespace riflesso {
@@ -123,7 +125,7 @@ RepsPanel::RepsPanel(Workbench& bench, RepStrip* strip, StageView* stage)
             changeRep(tr("say the situation"), [&](Rep& r) { r.situation = id; });
     };
     const auto choice = [this] {
-        const auto text = m_choice->currentText().trimmed().toStdString();
+        const auto text = heldChoice(m_choice->currentText().trimmed());
         if (m_bench.rep() && text != m_bench.rep()->choice)
             changeRep(tr("say the choice"), [&](Rep& r) { r.choice = text; });
     };
@@ -242,8 +244,8 @@ void RepsPanel::refresh() {
     }
     m_situation->setEditText(situation);
     m_choice->clear();
-    m_choice->addItems(choices);
-    m_choice->setEditText(q(rep->choice));
+    m_choice->addItems(choices << shownChoice(kDecline));
+    m_choice->setEditText(shownChoice(rep->choice));
     m_score->setText(rep->score ? QString::number(*rep->score) : QString());
     m_score->setPlaceholderText(tr("score"));
     for (const auto& m : b.measures)

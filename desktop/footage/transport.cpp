@@ -1,6 +1,7 @@
 #include "desktop/footage/transport.h"
 
 #include "casebook/text.h"
+#include "desktop/theme/icons.h"
 #include "desktop/theme/theme.h"
 
 #include <QHBoxLayout>
@@ -23,13 +24,13 @@ Transport::Transport(Workbench& bench, QWidget* parent) : QWidget(parent), m_ben
         b->setFocusPolicy(Qt::NoFocus);
         return b;
     };
-    m_back = button(tr("◄ play"), tr("Play backwards (B)"), "playBack");
-    m_forth = button(tr("play ►"), tr("Play forwards (Space)"), "playForth");
+    m_back = button({}, tr("Play backwards (B)"), "playBack");
+    m_forth = button(tr("play"), tr("Play forwards (Space)"), "playForth");
     m_loop = button(tr("round"), tr("Play it again and again (L)"), "loop");
     for (auto* b : {m_back, m_forth, m_loop})
         b->setCheckable(true);
-    auto* stepBack = button("‹", tr("One frame back (←)"), "stepBack");
-    auto* stepForth = button("›", tr("One frame on (→)"), "stepForth");
+    auto* stepBack = button({}, tr("One frame back (←)"), "stepBack");
+    auto* stepForth = button({}, tr("One frame on (→)"), "stepForth");
     m_loopWhat = new QComboBox;
     m_loopWhat->addItems({tr("the rep"), tr("the phase"), tr("the take")});
     m_loopWhat->setAccessibleName(tr("What is played round"));
@@ -64,6 +65,7 @@ Transport::Transport(Workbench& bench, QWidget* parent) : QWidget(parent), m_ben
     m_timer.setTimerType(Qt::PreciseTimer);
     m_timer.setInterval(8);
     connect(&m_timer, &QTimer::timeout, this, &Transport::tick);
+    setLineIcons({{m_back, "rewind"}, {m_forth, "play"}, {stepBack, "step-back"}, {stepForth, "step-forward"}});
     connect(m_back, &QPushButton::clicked, this, [this] { play(-1); });
     connect(m_forth, &QPushButton::clicked, this, [this] { play(1); });
     connect(stepBack, &QPushButton::clicked, this, [this] { m_bench.setFrame(m_bench.frame() - 1); });

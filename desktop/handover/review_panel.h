@@ -2,7 +2,7 @@
 /// \file
 /// The review: scenes in order, the picture as the athlete will see it, and the coach's voice and pointer over it.
 
-#include "desktop/handover/voice.h"
+#include "desktop/workbench/voice.h"
 #include "desktop/workbench/workbench.h"
 #include "handover/review_film.h"
 

@@ -294,6 +294,22 @@
         <source>How far an end travels round the body: way, share of a full turn.</source>
         <translation>Quanto un&apos;estremità viaggia attorno al corpo: percorso, parte di un giro intero.</translation>
     </message>
+    <message>
+        <source>Twist</source>
+        <translation>Torsione</translation>
+    </message>
+    <message>
+        <source>Between two</source>
+        <translation>Fra due</translation>
+    </message>
+    <message>
+        <source>Turn of a limb or an implement about its own long axis, or how fast it turns.</source>
+        <translation>Rotazione di un arto o di un attrezzo attorno al proprio asse lungo, o quanto in fretta ruota.</translation>
+    </message>
+    <message>
+        <source>Where a point lies between two others: share of the way, or how far off it.</source>
+        <translation>Dove sta un punto fra altri due: quota del tragitto, o quanto se ne scosta.</translation>
+    </message>
 </context>
 <context>
     <name>Path</name>
@@ -347,6 +363,10 @@
     <message>
         <source>Seen in</source>
         <translation>Visto in</translation>
+    </message>
+    <message>
+        <source>Better declined when</source>
+        <translation>Meglio rinunciare quando</translation>
     </message>
 </context>
 <context>
@@ -498,6 +518,533 @@
     <message>
         <source>Simulated camera</source>
         <translation>Telecamera simulata</translation>
+    </message>
+</context>
+<context>
+    <name>error</name>
+    <message>
+        <source>Qt&apos;s SQLite driver is not installed (package libqt6sql6-sqlite)</source>
+        <translation>il driver SQLite di Qt non è installato (pacchetto libqt6sql6-sqlite)</translation>
+    </message>
+    <message>
+        <source>a C3D file holds up to 255 points and 65535 frames</source>
+        <translation>un file C3D contiene fino a 255 punti e 65535 fotogrammi</translation>
+    </message>
+    <message>
+        <source>a blueprint is of another name than it says</source>
+        <translation>una scheda ha un nome diverso da quello che dice</translation>
+    </message>
+    <message>
+        <source>a folder is in the way</source>
+        <translation>una cartella è d&apos;intralcio</translation>
+    </message>
+    <message>
+        <source>a picture could not be written</source>
+        <translation>non è stato possibile scrivere un&apos;immagine</translation>
+    </message>
+    <message>
+        <source>a take still uses this film</source>
+        <translation>una ripresa usa ancora questo filmato</translation>
+    </message>
+    <message>
+        <source>a trace has 2 to 24 exposures and is 64 to 4096 px wide</source>
+        <translation>una traccia ha da 2 a 24 esposizioni ed è larga da 64 a 4096 px</translation>
+    </message>
+    <message>
+        <source>a voice is read at 48,000 Hz</source>
+        <translation>una voce si legge a 48.000 Hz</translation>
+    </message>
+    <message>
+        <source>ankles, shoulders (or neck) and both hips (or shoulders) are needed to tell up from forward</source>
+        <translation>servono caviglie, spalle (o collo) e le due anche (o spalle) per distinguere l&apos;alto dall&apos;avanti</translation>
+    </message>
+    <message>
+        <source>begin another technique for this athlete</source>
+        <translation>comincia un&apos;altra tecnica per questo atleta</translation>
+    </message>
+    <message>
+        <source>both hold the same</source>
+        <translation>contengono le stesse cose</translation>
+    </message>
+    <message>
+        <source>bringing it in was cancelled</source>
+        <translation>l&apos;importazione è stata annullata</translation>
+    </message>
+    <message>
+        <source>choose a longer phase, or more exposures</source>
+        <translation>scegli una fase più lunga, o più esposizioni</translation>
+    </message>
+    <message>
+        <source>choose another folder</source>
+        <translation>scegli un&apos;altra cartella</translation>
+    </message>
+    <message>
+        <source>choose another folder or make a new library</source>
+        <translation>scegli un&apos;altra cartella o crea una nuova libreria</translation>
+    </message>
+    <message>
+        <source>choose another frame, or draw a box round the athlete</source>
+        <translation>scegli un altro fotogramma, o disegna un riquadro attorno all&apos;atleta</translation>
+    </message>
+    <message>
+        <source>choose another name</source>
+        <translation>scegli un altro nome</translation>
+    </message>
+    <message>
+        <source>close the library and open it again</source>
+        <translation>chiudi la libreria e riaprila</translation>
+    </message>
+    <message>
+        <source>copy the library to a place you may write to</source>
+        <translation>copia la libreria in un posto in cui puoi scrivere</translation>
+    </message>
+    <message>
+        <source>delete the old folder by hand</source>
+        <translation>cancella a mano la vecchia cartella</translation>
+    </message>
+    <message>
+        <source>draw a box round the athlete</source>
+        <translation>disegna un riquadro attorno all&apos;atleta</translation>
+    </message>
+    <message>
+        <source>draw a box round the athlete (Marking, B)</source>
+        <translation>disegna un riquadro attorno all&apos;atleta (Marcatura, B)</translation>
+    </message>
+    <message>
+        <source>everything else works</source>
+        <translation>tutto il resto funziona</translation>
+    </message>
+    <message>
+        <source>fewer than two exposures lie in this phase</source>
+        <translation>in questa fase ci sono meno di due esposizioni</translation>
+    </message>
+    <message>
+        <source>film with the camera on a stand</source>
+        <translation>filma con la telecamera su un treppiede</translation>
+    </message>
+    <message>
+        <source>if it is whole, add an empty line to it</source>
+        <translation>se è intero, aggiungi una riga vuota</translation>
+    </message>
+    <message>
+        <source>install the program again</source>
+        <translation>installa di nuovo il programma</translation>
+    </message>
+    <message>
+        <source>is it on a disk that was taken out?</source>
+        <translation>è su un disco che è stato tolto?</translation>
+    </message>
+    <message>
+        <source>is it still plugged in?</source>
+        <translation>è ancora collegata?</translation>
+    </message>
+    <message>
+        <source>is the disk full or write-protected?</source>
+        <translation>il disco è pieno o protetto dalla scrittura?</translation>
+    </message>
+    <message>
+        <source>is the disk full?</source>
+        <translation>il disco è pieno?</translation>
+    </message>
+    <message>
+        <source>its codec is not known to this computer&apos;s FFmpeg</source>
+        <translation>il suo codec non è noto all&apos;FFmpeg di questo computer</translation>
+    </message>
+    <message>
+        <source>its data in the library are damaged</source>
+        <translation>i suoi dati nella libreria sono danneggiati</translation>
+    </message>
+    <message>
+        <source>its last line has no end: the file may be cut off</source>
+        <translation>l&apos;ultima riga non ha fine: il file potrebbe essere troncato</translation>
+    </message>
+    <message>
+        <source>its pixel format cannot be shown</source>
+        <translation>il suo formato dei pixel non si può mostrare</translation>
+    </message>
+    <message>
+        <source>listening was cancelled</source>
+        <translation>l&apos;ascolto è stato annullato</translation>
+    </message>
+    <message>
+        <source>lite, full or heavy</source>
+        <translation>lite, full o heavy</translation>
+    </message>
+    <message>
+        <source>make room and do it again</source>
+        <translation>fai spazio e riprova</translation>
+    </message>
+    <message>
+        <source>mark a frame first</source>
+        <translation>marca prima un fotogramma</translation>
+    </message>
+    <message>
+        <source>mark a rep first, then its frames can be shown again</source>
+        <translation>marca prima una ripetizione, poi i suoi fotogrammi si possono mostrare di nuovo</translation>
+    </message>
+    <message>
+        <source>mark this rep&apos;s first frame by hand</source>
+        <translation>marca a mano il primo fotogramma di questa ripetizione</translation>
+    </message>
+    <message>
+        <source>more than a million rows</source>
+        <translation>più di un milione di righe</translation>
+    </message>
+    <message>
+        <source>no blueprint was loaded</source>
+        <translation>nessuna scheda è stata caricata</translation>
+    </message>
+    <message>
+        <source>no bundle was written</source>
+        <translation>nessun pacchetto è stato scritto</translation>
+    </message>
+    <message>
+        <source>no file was written</source>
+        <translation>nessun file è stato scritto</translation>
+    </message>
+    <message>
+        <source>no film was written</source>
+        <translation>nessun filmato è stato scritto</translation>
+    </message>
+    <message>
+        <source>no frame of this take has been marked by hand yet</source>
+        <translation>di questa ripresa nessun fotogramma è ancora stato marcato a mano</translation>
+    </message>
+    <message>
+        <source>no moment in these frames looks like the marked ones</source>
+        <translation>nessun istante di questi fotogrammi somiglia a quelli marcati</translation>
+    </message>
+    <message>
+        <source>no picture came while recording</source>
+        <translation>durante la registrazione non è arrivata nessuna immagine</translation>
+    </message>
+    <message>
+        <source>no picture was made</source>
+        <translation>nessuna immagine è stata fatta</translation>
+    </message>
+    <message>
+        <source>nobody is seen in this film</source>
+        <translation>in questo filmato non si vede nessuno</translation>
+    </message>
+    <message>
+        <source>not one frame in it can be decoded</source>
+        <translation>non se ne può decodificare neppure un fotogramma</translation>
+    </message>
+    <message>
+        <source>nothing is shown</source>
+        <translation>non si mostra nulla</translation>
+    </message>
+    <message>
+        <source>nothing was changed</source>
+        <translation>non è stato cambiato nulla</translation>
+    </message>
+    <message>
+        <source>nothing was filmed</source>
+        <translation>non è stato filmato nulla</translation>
+    </message>
+    <message>
+        <source>nothing was read</source>
+        <translation>non è stato letto nulla</translation>
+    </message>
+    <message>
+        <source>nothing was recorded</source>
+        <translation>non è stato registrato nulla</translation>
+    </message>
+    <message>
+        <source>nothing was saved</source>
+        <translation>non è stato salvato nulla</translation>
+    </message>
+    <message>
+        <source>nothing was taken in</source>
+        <translation>non è stato accolto nulla</translation>
+    </message>
+    <message>
+        <source>nothing was taken over</source>
+        <translation>non è stato ripreso nulla</translation>
+    </message>
+    <message>
+        <source>nothing was written</source>
+        <translation>non è stato scritto nulla</translation>
+    </message>
+    <message>
+        <source>one of the locked takes is gone</source>
+        <translation>una delle riprese legate non c&apos;è più</translation>
+    </message>
+    <message>
+        <source>only films inside the library are deleted</source>
+        <translation>si cancellano solo i filmati dentro la libreria</translation>
+    </message>
+    <message>
+        <source>open it with the newer program</source>
+        <translation>aprila con il programma più recente</translation>
+    </message>
+    <message>
+        <source>put the file aside to begin anew</source>
+        <translation>metti da parte il file per ricominciare</translation>
+    </message>
+    <message>
+        <source>reading it was cancelled</source>
+        <translation>la lettura è stata annullata</translation>
+    </message>
+    <message>
+        <source>restore an earlier copy (menu Library)</source>
+        <translation>ripristina una copia precedente (menu Libreria)</translation>
+    </message>
+    <message>
+        <source>saving failed: the disk is full</source>
+        <translation>salvataggio fallito: il disco è pieno</translation>
+    </message>
+    <message>
+        <source>the body finder was given an input of another size</source>
+        <translation>il cercatore del corpo ha ricevuto un ingresso di altre dimensioni</translation>
+    </message>
+    <message>
+        <source>the body finder&apos;s slower engine cannot run this model</source>
+        <translation>il motore più lento del cercatore del corpo non può usare questo modello</translation>
+    </message>
+    <message>
+        <source>the body model cannot be read</source>
+        <translation>il modello del corpo non si può leggere</translation>
+    </message>
+    <message>
+        <source>the body model is missing</source>
+        <translation>manca il modello del corpo</translation>
+    </message>
+    <message>
+        <source>the box has no size or lies outside of the picture</source>
+        <translation>il riquadro non ha dimensioni o sta fuori dall&apos;immagine</translation>
+    </message>
+    <message>
+        <source>the camera gives no more pictures</source>
+        <translation>la telecamera non dà più immagini</translation>
+    </message>
+    <message>
+        <source>the clip was cancelled</source>
+        <translation>la clip è stata annullata</translation>
+    </message>
+    <message>
+        <source>the copy cannot be read</source>
+        <translation>la copia non si può leggere</translation>
+    </message>
+    <message>
+        <source>the file has a header but no marks</source>
+        <translation>il file ha un&apos;intestazione ma nessun segno</translation>
+    </message>
+    <message>
+        <source>the file has a header but no rows</source>
+        <translation>il file ha un&apos;intestazione ma nessuna riga</translation>
+    </message>
+    <message>
+        <source>the file is empty</source>
+        <translation>il file è vuoto</translation>
+    </message>
+    <message>
+        <source>the file is not a library of Riflesso</source>
+        <translation>il file non è una libreria di Riflesso</translation>
+    </message>
+    <message>
+        <source>the film and the library are as they were</source>
+        <translation>il filmato e la libreria sono com&apos;erano</translation>
+    </message>
+    <message>
+        <source>the film cannot be copied into the library</source>
+        <translation>il filmato non si può copiare nella libreria</translation>
+    </message>
+    <message>
+        <source>the film cannot be read</source>
+        <translation>il filmato non si può leggere</translation>
+    </message>
+    <message>
+        <source>the film cannot be read to its end</source>
+        <translation>il filmato non si può leggere fino in fondo</translation>
+    </message>
+    <message>
+        <source>the film could not be deleted</source>
+        <translation>non è stato possibile cancellare il filmato</translation>
+    </message>
+    <message>
+        <source>the films&apos; folder cannot be read</source>
+        <translation>la cartella dei filmati non si può leggere</translation>
+    </message>
+    <message>
+        <source>the folder cannot be made</source>
+        <translation>la cartella non si può creare</translation>
+    </message>
+    <message>
+        <source>the folder cannot be read</source>
+        <translation>la cartella non si può leggere</translation>
+    </message>
+    <message>
+        <source>the folder for the pictures cannot be made</source>
+        <translation>la cartella per le immagini non si può creare</translation>
+    </message>
+    <message>
+        <source>the folder is there already</source>
+        <translation>la cartella c&apos;è già</translation>
+    </message>
+    <message>
+        <source>the folder was cancelled</source>
+        <translation>la cartella è stata annullata</translation>
+    </message>
+    <message>
+        <source>the frames before are kept</source>
+        <translation>i fotogrammi precedenti sono conservati</translation>
+    </message>
+    <message>
+        <source>the hips&apos; line stands upright: forward cannot be told</source>
+        <translation>la linea delle anche è verticale: non si può dire dov&apos;è l&apos;avanti</translation>
+    </message>
+    <message>
+        <source>the library cannot be made</source>
+        <translation>la libreria non si può creare</translation>
+    </message>
+    <message>
+        <source>the library is as it was before</source>
+        <translation>la libreria è com&apos;era prima</translation>
+    </message>
+    <message>
+        <source>the library is at its new place, but the old one cannot be cleared</source>
+        <translation>la libreria è al nuovo posto, ma la vecchia non si può svuotare</translation>
+    </message>
+    <message>
+        <source>the library is open to be read only</source>
+        <translation>la libreria è aperta in sola lettura</translation>
+    </message>
+    <message>
+        <source>the library is write-protected</source>
+        <translation>la libreria è protetta dalla scrittura</translation>
+    </message>
+    <message>
+        <source>the library was not changed</source>
+        <translation>la libreria non è stata cambiata</translation>
+    </message>
+    <message>
+        <source>the library was replaced by another one meanwhile</source>
+        <translation>nel frattempo la libreria è stata sostituita da un&apos;altra</translation>
+    </message>
+    <message>
+        <source>the library&apos;s file is damaged</source>
+        <translation>il file della libreria è danneggiato</translation>
+    </message>
+    <message>
+        <source>the new place lies within the library</source>
+        <translation>il nuovo posto sta dentro la libreria</translation>
+    </message>
+    <message>
+        <source>the other frames stay usable</source>
+        <translation>gli altri fotogrammi restano utilizzabili</translation>
+    </message>
+    <message>
+        <source>the picture cannot be encoded</source>
+        <translation>l&apos;immagine non si può codificare</translation>
+    </message>
+    <message>
+        <source>the picture was cancelled</source>
+        <translation>l&apos;immagine è stata annullata</translation>
+    </message>
+    <message>
+        <source>the present library cannot be put aside</source>
+        <translation>la libreria attuale non si può mettere da parte</translation>
+    </message>
+    <message>
+        <source>the review has no scene</source>
+        <translation>il commento non ha scene</translation>
+    </message>
+    <message>
+        <source>the review was cancelled</source>
+        <translation>il commento è stato annullato</translation>
+    </message>
+    <message>
+        <source>the review was not kept</source>
+        <translation>il commento non è stato conservato</translation>
+    </message>
+    <message>
+        <source>the technique cannot be changed any more: something has been marked, placed or practised</source>
+        <translation>la tecnica non si può più cambiare: qualcosa è già stato marcato, collocato o praticato</translation>
+    </message>
+    <message>
+        <source>there are no pictures to keep</source>
+        <translation>non ci sono immagini da conservare</translation>
+    </message>
+    <message>
+        <source>there is no case in this library</source>
+        <translation>in questa libreria non c&apos;è nessun caso</translation>
+    </message>
+    <message>
+        <source>there is no library</source>
+        <translation>non c&apos;è nessuna libreria</translation>
+    </message>
+    <message>
+        <source>there is no library in this folder</source>
+        <translation>in questa cartella non c&apos;è nessuna libreria</translation>
+    </message>
+    <message>
+        <source>there is no such rep</source>
+        <translation>questa ripetizione non c&apos;è</translation>
+    </message>
+    <message>
+        <source>there is something at the new place already</source>
+        <translation>nel nuovo posto c&apos;è già qualcosa</translation>
+    </message>
+    <message>
+        <source>there is too little to hold on to in the background</source>
+        <translation>lo sfondo offre troppo poco a cui aggrapparsi</translation>
+    </message>
+    <message>
+        <source>these are no scores</source>
+        <translation>questi non sono punteggi</translation>
+    </message>
+    <message>
+        <source>this film is too long to be one rep</source>
+        <translation>questo filmato è troppo lungo per essere una ripetizione</translation>
+    </message>
+    <message>
+        <source>this is no body model that the program knows</source>
+        <translation>non è un modello del corpo che il programma conosce</translation>
+    </message>
+    <message>
+        <source>this is no copy of a library</source>
+        <translation>questa non è una copia di una libreria</translation>
+    </message>
+    <message>
+        <source>this is no model for finding people that the program knows</source>
+        <translation>non è un modello per trovare persone che il programma conosce</translation>
+    </message>
+    <message>
+        <source>this is not the body model that the program knows (its SHA-256 is another one)</source>
+        <translation>non è il modello del corpo che il programma conosce (il suo SHA-256 è un altro)</translation>
+    </message>
+    <message>
+        <source>this is not valid JSON</source>
+        <translation>non è un JSON valido</translation>
+    </message>
+    <message>
+        <source>two different athletes of this library are made one</source>
+        <translation>si uniscono due atleti diversi di questa libreria</translation>
+    </message>
+    <message>
+        <source>what is found cannot be kept: the disk is full</source>
+        <translation>ciò che si trova non si può conservare: il disco è pieno</translation>
+    </message>
+    <message>
+        <source>what was found so far is kept</source>
+        <translation>ciò che è stato trovato finora è conservato</translation>
+    </message>
+    <message>
+        <source>what was recorded so far is kept</source>
+        <translation>ciò che è stato registrato finora è conservato</translation>
+    </message>
+    <message>
+        <source>without the model that finds people a box must be drawn</source>
+        <translation>senza il modello che trova le persone bisogna disegnare un riquadro</translation>
+    </message>
+    <message>
+        <source>look at them in Marking</source>
+        <translation>guardali in Marcatura</translation>
+    </message>
+    <message>
+        <source>the marks of this rep lie outside the picture</source>
+        <translation>i punti marcati di questa ripetizione sono fuori dall&apos;immagine</translation>
     </message>
 </context>
 <context>
@@ -933,6 +1480,18 @@ non fanno diagnosi.</translation>
     <message>
         <source>the two ends of the body&apos;s axis lie on one another</source>
         <translation>i due estremi dell&apos;asse del corpo stanno l&apos;uno sull&apos;altro</translation>
+    </message>
+    <message>
+        <source>the edge lies further off the axis than its full width: the full width or the segment is wrong</source>
+        <translation>il bordo è più lontano dall&apos;asse della sua larghezza intera: la larghezza o il segmento è sbagliato</translation>
+    </message>
+    <message>
+        <source>from here the turn about this axis cannot be seen: the edge lies as far out as it can, or the axis points at the camera; film from another side</source>
+        <translation>da qui la rotazione attorno a questo asse non si vede: il bordo è tutto in fuori, o l&apos;asse punta verso la telecamera; filma da un altro lato</translation>
+    </message>
+    <message>
+        <source>the edge lies as far out as it can: from here its rate cannot be seen</source>
+        <translation>il bordo è tutto in fuori: da qui la sua velocità non si vede</translation>
     </message>
 </context>
 <context>
@@ -1549,6 +2108,26 @@ non fanno diagnosi.</translation>
             <numerusform>%n blocchi nelle ultime quattro settimane, %1 buone su %2 ripetizioni.</numerusform>
         </translation>
     </message>
+    <message>
+        <source>%1 reads %2 more than %3 (%4 frames that both marked): taken off.</source>
+        <translation>%1 legge %2 più di %3 (%4 fotogrammi marcati da entrambi): tolto.</translation>
+    </message>
+    <message>
+        <source>What %1 marked is left out: how %1 reads against %2 is not known. Let one mark frames of the other&apos;s again (Marking, “Again”).</source>
+        <translation>Ciò che ha marcato %1 resta fuori: non si sa come legge %1 rispetto a %2. Uno dei due marchi di nuovo alcuni fotogrammi dell&apos;altro (Marcatura, «Di nuovo»).</translation>
+    </message>
+    <message>
+        <source>%1 apart on %2, %3 apart on %4: feeling comes nearer to the film. </source>
+        <translation>%1 di divario il %2, %3 il %4: la sensazione si avvicina al filmato. </translation>
+    </message>
+    <message>
+        <source>%1 apart on %2, %3 apart on %4: feeling moves away from the film. </source>
+        <translation>%1 di divario il %2, %3 il %4: la sensazione si allontana dal filmato. </translation>
+    </message>
+    <message>
+        <source>%1 apart on %2, %3 apart on %4: not more than chance. </source>
+        <translation>%1 di divario il %2, %3 il %4: non più del caso. </translation>
+    </message>
 </context>
 <context>
     <name>question</name>
@@ -2012,6 +2591,30 @@ non fanno diagnosi.</translation>
     <message>
         <source>a foot</source>
         <translation>un piede</translation>
+    </message>
+    <message>
+        <source>axis: low</source>
+        <translation>asse: in basso</translation>
+    </message>
+    <message>
+        <source>axis: high</source>
+        <translation>asse: in alto</translation>
+    </message>
+    <message>
+        <source>the edge, off the axis</source>
+        <translation>il bordo, fuori dall&apos;asse</translation>
+    </message>
+    <message>
+        <source>the other edge (may be left out)</source>
+        <translation>l&apos;altro bordo (si può omettere)</translation>
+    </message>
+    <message>
+        <source>the first of the two</source>
+        <translation>il primo dei due</translation>
+    </message>
+    <message>
+        <source>the second</source>
+        <translation>il secondo</translation>
     </message>
 </context>
 <context>
@@ -3246,6 +3849,14 @@ non fanno diagnosi.</translation>
         <source>Covered on some frames: %1.</source>
         <translation>Coperti su alcuni fotogrammi: %1.</translation>
     </message>
+    <message>
+        <source>mark a second person</source>
+        <translation>marca una seconda persona</translation>
+    </message>
+    <message>
+        <source>Draft of the other person in “%1”</source>
+        <translation>Bozza dell&apos;altra persona in «%1»</translation>
+    </message>
 </context>
 <context>
     <name>riflesso::CaseStrip</name>
@@ -3297,8 +3908,8 @@ non fanno diagnosi.</translation>
         <translation>Chiudi</translation>
     </message>
     <message>
-        <source>Several people are in this film. Click the athlete, press Enter, and read it again when the draft is there.</source>
-        <translation>In questo filmato ci sono più persone. Clicca l&apos;atleta, premi Invio, e leggilo di nuovo quando c&apos;è la bozza.</translation>
+        <source>Draw a box round the athlete, press Enter, and read it again when the draft is there.</source>
+        <translation>Disegna un riquadro attorno all&apos;atleta, premi Invio, e leggi di nuovo quando la bozza c&apos;è.</translation>
     </message>
 </context>
 <context>
@@ -3977,6 +4588,22 @@ Marca una ripetizione dell&apos;atleta, e porta un modello.</translation>
         <source>Drag a box round the athlete.</source>
         <translation>Traccia un riquadro attorno all&apos;atleta.</translation>
     </message>
+    <message>
+        <source>Who is in the box</source>
+        <translation>Chi è nel riquadro</translation>
+    </message>
+    <message>
+        <source>the athlete</source>
+        <translation>l&apos;atleta</translation>
+    </message>
+    <message>
+        <source>the other person</source>
+        <translation>l&apos;altra persona</translation>
+    </message>
+    <message>
+        <source>A second person in the same film is drafted under points of their own.</source>
+        <translation>Una seconda persona nello stesso filmato è abbozzata con punti propri.</translation>
+    </message>
 </context>
 <context>
     <name>riflesso::DrillCard</name>
@@ -4163,6 +4790,10 @@ Marca una ripetizione dell&apos;atleta, e porta un modello.</translation>
         <source>%1 clips are written.</source>
         <translation>%1 clip scritte.</translation>
     </message>
+    <message>
+        <source>Written to the same name again it goes on where it was.</source>
+        <translation>Scritto di nuovo con lo stesso nome, riprende da dov&apos;era.</translation>
+    </message>
 </context>
 <context>
     <name>riflesso::EyePanel</name>
@@ -4314,6 +4945,37 @@ Marca una ripetizione dell&apos;atleta, e porta un modello.</translation>
 The next rep comes …</source>
         <translation>
 Arriva la prossima ripetizione …</translation>
+    </message>
+    <message>
+        <source>Own films: %1</source>
+        <translation>Filmati propri: %1</translation>
+    </message>
+    <message>
+        <source> % of the tolerance</source>
+        <translation> % della tolleranza</translation>
+    </message>
+</context>
+<context>
+    <name>riflesso::FeltChart</name>
+    <message>
+        <source>%1, %2: felt %3, filmed %4, %5 apart</source>
+        <translation>%1, %2: sentito %3, filmato %4, divario %5</translation>
+    </message>
+    <message>
+        <source>Ask for a guess in the Brief before each film: here it stands beside what the film says.</source>
+        <translation>Chiedi una stima nell&apos;Incontro prima di ogni filmato: qui sta accanto a ciò che dice il filmato.</translation>
+    </message>
+    <message>
+        <source>felt</source>
+        <translation>sentito</translation>
+    </message>
+    <message>
+        <source>filmed</source>
+        <translation>filmato</translation>
+    </message>
+    <message>
+        <source>Felt and filmed</source>
+        <translation>Sentito e filmato</translation>
     </message>
 </context>
 <context>
@@ -4810,8 +5472,8 @@ Atleta: %3. Allenatore: %4.</translation>
         <translation>Una telecamera su questo computer, con uno specchio che mostra la ripetizione appena fatta.</translation>
     </message>
     <message>
-        <source>leave films where they are</source>
-        <translation>lascia i filmati dove sono</translation>
+        <source>do not copy films</source>
+        <translation>non copiare i filmati</translation>
     </message>
     <message>
         <source>The library then only refers to them. They must stay within reach.</source>
@@ -5843,6 +6505,18 @@ Filma prima di lato, telecamera all&apos;altezza delle anche, tutto il movimento
     <message>
         <source>The library is at %1 now.</source>
         <translation>La libreria ora è in %1.</translation>
+    </message>
+    <message>
+        <source>camera; the last rep once more; measure it</source>
+        <translation>telecamera; l&apos;ultima ripetizione ancora una volta; misurala</translation>
+    </message>
+    <message>
+        <source>speak a note, end it</source>
+        <translation>nota a voce: inizia, finisci</translation>
+    </message>
+    <message>
+        <source>the film of the rep before, after</source>
+        <translation>il filmato della ripetizione prima, dopo</translation>
     </message>
 </context>
 <context>
@@ -7627,6 +8301,10 @@ Ponile in Marcatura: vai al momento e premi il suo numero.</translation>
         <source>events</source>
         <translation>eventi</translation>
     </message>
+    <message>
+        <source>%1 on %2</source>
+        <translation>%1, %2</translation>
+    </message>
 </context>
 <context>
     <name>riflesso::ProgressPage</name>
@@ -7780,6 +8458,26 @@ Ponile in Marcatura: vai al momento e premi il suo numero.</translation>
         <source>%1: %2, %3. A draft: it counts for nothing, your verdict does.</source>
         <translation>%1: %2, %3. Una bozza: non conta, conta il tuo giudizio.</translation>
     </message>
+    <message>
+        <source>How a rep is cut</source>
+        <translation>Come si taglia una ripetizione</translation>
+    </message>
+    <message>
+        <source>by movement</source>
+        <translation>dal movimento</translation>
+    </message>
+    <message>
+        <source>by sound</source>
+        <translation>dal suono</translation>
+    </message>
+    <message>
+        <source>What moves between two rests is a rep.</source>
+        <translation>Ciò che si muove fra due pause è una ripetizione.</translation>
+    </message>
+    <message>
+        <source>A strike that is heard (a ball, a foot, a clap) makes a rep: two seconds before it, one after.</source>
+        <translation>Un colpo che si sente (una palla, un piede, un battito di mani) fa una ripetizione: due secondi prima, uno dopo.</translation>
+    </message>
 </context>
 <context>
     <name>riflesso::RepStrip</name>
@@ -7913,6 +8611,22 @@ Ponile in Marcatura: vai al momento e premi il suo numero.</translation>
     <message>
         <source>ICC(2,1) %1, 95 % from %2 to %3; ICC(3,1) %4, from %5 to %6; %7 frames</source>
         <translation>ICC(2,1) %1, 95 % da %2 a %3; ICC(3,1) %4, da %5 a %6; %7 fotogrammi</translation>
+    </message>
+    <message>
+        <source>nobody in particular</source>
+        <translation>nessuno in particolare</translation>
+    </message>
+    <message>
+        <source>The first marks are by</source>
+        <translation>I primi segni sono di</translation>
+    </message>
+    <message>
+        <source>Where two people mark, their numbers are compared only when it is known how much more one reads than the other: from frames that both have marked.</source>
+        <translation>Dove marcano in due, i numeri si confrontano solo quando si sa quanto uno legge più dell&apos;altro: da fotogrammi marcati da entrambi.</translation>
+    </message>
+    <message>
+        <source>say who marked</source>
+        <translation>di&apos; chi ha marcato</translation>
     </message>
 </context>
 <context>
@@ -8485,6 +9199,10 @@ Ponile in Marcatura: vai al momento e premi il suo numero.</translation>
         <source>right elsewhere, not here</source>
         <translation>giusta altrove, non qui</translation>
     </message>
+    <message>
+        <source>%1 better declined: %2</source>
+        <translation>%1 da rinunciare: %2</translation>
+    </message>
 </context>
 <context>
     <name>riflesso::SettingsDialog</name>
@@ -8858,6 +9576,29 @@ Esc svuota la ricerca.</translation>
     <message>
         <source>falls apart at %1 %</source>
         <translation>si sfalda al %1 %</translation>
+    </message>
+</context>
+<context>
+    <name>riflesso::SpokenNote</name>
+    <message>
+        <source>A spoken note on this block. (V)</source>
+        <translation>Una nota a voce su questo blocco. (V)</translation>
+    </message>
+    <message>
+        <source>Hear the spoken note of this block.</source>
+        <translation>Ascolta la nota a voce di questo blocco.</translation>
+    </message>
+    <message>
+        <source>Stop (V)</source>
+        <translation>Ferma (V)</translation>
+    </message>
+    <message>
+        <source>Speak (V)</source>
+        <translation>Parla (V)</translation>
+    </message>
+    <message>
+        <source>%1 s</source>
+        <translation>%1 s</translation>
     </message>
 </context>
 <context>
@@ -9393,16 +10134,8 @@ Esc svuota la ricerca.</translation>
 <context>
     <name>riflesso::Transport</name>
     <message>
-        <source>◄ play</source>
-        <translation>◄ riproduci</translation>
-    </message>
-    <message>
         <source>Play backwards (B)</source>
         <translation>Riproduci all&apos;indietro (B)</translation>
-    </message>
-    <message>
-        <source>play ►</source>
-        <translation>riproduci ►</translation>
     </message>
     <message>
         <source>Play forwards (Space)</source>
@@ -9496,6 +10229,10 @@ Esc svuota la ricerca.</translation>
         <source>  ·  the capture rate is not set: seconds of the file</source>
         <translation>  ·  la frequenza di ripresa non è fissata: secondi del file</translation>
     </message>
+    <message>
+        <source>play</source>
+        <translation>riproduci</translation>
+    </message>
 </context>
 <context>
     <name>riflesso::TrendChart</name>
@@ -9576,6 +10313,29 @@ Esc svuota la ricerca.</translation>
     <message>
         <source>Simulated microphone</source>
         <translation>Microfono simulato</translation>
+    </message>
+</context>
+<context>
+    <name>riflesso::WhoDialog</name>
+    <message>
+        <source>Who is the athlete?</source>
+        <translation>Chi è l&apos;atleta?</translation>
+    </message>
+    <message>
+        <source>Person %1</source>
+        <translation>Persona %1</translation>
+    </message>
+    <message>
+        <source>Somebody else: draw a box …</source>
+        <translation>Qualcun altro: disegna un riquadro …</translation>
+    </message>
+    <message>
+        <source>Leave</source>
+        <translation>Lascia</translation>
+    </message>
+    <message>
+        <source>Several people are in this film. Click the athlete, or press the number.</source>
+        <translation>In questo filmato ci sono più persone. Fai clic sull&apos;atleta, o premi il numero.</translation>
     </message>
 </context>
 <context>
@@ -10153,6 +10913,26 @@ Esercizi per livello: %7.</translation>
     <message>
         <source>Languages</source>
         <translation>Lingue</translation>
+    </message>
+    <message>
+        <source>Better declined when</source>
+        <translation>Meglio rinunciare quando</translation>
+    </message>
+    <message>
+        <source>Below or above</source>
+        <translation>Sotto o sopra</translation>
+    </message>
+    <message>
+        <source>below</source>
+        <translation>sotto</translation>
+    </message>
+    <message>
+        <source>above</source>
+        <translation>sopra</translation>
+    </message>
+    <message>
+        <source>Limit</source>
+        <translation>Limite</translation>
     </message>
 </context>
 <context>
@@ -10829,6 +11609,18 @@ Esercizi per livello: %7.</translation>
     <message>
         <source>the camera&apos;s own clock</source>
         <translation>l&apos;orologio della telecamera</translation>
+    </message>
+    <message>
+        <source>turned</source>
+        <translation>ruotato</translation>
+    </message>
+    <message>
+        <source>off</source>
+        <translation>scostato</translation>
+    </message>
+    <message>
+        <source>decline it</source>
+        <translation>rinunciare</translation>
     </message>
 </context>
 <context>

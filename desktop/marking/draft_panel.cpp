@@ -17,6 +17,12 @@ DraftPanel::DraftPanel(Workbench& bench, MarkCanvas& canvas, Carrier& carrier, Q
     m_scope = new QComboBox;
     m_scope->setObjectName("draftScope");
     m_scope->setAccessibleName(tr("How much to draft"));
+    m_who = new QComboBox;
+    m_who->setObjectName("draftWho");
+    m_who->setAccessibleName(tr("Who is in the box"));
+    m_who->addItem(tr("the athlete"));
+    m_who->addItem(tr("the other person"));
+    m_who->setToolTip(tr("A second person in the same film is drafted under points of their own."));
     m_go = new QPushButton(tr("Draft it"));
     m_go->setObjectName("draftGo");
     m_go->setToolTip(tr("Find the body on every frame, forwards and backwards from here, in the background (Enter)."));
@@ -25,12 +31,14 @@ DraftPanel::DraftPanel(Workbench& bench, MarkCanvas& canvas, Carrier& carrier, Q
     auto* row = new QHBoxLayout(this);
     row->setContentsMargins(0, 0, 0, 0);
     row->addWidget(m_words, 1);
+    row->addWidget(m_who);
     row->addWidget(m_scope);
     row->addWidget(m_go);
     row->addWidget(stop);
     hide();
     connect(m_go, &QPushButton::clicked, this, &DraftPanel::go);
     connect(stop, &QPushButton::clicked, this, &DraftPanel::end);
+    connect(m_who, &QComboBox::activated, this, [this] { look(); });
     connect(&m_canvas, &MarkCanvas::boxDrawn, this, [this] { say(); });
     connect(&bench, &Workbench::frameChanged, this, [this] {
         if (m_asking)
@@ -58,6 +66,7 @@ void DraftPanel::begin() {
     if (takes > 1)
         m_scope->addItem(tr("All %1 takes of this day").arg(takes), "day");
     m_scope->setCurrentIndex(std::clamp(before, 0, m_scope->count() - 1));
+    m_who->setCurrentIndex(0);
     m_asking = true;
     m_canvas.drawBox(true);
     show();
@@ -100,8 +109,10 @@ void DraftPanel::look() {
         for (const Person& p : watcher->result())
             boxes.push_back(QRectF(p.box[0], p.box[1], p.box[2], p.box[3]) & whole);
         m_canvas.setPeople(boxes);
-        if (m_canvas.box().isEmpty() && !boxes.empty())
-            m_canvas.setBox(boxes.front());
+        // The second person is not the one who stands out most.
+        const std::size_t who = m_who->currentIndex() == 1 && boxes.size() > 1 ? 1 : 0;
+        if (m_canvas.box().isEmpty() && who < boxes.size())
+            m_canvas.setBox(boxes[who]);
         say();
     });
     watcher->setFuture(m_bench.book().jobs().run(
@@ -134,8 +145,9 @@ void DraftPanel::go() {
         first = std::min(first, FrameIndex(m_bench.frame()));
         last = std::max(last, FrameIndex(m_bench.frame()));
     }
-    m_carrier.draft(take->id, FrameIndex(m_bench.frame()), drawn, first, last);
-    if (scope == "day")
+    const bool second = m_who->currentIndex() == 1;
+    m_carrier.draft(take->id, FrameIndex(m_bench.frame()), drawn, first, last, second);
+    if (scope == "day" && !second) // nobody can tell which one it is in another film
         for (const auto& [id, other] : m_bench.data().takes)
             if (id != take->id && other.day == take->day && other.performer == take->performer)
                 m_carrier.draft(id, FrameIndex(static_cast<int>(other.times.size()) / 2), {}, FrameIndex(0),

@@ -34,7 +34,7 @@ private:
     MarkCanvas& m_canvas;
     Carrier& m_carrier;
     QLabel* m_words;
-    QComboBox* m_scope;
+    QComboBox *m_scope, *m_who;
     QPushButton* m_go;
     bool m_asking = false;
     bool m_looking = false;

@@ -3,6 +3,7 @@
 #include "casebook/pose.h"
 #include "casebook/text.h"
 #include "desktop/parts/card.h"
+#include "desktop/theme/icons.h"
 #include "desktop/theme/theme.h"
 
 #include <QHBoxLayout>
@@ -90,13 +91,13 @@ MarkingPage::MarkingPage(Workbench& bench) : m_bench(bench) {
     bar->addWidget(m_takes, 2);
     bar->addWidget(m_reps, 1);
     bar->addWidget(newRep);
+    bar->addWidget(next);
     bar->addWidget(m_play);
     auto* tools = new QHBoxLayout;
     tools->addWidget(draft);
     tools->addWidget(carry);
     tools->addWidget(propose);
     tools->addWidget(m_worst);
-    tools->addWidget(next);
     m_doubt = new QLabel;
     m_doubt->setObjectName("quiet");
     m_doubt->setToolTip(tr("Measures of this rep that lie surely inside or outside their band, of those that can be "
@@ -158,6 +159,13 @@ MarkingPage::MarkingPage(Workbench& bench) : m_bench(bench) {
     all->addLayout(left, 1);
     all->addWidget(side);
 
+    setLineIcons({{newRep, "flag"},
+                  {m_play, "play"},
+                  {next, "crosshair"},
+                  {carry, "footprints"},
+                  {draft, "person-standing"},
+                  {propose, "map-pin"},
+                  {m_worst, "triangle-alert"}});
     connect(newRep, &QPushButton::clicked, this, &MarkingPage::startRep);
     connect(next, &QPushButton::clicked, this, &MarkingPage::nextOpen);
     connect(carry, &QPushButton::clicked, this, [this] { carryRep(); });
@@ -192,6 +200,7 @@ MarkingPage::MarkingPage(Workbench& bench) : m_bench(bench) {
         else if (const Take* take = m_bench.take())
             m_player.start(static_cast<int>(1000.0 / std::max(1.0, timebaseOf(*take).fileRate().value)));
         m_play->setText(m_player.isActive() ? tr("Pause") : tr("Play"));
+        setLineIcons({{m_play, m_player.isActive() ? "pause" : "play"}});
     });
     connect(&m_player, &QTimer::timeout, this, [this] {
         const int before = m_bench.frame();

@@ -74,6 +74,22 @@ RepeatPanel::RepeatPanel(Workbench& bench) : m_bench(bench) {
     m_analyst->setObjectName("analyst");
     m_analyst->setPlaceholderText(tr("Who marks"));
     m_analyst->setAccessibleName(tr("Who marks"));
+    m_markedBy = new QLineEdit;
+    m_markedBy->setObjectName("markedBy");
+    m_markedBy->setPlaceholderText(tr("nobody in particular"));
+    m_markedBy->setAccessibleName(tr("The first marks are by"));
+    m_markedBy->setToolTip(
+        tr("Where two people mark, their numbers are compared only when it is known how much more one "
+           "reads than the other: from frames that both have marked."));
+    connect(m_markedBy, &QLineEdit::editingFinished, this, [this] {
+        const Take* take = m_bench.take();
+        const std::string by = m_markedBy->text().trimmed().toStdString();
+        if (!take || take->markedBy == by)
+            return;
+        Take changed = *take;
+        changed.markedBy = by;
+        m_bench.book().setTake(changed, tr("say who marked"));
+    });
     m_begin = new QPushButton(tr("Mark 10 frames again"));
     m_begin->setObjectName("beginRepeat");
     m_begin->setToolTip(
@@ -107,6 +123,9 @@ RepeatPanel::RepeatPanel(Workbench& bench) : m_bench(bench) {
     top->addWidget(m_analyst, 1);
     top->addWidget(m_begin);
     top->addWidget(m_stop);
+    auto* by = new QHBoxLayout;
+    by->addWidget(new QLabel(tr("The first marks are by")));
+    by->addWidget(m_markedBy, 1);
     auto* which = new QHBoxLayout;
     which->addWidget(m_first, 2);
     which->addWidget(new QLabel(tr("and")));
@@ -115,6 +134,7 @@ RepeatPanel::RepeatPanel(Workbench& bench) : m_bench(bench) {
     all->setContentsMargins(0, 0, 0, 0);
     all->setSpacing(5);
     all->addWidget(m_words);
+    all->addLayout(by);
     all->addLayout(top);
     all->addLayout(which);
     all->addWidget(m_sigma);
@@ -134,7 +154,7 @@ RepeatPanel::RepeatPanel(Workbench& bench) : m_bench(bench) {
                               item->data(Qt::UserRole + 1).toString());
     });
     connect(&bench.book(), &Casebook::changed, this, [this](const ChangeSet& c) {
-        if (c.repeats)
+        if (c.repeats || !c.takes.empty())
             refresh();
     });
     connect(&bench, &Workbench::selectionChanged, this, [this] {
@@ -209,6 +229,9 @@ void RepeatPanel::refresh() {
     m_begin->setVisible(!m_running);
     m_analyst->setVisible(!m_running);
     m_stop->setVisible(m_running != 0);
+    if (!m_markedBy->hasFocus() || !take)
+        m_markedBy->setText(take ? q(take->markedBy) : QString());
+    m_markedBy->setEnabled(take);
     bool open = false;
     QVariant a = m_first->currentData(), b = m_second->currentData();
     m_first->clear();

@@ -50,7 +50,7 @@ private:
     Workbench& m_bench;
     Id m_running = 0;
     QLabel* m_words;
-    QLineEdit* m_analyst;
+    QLineEdit *m_analyst, *m_markedBy;
     QPushButton* m_begin;
     QPushButton* m_stop;
     QComboBox* m_first;

@@ -128,17 +128,11 @@ void ExportDialog::writeTo(const QString& file) {
     });
     row->start([this, snapshot = m_bench.snapshot(), clips = wanted(),
                 file](const JobProgress& progress) -> std::function<void()> {
-        QString words;
-        for (std::size_t i = 0; i < clips.size() && words.isEmpty(); ++i) {
-            QString name = file;
-            if (clips.size() > 1)
-                name.insert(name.size() - 4, QString("-%1").arg(i + 1));
-            const auto done = writeClip(snapshot->filmed(), clips[i], name.toStdString(), [&](double share) {
-                return progress({}, (static_cast<double>(i) + share) / static_cast<double>(clips.size()));
-            });
-            if (!done)
-                words = q(done.error().text());
-        }
+        const auto done = writeClips(snapshot->filmed(), clips, file.toStdString(),
+                                     [&](double share) { return progress({}, share); });
+        QString words = done ? QString() : q(done.error().text());
+        if (!done && clips.size() > 1)
+            words += ' ' + tr("Written to the same name again it goes on where it was.");
         return [this, words, n = clips.size(), file] {
             m_state->setText(!words.isEmpty() ? words
                              : n == 1         ? tr("Written: %1.").arg(QFileInfo(file).fileName())

@@ -3,6 +3,7 @@
 #include "casebook/text.h"
 #include "desktop/mirror/export_dialog.h"
 #include "desktop/parts/card.h"
+#include "desktop/theme/icons.h"
 
 #include <QGridLayout>
 #include <QHBoxLayout>
@@ -89,6 +90,7 @@ MirrorPage::MirrorPage(Workbench& bench) : m_bench(bench) {
             showChosen();
         }
     });
+    setLineIcons({{m_boardButton, "columns-3"}, {m_movingButton, "film"}, {m_traceButton, "layers"}});
     connect(m_boardButton, &QPushButton::clicked, this, [this] { showWay(board); });
     connect(m_movingButton, &QPushButton::clicked, this, [this] { showWay(inMotion); });
     connect(m_traceButton, &QPushButton::clicked, this, [this] { showWay(onOnePicture); });
@@ -146,6 +148,14 @@ QWidget* MirrorPage::makeMoving() {
         transport->addWidget(w, place / 3, place % 3);
         ++place;
     }
+    setLineIcons({{m_play, "play"},
+                  {m_clock, "clock"},
+                  {m_ghost, "ghost"},
+                  {m_loop, "repeat"},
+                  {m_back, "rewind"},
+                  {m_angles, "camera"},
+                  {clip, "scissors"},
+                  {m_curvesButton, "chart-spline"}});
     connect(m_loop, &QPushButton::clicked, this, [this](bool on) { m_moving->setLoop(on); });
     connect(m_back, &QPushButton::clicked, this,
             [this](bool on) { m_moving->setSpeed(std::abs(m_moving->speed()) * (on ? -1.0 : 1.0)); });
@@ -186,6 +196,7 @@ QWidget* MirrorPage::makeMoving() {
 
 void MirrorPage::sayState() {
     m_play->setText(m_moving->playing() ? tr("Pause") : tr("Play"));
+    setLineIcons({{m_play, m_moving->playing() ? "pause" : "play"}});
     m_clock->setText(m_moving->byClock() ? tr("By the clock") : tr("By the movement"));
     m_ghost->setChecked(m_moving->ghost() > 0.0);
     m_loop->setChecked(m_moving->loops());

@@ -1,6 +1,7 @@
 #include "desktop/mirror/trace_view.h"
 
 #include "casebook/text.h"
+#include "core/motion/landmark.h"
 #include "desktop/parts/card.h"
 #include "desktop/theme/theme.h"
 
@@ -128,7 +129,7 @@ void MirrorTrace::fillPoints() {
             motion != m_bench.analysis().motions.end())
             for (const auto& [name, track] : motion->second->tracks())
                 if (kindOf(name) != PointKind::scene) {
-                    auto* item = new QListWidgetItem(q(name).replace('_', ' '), m_points);
+                    auto* item = new QListWidgetItem(q(spoken(name)), m_points);
                     item->setData(Qt::UserRole, q(name));
                     item->setFlags(Qt::ItemIsEnabled | Qt::ItemIsUserCheckable | Qt::ItemIsSelectable);
                     item->setCheckState(Qt::Unchecked);

@@ -187,6 +187,7 @@ void PracticePage::hear(Chime chime) {
 }
 
 void PracticePage::verdict(bool good) {
+    m_lookingAt = -1;
     if (!drill())
         return;
     if (mode() == Mode::both && !m_athlete) {
@@ -299,6 +300,18 @@ void PracticePage::giveReason(int index) {
     refresh();
 }
 
+// The film of the rep before, or after, the one that was looked at; those without a film are passed over.
+void PracticePage::lookBack(int by) {
+    const Block* b = block();
+    const int n = b ? static_cast<int>(b->reps.size()) : 0;
+    for (int i = (m_lookingAt < 0 || m_lookingAt > n ? n : m_lookingAt) + by; i >= 0 && i < n; i += by)
+        if (!b->reps[static_cast<std::size_t>(i)].clip.empty()) {
+            m_lookingAt = i;
+            emit m_dots->clicked(i);
+            return;
+        }
+}
+
 void PracticePage::keyPressEvent(QKeyEvent* e) {
     if (e->modifiers() & Qt::ControlModifier) {
         QWidget::keyPressEvent(e);
@@ -336,9 +349,18 @@ void PracticePage::keyPressEvent(QKeyEvent* e) {
         if (m_camera->isChecked())
             m_screen->playAgain();
         break;
+    case Qt::Key_Left:
+        lookBack(-1);
+        break;
+    case Qt::Key_Right:
+        lookBack(1);
+        break;
     case Qt::Key_M:
         if (m_camera->isChecked())
             readRep();
+        break;
+    case Qt::Key_V:
+        m_spoken->toggle();
         break;
     case Qt::Key_Plus:
         m_beats->setValue(m_beats->value() + 1);
@@ -375,6 +397,9 @@ void PracticePage::refresh() {
     if (current)
         for (const auto& r : current->reps)
             (r.good() ? good : bad) += 1;
+    m_spoken->setFile(current ? m_bench.book().library().practiceClips(m_bench.data().id) /
+                                    ("note-" + std::to_string(current->id) + ".wav")
+                              : std::filesystem::path());
     m_dots->show(current ? current->reps : std::vector<PractisedRep>());
     m_count->setText(good + bad == 0 ? tr("first rep") : tr("%1 of %2 good").arg(good).arg(good + bad));
     // The gate looks at this block and the newest one before it.

@@ -6,6 +6,7 @@
 #include "desktop/practice/metronome.h"
 #include "desktop/practice/rep_screen.h"
 #include "desktop/practice/sounds.h"
+#include "desktop/practice/spoken_note.h"
 #include "desktop/workbench/drill_card.h"
 #include "desktop/workbench/rep_dots.h"
 #include "desktop/workbench/right_and_wrong.h"
@@ -49,6 +50,7 @@ private:
     void fillToday();
     void newBlock();
     void takeBack();
+    void lookBack(int by);
     void repSeen();
     void readRep();
     void repRead(const std::string& clip, bool good);
@@ -72,6 +74,8 @@ private:
     QComboBox* m_mode;
     QDateEdit* m_day;
     QLineEdit* m_note;
+    SpokenNote* m_spoken;
+    int m_lookingAt = -1; ///< the rep whose film was played last by key; −1 = none
     QComboBox* m_cues;    ///< editable: the cue that this block is done with
     std::string m_cuesOf; ///< the drill that they are of
     QComboBox* m_pattern;

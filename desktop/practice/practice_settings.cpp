@@ -40,6 +40,8 @@ QWidget* PracticePage::makeSettings() {
     m_note->setObjectName("practiceNote");
     m_note->setPlaceholderText(tr("a note on this block"));
     m_note->setAccessibleName(tr("Note"));
+    m_spoken = new SpokenNote(m_sounds);
+    connect(m_spoken, &SpokenNote::done, this, [this] { setFocus(); });
     auto* alone = new QPushButton(tr("A day on your own …"));
     alone->setObjectName("ownDay");
     alone->setToolTip(tr("What you did without a coach, on one page; it counts as practice."));
@@ -125,6 +127,7 @@ QWidget* PracticePage::makeSettings() {
     third->addWidget(m_tempo);
     third->addWidget(m_pattern, 1);
     third->addWidget(m_beats);
+    third->addWidget(m_spoken);
     card->body()->addLayout(first);
     card->body()->addLayout(second);
     card->body()->addLayout(third);

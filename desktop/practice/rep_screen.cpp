@@ -2,6 +2,7 @@
 
 #include "casebook/film_verdicts.h"
 #include "casebook/text.h"
+#include "core/motion/rep_finder.h"
 #include "desktop/theme/theme.h"
 #include "handover/words.h"
 #include "reading/read_rep.h"
@@ -30,6 +31,16 @@ RepScreen::RepScreen(Workbench& bench, CameraMakers cameras, QWidget* parent)
     m_which->setFocusPolicy(Qt::ClickFocus);
     for (const auto& [name, make] : m_makers)
         m_which->addItem(name);
+    m_cut = new QComboBox(this);
+    m_cut->setObjectName("practiceCut");
+    m_cut->setAccessibleName(tr("How a rep is cut"));
+    m_cut->setFocusPolicy(Qt::ClickFocus);
+    m_cut->addItems({tr("by movement"), tr("by sound")});
+    m_cut->setItemData(0, tr("What moves between two rests is a rep."), Qt::ToolTipRole);
+    m_cut->setItemData(
+        1, tr("A strike that is heard (a ball, a foot, a clap) makes a rep: two seconds before it, one after."),
+        Qt::ToolTipRole);
+    connect(m_cut, &QComboBox::activated, this, [this](int how) { listen(how == 1 && running()); });
     m_words = new QLabel(this);
     m_words->setObjectName("quiet");
     m_words->setWordWrap(true);
@@ -43,6 +54,7 @@ RepScreen::RepScreen(Workbench& bench, CameraMakers cameras, QWidget* parent)
     connect(m_read, &QPushButton::clicked, this, &RepScreen::readWanted);
     auto* top = new QHBoxLayout;
     top->addWidget(m_which);
+    top->addWidget(m_cut);
     top->addStretch();
     top->addWidget(m_read);
     all->addLayout(top);
@@ -97,12 +109,47 @@ void RepScreen::start() {
     m_camera = std::make_unique<RepCamera>(m_makers[static_cast<std::size_t>(i)].second(), back);
     m_words->setText(tr("Each rep is cut out when the stillness after it has lasted, and shown once more. It stays on "
                         "this computer. Ask before filming; a minor's guardian too."));
+    listen(m_cut->currentIndex() == 1);
     emit switched(true);
+}
+
+// A strike as soon as it has been heard: the sound of the last seconds is looked through with each new piece of it.
+void RepScreen::listen(bool on) {
+    constexpr double kMemory = 3.0, kApart = 0.5; // s
+    constexpr int kCoarser = 4;                   // strikes are told at a quarter of the rate
+    m_ear.reset();
+    if (m_camera)
+        m_camera->cutBySound(on);
+    if (!on)
+        return;
+    m_heard = {};
+    m_heard.rate = Voice::kRate / kCoarser;
+    m_heardUntil = 0.0;
+    m_lastStrike = -1.0;
+    m_ear = Voice::open(Voice::names().front());
+    connect(m_ear.get(), &Voice::heard, this, [this](const std::vector<float>& samples) {
+        for (std::size_t i = 0; i + kCoarser <= samples.size(); i += kCoarser)
+            m_heard.samples.push_back((samples[i] + samples[i + 1] + samples[i + 2] + samples[i + 3]) / 4.0f);
+        m_heardUntil += static_cast<double>(samples.size()) / Voice::kRate;
+        const auto most = static_cast<std::size_t>(kMemory * m_heard.rate);
+        if (m_heard.samples.size() > most)
+            m_heard.samples.erase(m_heard.samples.begin(), m_heard.samples.end() - static_cast<std::ptrdiff_t>(most));
+        const double begin = m_heardUntil - static_cast<double>(m_heard.samples.size()) / m_heard.rate;
+        for (const double at : strikes(m_heard, kApart))
+            if (begin + at > m_lastStrike + kApart) {
+                m_lastStrike = begin + at;
+                if (m_camera)
+                    m_camera->struck(m_heardUntil - m_lastStrike);
+            }
+    });
+    connect(m_ear.get(), &Voice::failed, this, [this](const QString& why) { m_words->setText(why); });
+    m_ear->start();
 }
 
 void RepScreen::stop() {
     if (!m_camera)
         return;
+    m_ear.reset();
     m_camera.reset();
     m_picture = {};
     m_play.stop();
@@ -171,13 +218,15 @@ void RepScreen::readLast(const std::vector<std::pair<std::string, Band>>& measur
             m_words->setText(tr("This rep could not be measured: %1").arg(q(value.error().text())));
             return;
         }
-        const BlueprintMeasure& measure = *m_bench.blueprint().measure(value->measure);
+        const BlueprintMeasure* measure = m_bench.blueprint().measure(value->measure);
         const auto asked =
             std::find_if(measures.begin(), measures.end(), [&](const auto& m) { return m.first == value->measure; });
+        if (!measure || asked == measures.end()) // another version of the technique by now
+            return;
         const MachineVerdict verdict = machineVerdict(asked->second, value->value, value->u);
         m_words->setText(tr("%1: %2, %3. A draft: it counts for nothing, your verdict does.")
-                             .arg(q(measure.definition.name), q(valueWords(measure.definition, value->value, value->u)),
-                                  q(verdict.words)));
+                             .arg(q(measure->definition.name),
+                                  q(valueWords(measure->definition, value->value, value->u)), q(verdict.words)));
         emit read(clip, verdict.good());
     });
     watcher->setFuture(m_bench.book().jobs().runTelling<Result<MeasureValue>>(

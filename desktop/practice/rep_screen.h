@@ -2,7 +2,9 @@
 /// \file
 /// The camera beside practice: now, and after each rep that rep once more.
 
+#include "core/motion/sync.h"
 #include "desktop/workbench/cameras.h"
+#include "desktop/workbench/voice.h"
 #include "desktop/workbench/workbench.h"
 #include "footage/rep_camera.h"
 
@@ -59,6 +61,7 @@ protected:
 
 private:
     void seen(std::vector<LivePicture> pictures);
+    void listen(bool on);
     void play(std::vector<LivePicture> pictures, const QString& title);
     void showNow();
 
@@ -66,6 +69,7 @@ private:
     CameraMakers m_makers;
     std::filesystem::path m_folder;
     QComboBox* m_which;
+    QComboBox* m_cut; ///< by movement, by sound
     QPushButton* m_read;
     QLabel* m_words;
     QString m_title;
@@ -76,8 +80,12 @@ private:
     bool m_reading = false;
     int m_reps = 0; ///< since the camera was started
     QTimer m_play;
-    QElapsedTimer m_clock; ///< of what is played
-    QElapsedTimer m_since; ///< since the last rep was seen
+    QElapsedTimer m_clock;        ///< of what is played
+    QElapsedTimer m_since;        ///< since the last rep was seen
+    std::unique_ptr<Voice> m_ear; ///< while reps are cut by sound
+    Sound m_heard;                ///< its last seconds
+    double m_heardUntil = 0.0;    ///< s since it began to listen
+    double m_lastStrike = -1.0;   ///< on that clock
     std::unique_ptr<RepCamera> m_camera;
 };
 

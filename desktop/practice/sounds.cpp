@@ -55,17 +55,21 @@ bool Sounds::canSpeak() {
 }
 
 void Sounds::play(Chime chime) {
+    play(chimeOf(chime, kRate), kRate);
+}
+
+void Sounds::play(const std::vector<float>& samples, double rate) {
     ++m_played;
     const QAudioDevice device = QMediaDevices::defaultAudioOutput();
     if (device.isNull())
         return;
     QByteArray bytes;
-    for (const float v : chimeOf(chime, kRate)) {
-        const auto sample = static_cast<qint16>(std::lround(32767.0f * v));
+    for (const float v : samples) {
+        const auto sample = static_cast<qint16>(std::lround(32767.0f * std::clamp(v, -1.0f, 1.0f)));
         bytes.append(reinterpret_cast<const char*>(&sample), sizeof sample);
     }
     QAudioFormat format;
-    format.setSampleRate(static_cast<int>(kRate));
+    format.setSampleRate(static_cast<int>(rate));
     format.setChannelCount(1);
     format.setSampleFormat(QAudioFormat::Int16);
     m_sink.reset();

@@ -30,6 +30,8 @@ public:
     explicit Sounds(QObject* parent = nullptr);
     ~Sounds() override;
     void play(Chime chime);
+    /// Samples −1..1 at \p rate Hz; what was playing ends.
+    void play(const std::vector<float>& samples, double rate);
     /// Cuts off what is being said.
     void say(const QString& words);
     /// Is there a speech engine on this computer: speech-dispatcher, eSpeak NG or Flite?

@@ -6,7 +6,9 @@
 #include "casebook/planner.h"
 #include "casebook/shipped.h"
 #include "casebook/text.h"
+#include "core/programme/support.h"
 #include "desktop/programme/own_drill_dialog.h"
+#include "desktop/theme/icons.h"
 #include "desktop/theme/language.h"
 #include "desktop/theme/theme.h"
 
@@ -49,6 +51,7 @@ ProgrammePage::ProgrammePage(Workbench& bench) : m_bench(bench) {
     m_anew->setObjectName("planAnew");
     m_anew->setToolTip(tr("What is locked, moved or done stays; the rest may change, as little as possible."));
     auto* hours = new QPushButton(tr("Calendar"));
+    setLineIcons({{hours, "calendar"}});
     hours->setObjectName("planCalendarFile");
     auto* files = new QMenu(hours);
     files->addAction(tr("Busy hours and competitions from a file …"), this, [this] {
@@ -79,6 +82,7 @@ ProgrammePage::ProgrammePage(Workbench& bench) : m_bench(bench) {
     bar->addWidget(m_weeks);
     bar->addWidget(hours);
     auto* own = new QPushButton(tr("Own drill …"));
+    setLineIcons({{own, "plus"}});
     own->setObjectName("ownDrillButton");
     own->setToolTip(tr("A drill of yours, for every case of this technique in this library."));
     connect(own, &QPushButton::clicked, this, [this] { editOwnDrill({}); });
@@ -140,6 +144,7 @@ ProgrammePage::ProgrammePage(Workbench& bench) : m_bench(bench) {
             lay({m_bench.book().today(), lastDay(), tr("change how often"), gesture, true});
     });
     connect(m_weeks, &QComboBox::activated, this, &ProgrammePage::refresh);
+    setLineIcons({{m_keep, "save"}, {m_anew, "refresh-cw"}});
     connect(m_keep, &QPushButton::clicked, this, [this] { acceptProposal(++m_gesture); });
     connect(m_anew, &QPushButton::clicked, this, [this] {
         lay({m_bench.book().today(), lastDay(), tr("lay the plan anew"), ++m_gesture, true});
@@ -495,8 +500,13 @@ void ProgrammePage::showRules() {
     if (!breaches.empty() && stands()) {
         m_breach = breaches.front();
         m_way = wayOutOf(m_bench.blueprint(), in, plan, *m_breach);
+        const Breach clash = smallestClash(m_bench.blueprint(), in, plan, *m_breach);
+        QStringList named; // one alone is in the words already
+        for (const auto i : clash.blocks)
+            if (clash.blocks.size() > 1)
+                named << tr("%1 on %2").arg(q(workName(m_bench.blueprint(), plan[i].drill)), q(dayWords(plan[i].day)));
         m_words->setText(
-            q(m_breach->words) + ". " +
+            q(clash.words) + (named.isEmpty() ? QString() : ": " + named.join(", ")) + ". " +
             (breaches.size() > 1
                  ? counted(static_cast<qsizetype>(breaches.size()) - 1, tr("more clash"), tr("more clashes")) + "."
                  : QString()));

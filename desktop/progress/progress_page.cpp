@@ -31,6 +31,8 @@ ProgressPage::ProgressPage(Workbench& bench) : m_bench(bench) {
     m_pictures->addWidget(m_speed);
     m_cues = new CueChart;
     m_pictures->addWidget(m_cues);
+    m_felt = new FeltChart;
+    m_pictures->addWidget(m_felt);
     m_before = new BeforeAfter(bench);
     m_more = new Card(tr("What went with it"));
     auto* bar = new QGridLayout;
@@ -99,6 +101,7 @@ void ProgressPage::refresh() {
     enum Question { moved, breaks, atSpeed, feeling, whichCue, practised };
     m_pictures->setCurrentWidget(m_question == breaks     ? static_cast<QWidget*>(m_breaks)
                                  : m_question == atSpeed  ? static_cast<QWidget*>(m_speed)
+                                 : m_question == feeling  ? static_cast<QWidget*>(m_felt)
                                  : m_question == whichCue ? static_cast<QWidget*>(m_cues)
                                                           : m_chart);
     std::string answer;
@@ -116,6 +119,7 @@ void ProgressPage::refresh() {
         break;
     case feeling:
         answer = feelingWords(m_bench.data(), b, a);
+        m_felt->show(feltRows());
         break;
     case whichCue: {
         const auto trial = cueTrial(m_bench.data(), b);
@@ -129,14 +133,26 @@ void ProgressPage::refresh() {
         break;
     default:
         if (trend)
-            for (const auto& words :
-                 {movedWords(b, *trend), againstBestWords(b, *trend), keptWords(m_bench.data(), b, *trend),
-                  transferredWords(*trend), goalWords(b, m_bench.data().brief.aim, *trend)})
+            for (const auto& words : {movedWords(b, *trend), analystWords(b, *trend), againstBestWords(b, *trend),
+                                      keptWords(m_bench.data(), b, *trend), transferredWords(*trend),
+                                      goalWords(b, m_bench.data().brief.aim, *trend)})
                 answer += words.empty() ? "" : (answer.empty() ? "" : " ") + words;
     }
     m_answer->setText(answer.empty() ? tr("Findings give the focus first; each later film adds a point here.")
                                      : q(answer));
     fillMore(trend);
+}
+
+std::vector<FeltChart::Row> ProgressPage::feltRows() const {
+    std::vector<FeltChart::Row> out;
+    for (const auto& g : m_bench.analysis().guesses)
+        if (const BlueprintMeasure* m = m_bench.blueprint().measure(g.guess.measure)) {
+            auto over = feltOverTime(m_bench.data(), m_bench.analysis(), g.guess.measure);
+            if (over.empty() && g.perception) // of no known day: what stands now
+                over.push_back({m_bench.book().today(), *g.perception});
+            out.push_back({m->definition, std::move(over)});
+        }
+    return out;
 }
 
 void ProgressPage::fillMore(const FocusTrend* trend) {

@@ -73,6 +73,27 @@ private:
     std::string m_measure;
 };
 
+/// What was felt against what was filmed, guess by guess: a hollow mark, a filled one with its error, and the gap
+/// between them.
+class FeltChart : public PointChart {
+    Q_OBJECT
+public:
+    explicit FeltChart(QWidget* parent = nullptr) : PointChart(parent) { setAccessibleName(tr("Felt and filmed")); }
+    struct Row {
+        MeasureDefinition measure;
+        std::vector<DatedPerception> guesses;
+    };
+    void show(std::vector<Row> rows);
+    [[nodiscard]] QSize minimumSizeHint() const override { return {420, 220}; }
+
+protected:
+    void paintEvent(QPaintEvent*) override;
+    [[nodiscard]] QString wordsOf(std::size_t index) const override;
+
+private:
+    std::vector<Row> m_rows;
+};
+
 /// Each rep's measure against its speed, the line through them, and where it leaves the band.
 class SpeedChart : public PointChart {
     Q_OBJECT
@@ -125,6 +146,7 @@ public:
 
 private:
     void refresh();
+    [[nodiscard]] std::vector<FeltChart::Row> feltRows() const;
     void fillMore(const FocusTrend* trend);
     Workbench& m_bench;
     StoryLine* m_story;
@@ -134,6 +156,7 @@ private:
     BreakChart* m_breaks;
     SpeedChart* m_speed;
     CueChart* m_cues;
+    FeltChart* m_felt;
     QStackedWidget* m_pictures;
     BeforeAfter* m_before;
     Card* m_more;

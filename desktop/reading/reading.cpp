@@ -1,6 +1,8 @@
 #include "desktop/reading/reading.h"
 
 #include "casebook/text.h"
+#include "footage/film.h"
+#include "handover/pictures.h"
 #include "intake/find_body.h"
 #include "reading/read_take.h"
 
@@ -17,6 +19,29 @@ struct Cut {
     std::vector<Rep> reps;
     std::optional<Facing> facing;
 };
+
+// Who is in the film, and where there is a choice, what to choose from.
+struct SeenPeople {
+    Result<Somebody> somebody;
+    WhoIsIt who;
+};
+SeenPeople peopleIn(const std::filesystem::path& film, const std::filesystem::path& detector,
+                    const std::filesystem::path& index) {
+    SeenPeople out{somebodyIn(film, detector, index), {}};
+    if (!out.somebody || out.somebody->asLarge < 2)
+        return out;
+    out.who.frame = out.somebody->frame;
+    for (const Person& p : out.somebody->people)
+        out.who.boxes.emplace_back(p.box[0], p.box[1], p.box[2], p.box[3]);
+    std::stable_sort(out.who.boxes.begin(), out.who.boxes.end(),
+                     [](const QRectF& a, const QRectF& b) { return a.height() > b.height(); });
+    Film::Options options;
+    options.indexFolder = index;
+    if (const auto opened = Film::open(film, options))
+        if (auto picture = (*opened)->frame(out.who.frame))
+            out.who.picture = imageOf(std::move(*picture));
+    return out;
+}
 
 } // namespace
 
@@ -96,26 +121,36 @@ void FirstReader::lookForPeople() {
         return;
     }
     const Take& take = m_bench.data().takes.at(m_take);
-    auto* watcher = new QFutureWatcher<Result<Somebody>>(this);
+    auto* watcher = new QFutureWatcher<SeenPeople>(this);
     connect(watcher, &QFutureWatcherBase::finished, this, [this, watcher, id = m_take] {
         watcher->deleteLater();
         if (id != m_take)
             return;
-        const auto somebody = watcher->result();
+        auto [somebody, who] = watcher->result();
         if (!somebody) {
             emit failed(q(somebody.error().text()));
             next();
         } else if (somebody->asLarge > 1) {
-            m_take = 0;
-            m_waiting.clear();
-            emit whoIsIt(id, somebody->frame);
+            who.take = id;
+            emit whoIsIt(who);
         } else {
             draft(*somebody);
         }
     });
     watcher->setFuture(m_bench.book().jobs().run(
         [film = m_bench.filmPath(take).toStdString(), detector = *detector,
-         index = m_bench.book().library().indexFolder()] { return somebodyIn(film, detector, index); }));
+         index = m_bench.book().library().indexFolder()] { return peopleIn(film, detector, index); }));
+}
+
+void FirstReader::choose(const WhoIsIt& who, const QRectF& box) {
+    if (who.take != m_take || !m_bench.data().takes.contains(m_take)) // taken away meanwhile
+        return next();
+    draft({who.frame, {box.x(), box.y(), box.width(), box.height()}, 1});
+}
+
+void FirstReader::leave() {
+    m_waiting.clear();
+    next(); // what was read before has something to say
 }
 
 void FirstReader::draft(const Somebody& somebody) {

@@ -6,11 +6,21 @@
 #include "desktop/workbench/carrier.h"
 #include "intake/find_body.h"
 
+#include <QImage>
 #include <QObject>
+#include <QRectF>
 
 #include <deque>
 
 namespace riflesso {
+
+/// Several people are in a film: one of its frames, and where they stand on it, the tallest first. px.
+struct WhoIsIt {
+    Id take = 0;
+    FrameIndex frame;
+    std::vector<QRectF> boxes;
+    QImage picture;
+};
 
 /// Interface thread. Drafts the body (which can be cancelled and goes on later where it was), puts the direction right,
 /// cuts the reps from the skeleton with their key positions proposed, waits for the measures and says what came of it.
@@ -24,13 +34,17 @@ public:
     /// All takes of this one's day and performer.
     void readDay(Id take);
     [[nodiscard]] bool running() const { return m_take != 0; }
+    /// The answer to whoIsIt(): reading goes on with the body in this box, and with the takes that wait.
+    void choose(const WhoIsIt& who, const QRectF& box);
+    /// No answer: this take and those that wait are left alone.
+    void leave();
 
 signals:
     void failed(const QString& message);
     /// In words, with the looks that would decide most.
     void done(const QString& words);
-    /// Several people are in the film: the athlete has to be chosen.
-    void whoIsIt(riflesso::Id take, riflesso::FrameIndex frame);
+    /// The athlete has to be chosen; reading waits for choose() or leave().
+    void whoIsIt(const riflesso::WhoIsIt& who);
 
 private:
     void next();

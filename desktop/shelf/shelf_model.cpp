@@ -4,9 +4,11 @@
 
 #include <QDate>
 #include <QLocale>
+#include <QtConcurrent/QtConcurrentMap>
 
 #include <algorithm>
 #include <map>
+#include <numeric>
 
 namespace riflesso {
 
@@ -50,17 +52,27 @@ QString ShelfAthlete::when(Day today) const {
 void ShelfModel::fill(const std::vector<AthleteSummary>& athletes,
                       const std::function<QString(const std::string&)>& techniqueName) {
     std::map<std::string, QString> techniques;
+    // What each card says, read by all cores: it is most of the work with thousands of cases.
+    std::vector<std::vector<CaseCard>> cards(athletes.size());
+    std::vector<std::size_t> numbers(athletes.size());
+    std::iota(numbers.begin(), numbers.end(), std::size_t(0));
+    QtConcurrent::blockingMap(numbers, [&](std::size_t i) {
+        for (const auto& c : athletes[i].cases)
+            cards[i].push_back(cardFromJson(c.card));
+    });
     beginResetModel();
     m_all.clear();
     m_all.reserve(athletes.size());
-    for (const auto& a : athletes) {
+    for (std::size_t i = 0; i < athletes.size(); ++i) {
+        const AthleteSummary& a = athletes[i];
         ShelfAthlete s{a.id, a.athlete, {}, {}};
         QStringList words{s.name(), q(a.athlete.squad)};
-        for (const auto& c : a.cases) {
+        for (std::size_t k = 0; k < a.cases.size(); ++k) {
+            const auto& c = a.cases[k];
             const auto [name, fresh] = techniques.try_emplace(c.blueprintId);
             if (fresh)
                 name->second = techniqueName(c.blueprintId);
-            s.cases.push_back({c.id, name->second, cardFromJson(c.card), c.blueprintId});
+            s.cases.push_back({c.id, name->second, std::move(cards[i][k]), c.blueprintId});
             words << name->second << q(s.cases.back().card.focus) << q(s.cases.back().card.next);
         }
         std::stable_sort(s.cases.begin(), s.cases.end(),
@@ -69,15 +81,25 @@ void ShelfModel::fill(const std::vector<AthleteSummary>& athletes,
         m_all.push_back(std::move(s));
     }
     // Who needs the coach comes first; among equals who was filmed last, since that is what people speak about.
-    const auto filmed = [](const ShelfAthlete& a) {
-        std::string newest;
-        for (const auto& c : a.cases)
-            newest = std::max(newest, c.card.filmed);
-        return newest;
+    struct Place {
+        bool needsCoach;
+        std::string filmed;
+        std::size_t index;
     };
-    std::stable_sort(m_all.begin(), m_all.end(), [&](const ShelfAthlete& a, const ShelfAthlete& b) {
-        return a.needsCoach() != b.needsCoach() ? a.needsCoach() : filmed(a) > filmed(b);
+    std::vector<Place> order;
+    for (std::size_t i = 0; i < m_all.size(); ++i) {
+        order.push_back({m_all[i].needsCoach(), {}, i});
+        for (const auto& c : m_all[i].cases)
+            order.back().filmed = std::max(order.back().filmed, c.card.filmed);
+    }
+    std::stable_sort(order.begin(), order.end(), [](const Place& a, const Place& b) {
+        return a.needsCoach != b.needsCoach ? a.needsCoach : a.filmed > b.filmed;
     });
+    std::vector<ShelfAthlete> sorted;
+    sorted.reserve(m_all.size());
+    for (const Place& p : order)
+        sorted.push_back(std::move(m_all[p.index]));
+    m_all = std::move(sorted);
     refresh();
     endResetModel();
 }

@@ -5,6 +5,7 @@
 #include "desktop/parts/card.h"
 #include "desktop/parts/frame_service.h"
 #include "desktop/shelf/card_delegate.h"
+#include "desktop/theme/icons.h"
 #include "desktop/theme/language.h"
 #include "desktop/theme/theme.h"
 #include "footage/film.h"
@@ -160,6 +161,7 @@ ShelfPage::ShelfPage(std::shared_ptr<Library> library, Day today) : m_library(st
     m_search->installEventFilter(this);
     m_cards->installEventFilter(this);
     connect(m_tabs, &QTabBar::currentChanged, this, &ShelfPage::chooseTab);
+    setLineIcons({{add, "user-plus"}, {m_squad, "users"}, {undo, "undo-2"}});
     connect(add, &QPushButton::clicked, this, [this] { newAthlete(); });
     connect(m_squad, &QPushButton::clicked, this, [this] { showSquad(); });
     connect(undo, &QPushButton::clicked, this, &ShelfPage::undoDelete);

@@ -5,6 +5,7 @@
 #include "desktop/mirror/mirror_page.h"
 #include "desktop/programme/programme_page.h"
 #include "desktop/progress/progress_page.h"
+#include "desktop/reading/who_dialog.h"
 
 #include <QHBoxLayout>
 #include <QVBoxLayout>
@@ -15,20 +16,13 @@ CaseView::CaseView(std::unique_ptr<Casebook> book) : m_bench(std::move(book)) {
     m_strip = new CaseStrip(m_bench);
     m_path = new PathStrip(m_bench);
     m_pages = new Pages;
-    m_footage = new FootagePage(m_bench);
-    m_marking = new MarkingPage(m_bench);
-    m_handover = new HandoverPage(m_bench);
-    QWidget* pages[] = {new BriefPage(m_bench),
-                        m_footage,
-                        m_marking,
-                        new MirrorPage(m_bench),
-                        new FindingsPage(m_bench),
-                        new ProgrammePage(m_bench),
-                        new PracticePage(m_bench),
-                        new ProgressPage(m_bench),
-                        m_handover};
-    for (QWidget* p : pages)
-        m_pages->addWidget(p);
+    for (int i = 0; i < kWorkspaces; ++i) {
+        auto* place = new QWidget;
+        auto* room = new QVBoxLayout(place);
+        room->setContentsMargins(0, 0, 0, 0);
+        m_pages->addWidget(place);
+    }
+    m_marking = static_cast<MarkingPage*>(made(Workspace::marking)); // it carries, whichever page is shown
 
     m_error = new QFrame;
     m_error->setObjectName("card");
@@ -68,18 +62,20 @@ CaseView::CaseView(std::unique_ptr<Casebook> book) : m_bench(std::move(book)) {
     connect(findings, &QPushButton::clicked, this, [this] { show(Workspace::findings); });
     connect(put, &QPushButton::clicked, m_read, &QWidget::hide);
     connect(m_reading, &FirstReader::failed, this, &CaseView::showError);
-    connect(m_reading, &FirstReader::whoIsIt, this, [this](Id take, FrameIndex frame) {
-        m_bench.selectTake(take);
-        m_bench.setFrame(frame.value);
-        show(Workspace::marking);
-        m_marking->draft()->begin();
-        emit said(tr("Several people are in this film. Click the athlete, press Enter, and read it again when the "
-                     "draft is there."));
-    });
-    connect(m_footage, &FootagePage::readWanted, this, [this](Id take, bool day) {
-        m_read->hide();
-        show(Workspace::marking); // where the body appears
-        day ? m_reading->readDay(take) : m_reading->read(take);
+    connect(m_reading, &FirstReader::whoIsIt, this, [this](const WhoIsIt& who) {
+        auto* dialog = new WhoDialog(who, this);
+        dialog->setAttribute(Qt::WA_DeleteOnClose);
+        connect(dialog, &WhoDialog::chosen, this, [this, who](const QRectF& box) { m_reading->choose(who, box); });
+        connect(dialog, &QDialog::rejected, m_reading, &FirstReader::leave);
+        connect(dialog, &WhoDialog::byHand, this, [this, who] {
+            m_reading->leave();
+            m_bench.selectTake(who.take);
+            m_bench.setFrame(who.frame.value);
+            show(Workspace::marking);
+            m_marking->draft()->begin();
+            emit said(tr("Draw a box round the athlete, press Enter, and read it again when the draft is there."));
+        });
+        dialog->open();
     });
 
     auto* all = new QVBoxLayout(this);
@@ -99,12 +95,8 @@ CaseView::CaseView(std::unique_ptr<Casebook> book) : m_bench(std::move(book)) {
     connect(m_path, &PathStrip::chosen, this, &CaseView::show);
     connect(&m_bench, &Workbench::workspaceWanted, this, &CaseView::show);
     connect(&m_bench.book(), &Casebook::failed, this, &CaseView::showError);
-    connect(m_footage, &FootagePage::failed, this, &CaseView::showError);
-    connect(m_handover, &HandoverPage::failed, this, &CaseView::showError);
     connect(m_marking, &MarkingPage::failed, this, &CaseView::showError);
     connect(m_marking, &MarkingPage::said, this, &CaseView::said);
-    connect(m_footage, &FootagePage::said, this, &CaseView::said);
-    connect(m_handover, &HandoverPage::said, this, &CaseView::said);
     show(m_bench.data().takes.empty() ? Workspace::brief : Workspace::findings);
 }
 
@@ -118,13 +110,65 @@ CaseView::~CaseView() {
     delete m_strip;
 }
 
+// A page is made when it is first looked at: all nine at once took most of the time in which a case opens.
+QWidget* CaseView::made(Workspace w) {
+    QWidget*& page = m_made[static_cast<std::size_t>(w)];
+    if (page)
+        return page;
+    switch (w) {
+    case Workspace::brief:
+        page = new BriefPage(m_bench);
+        break;
+    case Workspace::footage: {
+        auto* footage = new FootagePage(m_bench);
+        connect(footage, &FootagePage::readWanted, this, [this](Id take, bool day) {
+            m_read->hide();
+            show(Workspace::marking); // where the body appears
+            day ? m_reading->readDay(take) : m_reading->read(take);
+        });
+        connect(footage, &FootagePage::failed, this, &CaseView::showError);
+        connect(footage, &FootagePage::said, this, &CaseView::said);
+        page = footage;
+        break;
+    }
+    case Workspace::marking:
+        page = new MarkingPage(m_bench);
+        break;
+    case Workspace::mirror:
+        page = new MirrorPage(m_bench);
+        break;
+    case Workspace::findings:
+        page = new FindingsPage(m_bench);
+        break;
+    case Workspace::programme:
+        page = new ProgrammePage(m_bench);
+        break;
+    case Workspace::practice:
+        page = new PracticePage(m_bench);
+        break;
+    case Workspace::progress:
+        page = new ProgressPage(m_bench);
+        break;
+    case Workspace::handover: {
+        auto* handover = new HandoverPage(m_bench);
+        connect(handover, &HandoverPage::failed, this, &CaseView::showError);
+        connect(handover, &HandoverPage::said, this, &CaseView::said);
+        page = handover;
+        break;
+    }
+    }
+    m_pages->widget(static_cast<int>(w))->layout()->addWidget(page);
+    return page;
+}
+
 void CaseView::show(Workspace w) {
+    QWidget* page = made(w);
     m_pages->setCurrentIndex(static_cast<int>(w));
     m_path->setCurrent(w);
     if (w == Workspace::marking)
         m_marking->canvas()->setFocus();
     else
-        m_pages->currentWidget()->setFocus();
+        page->setFocus();
 }
 
 void CaseView::showError(const QString& message) {

@@ -21,12 +21,13 @@ public:
     void show(Workspace w);
     [[nodiscard]] Workspace current() const { return static_cast<Workspace>(m_pages->currentIndex()); }
     Workbench& bench() { return m_bench; }
-    [[nodiscard]] QWidget* page(Workspace w) const { return m_pages->widget(static_cast<int>(w)); }
-    [[nodiscard]] FootagePage* footage() const { return m_footage; }
+    /// Made now when it was not shown yet.
+    [[nodiscard]] QWidget* page(Workspace w) { return made(w); }
+    [[nodiscard]] FootagePage* footage() { return static_cast<FootagePage*>(made(Workspace::footage)); }
     [[nodiscard]] MarkingPage* marking() const { return m_marking; }
     [[nodiscard]] FirstReader* reading() const { return m_reading; }
     [[nodiscard]] QString readingWords() const { return m_readText->text(); }
-    [[nodiscard]] HandoverPage* handover() const { return m_handover; }
+    [[nodiscard]] HandoverPage* handover() { return static_cast<HandoverPage*>(made(Workspace::handover)); }
     [[nodiscard]] CaseStrip* strip() const { return m_strip; }
     [[nodiscard]] PathStrip* path() const { return m_path; }
     void showError(const QString& message);
@@ -37,15 +38,16 @@ signals:
     void said(const QString& message);
 
 private:
+    QWidget* made(Workspace w);
+
     Workbench m_bench;
     CaseStrip* m_strip;
     PathStrip* m_path;
     QWidget* m_error;
     QLabel* m_errorText;
     Pages* m_pages;
-    FootagePage* m_footage;
+    std::array<QWidget*, kWorkspaces> m_made{}; ///< by workspace; null = not shown yet
     MarkingPage* m_marking;
-    HandoverPage* m_handover;
     FirstReader* m_reading;
     QWidget* m_read; ///< what a reading came to
     QLabel* m_readText;

@@ -148,7 +148,8 @@ void MainWindow::buildMenus() {
         }
     });
     edit->addAction(tr("Train your own &eye …"), this, [this] {
-        auto* trainer = new EyeTrainer(EyeTrainer::scoresFile(), m_today, this);
+        auto* trainer = new EyeTrainer(EyeTrainer::scoresFile(), m_today, this, 270,
+                                       caseView() ? ownEyeOf(caseView()->bench()) : OwnEye{});
         trainer->setAttribute(Qt::WA_DeleteOnClose);
         trainer->open();
     });
@@ -291,12 +292,12 @@ bool MainWindow::openLibrary(const QString& folder, Id caseId) {
         const Id last = settings.value("library").toString() == q(shared->folder().string())
                             ? settings.value("case").toLongLong()
                             : 0;
-        const auto cases = shared->cases();
-        if (!cases) {
-            fail(q(cases.error().text()));
+        const auto there = shared->blueprintOf(last);
+        if (!there) {
+            fail(q(there.error().text()));
             return false;
         }
-        if (std::any_of(cases->begin(), cases->end(), [last](const auto& c) { return c.id == last; }))
+        if (there->has_value())
             caseId = last;
     }
     useLibrary(std::move(shared));
@@ -405,12 +406,8 @@ bool MainWindow::openCase(Id caseId) {
     if (!m_library)
         return false;
     const auto library = m_library;
-    const auto cases = library->cases();
-    std::string blueprintId;
-    if (cases)
-        for (const auto& c : *cases)
-            if (c.id == caseId)
-                blueprintId = c.blueprintId;
+    const auto of = library->blueprintOf(caseId);
+    const std::string blueprintId = of && of->has_value() ? **of : std::string();
     auto blueprint = blueprintForCase(library->folder(), blueprintId);
     if (!blueprint) {
         fail(q(blueprint.error().text()));
@@ -565,7 +562,9 @@ void MainWindow::showShortcuts() {
         row("L, D, Delete", tr("lock, done, take away")) + "</table><h3>" + tr("Practice") + "</h3><table>" +
         row(tr("G or ↑"), tr("good")) + row(tr("B or ↓"), tr("not")) +
         row("1 … 4", tr("why not, after a rep that was not")) + row("Backspace", tr("take the last one back")) +
-        row("N, R", tr("new block, rest")) + row("T, + −", tr("tempo; a beat more, less")) + "</table><h3>" +
+        row("N, R", tr("new block, rest")) + row("T, + −", tr("tempo; a beat more, less")) +
+        row("C, L, M", tr("camera; the last rep once more; measure it")) +
+        row("← →", tr("the film of the rep before, after")) + row("V", tr("speak a note, end it")) + "</table><h3>" +
         tr("Review") + "</h3><table>" + row("R, P", tr("record and go on to the next scene; pause")) +
         row(tr("Space"), tr("play, stop")) + row("N, Delete", tr("add the frame looked at, leave a scene out")) +
         row("Backspace", tr("forget what was recorded")) + row("Alt+↑ ↓", tr("earlier, later")) + "</table>");

@@ -143,11 +143,14 @@ void MainWindow::moveAway() {
 }
 
 bool MainWindow::moveLibraryTo(const QString& folder) {
+    if (!m_library)
+        return false;
     const QString from = q(m_library->folder().string());
     closeLibrary();
     QProgressDialog progress(tr("Moving the library …"), tr("Cancel"), 0, 1000, this);
     progress.setWindowModality(Qt::WindowModal);
-    progress.setMinimumDuration(500);
+    progress.setMinimumDuration(0);
+    progress.setValue(0); // it stands before the menus at once: nothing is opened while the library is on its way
     std::atomic<bool> stop{false};
     std::atomic<int> done{0};
     QFutureWatcher<Status> watcher;

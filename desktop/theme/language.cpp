@@ -32,8 +32,9 @@ public:
     }
 };
 
+// Empty until a language is spoken the first time: English, in the system's numbers.
 QString& inUse() {
-    static QString code = "en";
+    static QString code;
     return code;
 }
 
@@ -69,8 +70,12 @@ void speakLanguage(const QString& code) {
         if (program.load(":/languages/riflesso_" + wanted + ".qm"))
             QCoreApplication::installTranslator(&program);
     }
+    // Numbers in fields as in sentences: the system's ways where it speaks this language (or none), else the language's
+    // own; English with the day before the month.
     const QLocale system = QLocale::system();
-    const QLocale locale = english || system.name().startsWith(wanted) ? system : QLocale(wanted);
+    const QLocale own = english ? QLocale(QLocale::English, QLocale::UnitedKingdom) : QLocale(wanted);
+    const bool alike = system.language() == own.language() || (english && system.language() == QLocale::C);
+    const QLocale locale = alike ? system : own;
     QLocale::setDefault(locale);
     if (wanted == "en") {
         useLanguage(nullptr);
@@ -94,11 +99,18 @@ void speakLanguage(const QString& code) {
 }
 
 QString spokenLanguage() {
-    return inUse();
+    return inUse().isEmpty() ? "en" : inUse();
+}
+
+QString dateFormat() {
+    QString format = QLocale().dateFormat(QLocale::ShortFormat);
+    if (!format.contains("yyyy"))
+        format.replace("yy", "yyyy");
+    return format;
 }
 
 Blueprint asSpoken(Blueprint blueprint) {
-    return inLanguage(std::move(blueprint), inUse().toStdString());
+    return inLanguage(std::move(blueprint), spokenLanguage().toStdString());
 }
 
 } // namespace riflesso

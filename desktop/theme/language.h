@@ -23,6 +23,8 @@ QString shippedLanguage(const QString& code);
 void speakLanguage(const QString& code);
 /// "en", "it", "pseudo".
 QString spokenLanguage();
+/// Of date fields: the locale's short form with the whole year, so that no two centuries look alike.
+QString dateFormat();
 /// A blueprint in the language spoken.
 Blueprint asSpoken(Blueprint blueprint);
 

@@ -68,7 +68,7 @@ QPushButton { background: @panel; border: 1px solid @line; border-radius: 5px; p
 QPushButton:hover { border-color: @quiet; }
 QPushButton:disabled { color: @quiet; border-style: dashed; }
 QPushButton:focus, QLineEdit:focus, QPlainTextEdit:focus, QListWidget:focus { border: 2px solid @model; }
-QPushButton#next { background: @accent; color: @onAccent; border-color: @accent; font-weight: bold; padding: 6px 14px; }
+QPushButton#next, QPushButton[main="true"] { background: @accent; color: @onAccent; border-color: @accent; font-weight: bold; padding: 6px 14px; }
 QPushButton:checked { background: @accent; color: @onAccent; }
 QLineEdit, QPlainTextEdit, QListWidget { background: @field; border: 1px solid @line; border-radius: 4px; padding: 3px; selection-background-color: @accent; selection-color: @onAccent; }
 QListWidget::item { padding: 4px 2px; }

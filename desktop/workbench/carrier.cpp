@@ -114,10 +114,18 @@ void Carrier::seedFrom(Id guideRep, Id rep) {
     next();
 }
 
-void Carrier::draft(Id take, FrameIndex frame, const BodyBox& box, FrameIndex first, FrameIndex last) {
-    const auto it = m_bench.data().takes.find(take);
+void Carrier::draft(Id take, FrameIndex frame, const BodyBox& box, FrameIndex first, FrameIndex last, bool other) {
+    auto it = m_bench.data().takes.find(take);
     if (it == m_bench.data().takes.end())
         return;
+    if (const auto& extra = it->second.figure.extra; other && std::none_of(extra.begin(), extra.end(), ofOther)) {
+        Take with = it->second; // so that what is drafted can be seen, asked for and corrected
+        for (const auto& name : namesFor(Thing::other, {}))
+            with.figure.extra.push_back(name);
+        if (!m_bench.book().setTake(with, tr("mark a second person")))
+            return;
+        it = m_bench.data().takes.find(take);
+    }
     const auto model = modelFile("full");
     if (!model) {
         emit failed(q(model.error().text()));
@@ -132,19 +140,20 @@ void Carrier::draft(Id take, FrameIndex frame, const BodyBox& box, FrameIndex fi
     o.box = box;
     o.first = first;
     o.last = last;
-    o.keep = draftFile(it->second);
+    o.keep = draftFile(it->second, other);
     Job job;
     job.take = take;
     job.find = std::move(o);
-    job.what = tr("Draft of “%1”").arg(q(it->second.title));
+    job.other = other;
+    job.what = (other ? tr("Draft of the other person in “%1”") : tr("Draft of “%1”")).arg(q(it->second.title));
     m_waiting.push_back(std::move(job));
     next();
 }
 
-// One file a film: the same film in two takes is looked at once.
-std::filesystem::path Carrier::draftFile(const Take& take) const {
+// One file a film and person: the same film in two takes is looked at once.
+std::filesystem::path Carrier::draftFile(const Take& take, bool other) const {
     const std::string name = take.checksum.empty() ? "take-" + std::to_string(take.id) : take.checksum.substr(0, 32);
-    return m_bench.book().library().indexFolder() / (name + ".found");
+    return m_bench.book().library().indexFolder() / (name + (other ? ".other.found" : ".found"));
 }
 
 // Carried marks that still stand on the hand marks that they came from; those of the case that are purely carried too.
@@ -203,7 +212,8 @@ void Carrier::startDraft(const Job& job, const Take& take, const std::shared_ptr
                           [&](const auto& f) { return f.first >= job.find->first && f.first <= job.find->last; });
             frames.insert((*result)->frames.begin(), (*result)->frames.end());
             *drafts = draftMarks(frames);
-            *all = joined(*drafts, carried, *marks, period);
+            *all =
+                asPerson(joined(*drafts, ofPerson(carried, job.other), ofPerson(*marks, job.other), period), job.other);
         }
         return std::function<void()>([this, job, result, drafts, all, gesture] {
             if (!*result) {
@@ -211,7 +221,7 @@ void Carrier::startDraft(const Job& job, const Take& take, const std::shared_ptr
                 return;
             }
             const FoundBody& found = **result;
-            m_drafts[job.take] = drafts;
+            m_drafts[{job.take, job.other}] = drafts;
             std::size_t n = 0;
             for (const auto& [name, track] : *all)
                 for (const auto& [frame, m] : track)
@@ -249,6 +259,8 @@ void Carrier::dropOldDrafts(const Job& job, const TrackSet& fresh, int gesture) 
         return;
     std::vector<MarkKey> gone;
     for (const auto& [name, track] : tracks->second) {
+        if (ofOther(name) != job.other)
+            continue;
         const auto now = fresh.find(name);
         for (auto m = track.lower_bound(job.find->first); m != track.end() && m->first <= job.find->last; ++m)
             if (m->second.how == How::found && (now == fresh.end() || !now->second.contains(m->first)))
@@ -326,7 +338,9 @@ void Carrier::next() {
         startDraft(job, take->second, marks, gesture);
         return;
     }
-    m_row->start([this, job, marks, gesture, known = m_drafts[job.take], keep = draftFile(take->second),
+    m_row->start([this, job, marks, gesture,
+                  known = std::array{m_drafts[{job.take, false}], m_drafts[{job.take, true}]},
+                  keep = std::array{draftFile(take->second, false), draftFile(take->second, true)},
                   carriedBefore = carriedLayer(job.take),
                   film = m_bench.filmPath(take->second).toStdString()](const JobProgress& progress) {
         CarryOptions options = job.options;
@@ -352,23 +366,32 @@ void Carrier::next() {
                 error = result->error();
         }
         // Where there is a draft, what the hands teach it and what was carried are joined.
-        auto drafts = known ? known : std::make_shared<const TrackSet>(draftMarks(FoundFile::read(keep)));
+        auto drafts = known;
+        for (std::size_t who : {0u, 1u})
+            if (!drafts[who])
+                drafts[who] = std::make_shared<const TrackSet>(draftMarks(FoundFile::read(keep[who])));
         auto all = std::make_shared<TrackSet>();
         if (!error) {
             *all = (*result)->marks;
             TrackSet carried = carriedBefore;
-            std::vector<LandmarkName> touched;
+            std::array<std::vector<LandmarkName>, 2> touched; // of each person, under the first one's names
             for (const auto& [name, track] : (*result)->marks) {
-                if (drafts->contains(name))
-                    touched.push_back(name);
+                const bool other = ofOther(name);
+                if (const auto own = ofPerson({{name, {}}}, other);
+                    !own.empty() && drafts[other]->contains(own.begin()->first))
+                    touched[other].push_back(own.begin()->first);
                 std::erase_if(carried[name],
                               [&](const auto& m) { return m.first >= options.first && m.first <= options.last; });
                 for (const auto& [frame, mark] : track)
                     carried[name][frame] = mark;
             }
-            if (!touched.empty())
-                for (auto& [name, track] : joined(*drafts, carried, *marks, options.framePeriod, touched))
-                    (*all)[name] = track;
+            for (const bool other : {false, true})
+                if (!touched[other].empty())
+                    for (auto& [name, track] :
+                         asPerson(joined(*drafts[other], ofPerson(carried, other), ofPerson(*marks, other),
+                                         options.framePeriod, touched[other]),
+                                  other))
+                        (*all)[name] = track;
         }
         // On the interface thread; the row, and with it this, may be gone by then only when the whole window is.
         return std::function<void()>([this, job, result, error, gesture, drafts, all, marks] {
@@ -377,7 +400,8 @@ void Carrier::next() {
                 return;
             }
             const CarryResult& r = **result;
-            m_drafts[job.take] = drafts;
+            for (const bool other : {false, true})
+                m_drafts[{job.take, other}] = drafts[other];
             remember(job, r.marks, *marks);
             std::size_t n = 0;
             for (const auto& [landmark, track] : r.marks)

@@ -48,13 +48,10 @@ SimulatedPair simulatedPair(const Blueprint& blueprint, const std::string& id) {
     if (!fault)
         return out;
     const auto still = [&](const Faults& faults) {
-        const auto pictures = positionPictures(blueprint.id, faults, kHeight);
-        if (!pictures)
+        const auto one = positionPictures(blueprint.id, faults, kHeight, fault->phase);
+        if (!one || one->empty())
             return QImage();
-        auto at = pictures->find(fault->phase);
-        if (at == pictures->end())
-            at = pictures->begin();
-        return at == pictures->end() ? QImage() : positionStill(at->second.picture, at->second.points);
+        return positionStill(one->begin()->second.picture, one->begin()->second.points);
     };
     out.right = still({});
     if (const std::string name = simulatedFault(blueprint.id, id); !name.empty())

@@ -410,8 +410,9 @@ void MeasureEditor::showRows() {
     const bool feet = d.kind == K::contacts || (d.kind == K::recovery && d.aspect == Aspect::steps);
     const bool way = d.kind == K::cadence && d.aspect != Aspect::rate; // a rate is read from its positions alone
     const bool lengths = is({K::offset, K::order, K::stack, K::speed, K::path, K::stillness, K::dwell, K::gap, K::turn,
-                             K::facing, K::swing}) ||
-                         way || feet || (d.kind == K::overlap && d.aspect == Aspect::nearest);
+                             K::facing, K::swing, K::twist}) ||
+                         way || feet || (d.kind == K::amid && d.aspect == Aspect::off) ||
+                         (d.kind == K::overlap && d.aspect == Aspect::nearest);
     const std::map<QString, bool> shown = {
         {"aspect", !aspectsOf(d.kind).empty()},
         {"at", !is({K::symmetry, K::spread, K::drift})},
@@ -422,13 +423,14 @@ void MeasureEditor::showRows() {
         {"view", !isDerived(d.kind) && !isNoted(d.kind)},
         {"direction",
          is({K::lean, K::offset, K::order, K::speed, K::path, K::gap, K::turn, K::clock, K::angle, K::between}) ||
-             way || (d.kind == K::overlap && d.aspect == Aspect::nearest)},
+             way || (d.kind == K::amid && d.aspect == Aspect::off) ||
+             (d.kind == K::overlap && d.aspect == Aspect::nearest)},
         {"per", lengths},
         {"perName", (lengths && !d.per.empty()) || (d.kind == K::effect && d.aspect == Aspect::score)},
         {"level", d.kind == K::dwell || feet},
         {"height", feet},
-        {"fullWidth", is({K::turn, K::facing})},
-        {"fullWidthSigma", is({K::turn, K::facing})},
+        {"fullWidth", hasFullWidth(d.kind)},
+        {"fullWidthSigma", hasFullWidth(d.kind)},
         {"cycles", d.kind == K::cadence},
         {"lo", d.kind == K::recovery},
         {"hi", d.kind == K::recovery},

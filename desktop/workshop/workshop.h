@@ -62,6 +62,7 @@ private:
     ItemForm* drillForm();
     ItemForm* techniqueForm();
     ItemForm* namedForm(Part part);
+    void limitRows(ItemForm& form);
     QWidget* causesRoom();
     QWidget* changesRoom();
     void fillItems();

@@ -420,6 +420,70 @@ ItemForm* Workshop::drillForm() {
     return f;
 }
 
+// A row a limit beyond which it is better declined, and an empty one.
+void Workshop::limitRows(ItemForm& form) {
+    auto* f = &form;
+    auto* rows = new QVBoxLayout;
+    rows->setSpacing(3);
+    auto* box = new QWidget;
+    box->setObjectName("declineLimits");
+    box->setLayout(rows);
+    f->layoutForm()->addRow(tr("Better declined when"), box);
+    f->onFill([this, f, rows] {
+        clearLayout(rows);
+        const auto& limits = at(m_document->value().situations, f->index()).decline;
+        Options measures = {{"", tr("(one more measure)")}};
+        for (const auto& m : m_document->value().measures)
+            if (!isAcrossReps(m.definition.kind) && m.definition.kind != MeasureKind::choice)
+                measures.emplace_back(m.definition.id, q(m.definition.name));
+        for (std::size_t k = 0; k <= limits.size(); ++k) {
+            const DeclineLimit now = k < limits.size() ? limits[k] : DeclineLimit{};
+            auto* line = new QHBoxLayout;
+            auto* measure = ItemForm::box(tr("Measure"));
+            ItemForm::fillChoice(measure, measures, now.measure);
+            auto* way = ItemForm::box(tr("Below or above"));
+            way->addItems({tr("below"), tr("above")});
+            way->setMinimumContentsLength(7);
+            way->setCurrentIndex(static_cast<int>(now.beyond));
+            auto* bound = new QDoubleSpinBox;
+            bound->setAccessibleName(tr("Limit"));
+            bound->setRange(-10000.0, 10000.0);
+            bound->setDecimals(3);
+            bound->setValue(now.bound);
+            if (const auto* m = m_document->value().measure(now.measure))
+                bound->setSuffix(" " + q(unitOf(m->definition)));
+            line->addWidget(measure, 1);
+            line->addWidget(way);
+            line->addWidget(bound);
+            rows->addLayout(line);
+            const auto edit = [f, k, measure, way, bound] {
+                f->change(QObject::tr("Better declined when"), [&](Blueprint& b) {
+                    auto& list = at(b.situations, f->index()).decline;
+                    const std::string id = measure->currentData().toString().toStdString();
+                    if (id.empty()) {
+                        if (k < list.size())
+                            list.erase(list.begin() + static_cast<std::ptrdiff_t>(k));
+                        return;
+                    }
+                    if (list.size() <= k)
+                        list.resize(k + 1);
+                    list[k] = {id, static_cast<Deviance>(way->currentIndex()), bound->value()};
+                });
+            };
+            // Not at once: the row that is edited is made anew.
+            connect(measure, &QComboBox::activated, f, edit, Qt::QueuedConnection);
+            connect(way, &QComboBox::activated, f, edit, Qt::QueuedConnection);
+            connect(
+                bound, &QDoubleSpinBox::editingFinished, f,
+                [bound, now, edit] {
+                    if (bound->value() != now.bound)
+                        edit();
+                },
+                Qt::QueuedConnection);
+        }
+    });
+}
+
 ItemForm* Workshop::namedForm(Part part) {
     auto* f = new ItemForm(*m_document);
     nameField(*f, part);
@@ -441,6 +505,7 @@ ItemForm* Workshop::namedForm(Part part) {
         f->words(
             tr("Right choices"), tr("parted by commas"),
             [](auto& b, int i) -> auto& { return at(b.situations, i).choices; });
+        limitRows(*f);
         break;
     default:
         f->area(

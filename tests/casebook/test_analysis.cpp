@@ -84,6 +84,39 @@ private slots:
         QCOMPARE(*factsOf(blueprint, d.reps.begin()->second).choice, 1.0);
         QCOMPARE(*choiceIsRight(blueprint, "far", "direct"), 0.0);
         QVERIFY(!choiceIsRight(blueprint, "", "direct") && !choiceIsRight(blueprint, "elsewhere", "direct"));
+        // A limit: beyond it any other choice is wrong and to decline is right; inside it the other way round.
+        const BlueprintMeasure* reach = blueprint.measure("guard_width");
+        QVERIFY(reach);
+        MeasureDefinition choice;
+        choice.id = choice.name = "right_choice";
+        choice.kind = MeasureKind::choice;
+        choice.at = "on_guard";
+        blueprint.measures.push_back({choice, {}, {}, {}});
+        const auto chosen = [&](const char* what, double limit, Deviance beyond) {
+            for (auto& situation : blueprint.situations)
+                situation.decline = {{"guard_width", beyond, limit}};
+            for (auto& [id, rep] : d.reps)
+                rep.choice = what;
+            const auto now = analyse(d, blueprint, m_today);
+            const auto& values = now.measured.at(now.athleteReps.front()).values;
+            const auto v =
+                std::find_if(values.begin(), values.end(), [](auto& x) { return x.measure == "right_choice"; });
+            int declinable = 0;
+            for (const auto& c : now.choices) {
+                declinable += c.declinable;
+                if (c.declinable > 0 && c.limit != "guard_width")
+                    return std::pair(-9.0, -1);
+            }
+            return std::pair(v == values.end() || v->refused ? -1.0 : v->value, declinable);
+        };
+        const auto all = static_cast<int>(s.athleteReps.size());
+        QCOMPARE(chosen("Decline it", 0.1, Deviance::high), std::pair(1.0, all)); // far beyond
+        QCOMPARE(chosen("direct", 0.1, Deviance::high), std::pair(0.0, all));
+        QCOMPARE(chosen("decline it", 9.0, Deviance::high), std::pair(0.0, 0)); // far inside: needlessly
+        QCOMPARE(chosen("decline it", 9.0, Deviance::low), std::pair(1.0, all));
+        const double at = s.measured.at(s.athleteReps.front()).values.front().value; // on the edge nobody can tell
+        QCOMPARE(s.measured.at(s.athleteReps.front()).values.front().measure, std::string("guard_width"));
+        QCOMPARE(chosen("decline it", at, Deviance::high).first, -1.0);
         // Which school the athlete is nearer to, on the measures that tell them apart.
         QCOMPARE(a.schools.size(), 2u);
         QVERIFY(a.schools[0].measures == 1 && a.schools[0].nearer + a.schools[1].nearer == 1);
@@ -137,6 +170,22 @@ private slots:
         QCOMPARE(t.points.size(), std::size_t(2)); // the first film and yesterday's
         QVERIFY(t.change && t.change->movement == Movement::towards);
         QVERIFY(std::abs(t.change->change - 0.1) < 0.02); // 0.34 s late became 0.24 s
+    }
+    // Who marked the first film is somebody else, of whom nothing is known: that film is left out, and named.
+    void anotherAnalystsFilmIsLeftOut() {
+        const auto before = analyse(m_demo, m_blueprint, m_today);
+        QVERIFY(!before.trends.empty() && before.trends.front().points.size() >= 2 && before.trends.front().change);
+        CaseData d = m_demo;
+        for (auto& [id, t] : d.takes)
+            t.markedBy = t.film == "athlete-before.mp4" ? "Ben" : "Anna";
+        const auto a = analyse(d, m_blueprint, m_today);
+        const FocusTrend& trend = a.trends.front();
+        QCOMPARE(trend.analyst, std::string("Anna"));
+        QVERIFY(trend.notCompared == std::set<std::string>{"Ben"} && trend.corrected.empty());
+        QCOMPARE(trend.points.size(), before.trends.front().points.size() - 1);
+        QVERIFY(!trend.change);
+        d.takes[take("athlete-before.mp4")].markedBy.clear(); // nobody in particular: as it was
+        QCOMPARE(analyse(d, m_blueprint, m_today).trends.front().points.size(), before.trends.front().points.size());
     }
     void guessesStandBesideTheTruth() {
         const auto a = analyse(m_demo, m_blueprint, m_today);

@@ -6,6 +6,7 @@
 #include "casebook/shipped.h"
 #include "casebook/shown_rep.h"
 #include "library/case_card.h"
+#include "library/case_json.h"
 
 #include <QTest>
 
@@ -56,6 +57,15 @@ class TestProgressQuestions : public QObject {
         }
         return c;
     }
+    static MeasuredRep seen(double value) {
+        MeasuredRep out;
+        MeasureValue v;
+        v.measure = "land_trunk";
+        v.value = value;
+        v.u = 1.0;
+        out.values = {v};
+        return out;
+    }
     static Block block(Id id, const char* drill, const char* cue, int good, int bad, Stage stage = Stage::slow) {
         Block b;
         b.id = id;
@@ -67,6 +77,47 @@ class TestProgressQuestions : public QObject {
         return b;
     }
 private slots:
+    // What was said on an earlier day is kept with it; each guess stands beside the films of about its day.
+    void guessesOverTime() {
+        using std::chrono::days;
+        Brief b;
+        giveGuesses(b, {{"land_trunk", 5.0, m_today - days(40)}});
+        giveGuesses(b, {{"land_trunk", 7.0, m_today - days(40)}}); // thought again on the same day
+        QVERIFY(b.pastGuesses.empty() && b.guesses.front().value == 7.0);
+        giveGuesses(b, {{"land_trunk", 7.0, m_today - days(20)}}); // the same: nothing new was said
+        QVERIFY(b.pastGuesses.empty() && b.guesses.front().day == m_today - days(40));
+        giveGuesses(b, {{"land_trunk", 18.0, m_today}});
+        QVERIFY(b.pastGuesses.size() == 1 && b.pastGuesses[0].value == 7.0 && b.guesses[0].day == m_today);
+        giveGuesses(b, {}); // no guess any more: it was one
+        QVERIFY(b.pastGuesses.size() == 2 && b.guesses.empty());
+        Brief undated;
+        undated.guesses = {{"land_trunk", 5.0}};
+        giveGuesses(undated, {{"land_trunk", 6.0, m_today}});
+        QVERIFY(undated.pastGuesses.empty());
+        const auto read = briefFromJson(toJson(b));
+        QVERIFY2(read.ok(), read ? "" : read.error().text().c_str());
+        QVERIFY(read->pastGuesses == b.pastGuesses && read->guesses == b.guesses);
+
+        Case c;
+        c.data.brief = b;
+        for (const auto& [id, ago, value] : {std::tuple{Id(1), 38, 25.0}, {Id(2), 1, 20.0}, {Id(3), 90, 60.0}}) {
+            Take take;
+            take.id = id;
+            take.day = m_today - days(ago);
+            c.data.takes[id] = take;
+            c.data.reps[10 + id] = {};
+            c.data.reps[10 + id].take = id;
+            c.analysis.measured[10 + id] = seen(value);
+        }
+        const auto over = feltOverTime(c.data, c.analysis, "land_trunk");
+        QCOMPARE(over.size(), std::size_t(2));
+        QVERIFY(over[0].felt.guess == 7.0 && over[0].felt.measured == 25.0);
+        QVERIFY(over[1].felt.guess == 18.0 && over[1].felt.measured == 20.0 && over[1].felt.u > 0.0);
+        QVERIFY(gapStory(over) == GapStory::shrinks);
+        c.data.takes[1].day = m_today - days(70); // too far from the first guess, and the second is nearer to none
+        QCOMPARE(feltOverTime(c.data, c.analysis, "land_trunk").size(), std::size_t(1));
+        QVERIFY(feltOverTime(c.data, c.analysis, "rear_knee").empty());
+    }
     void aRepsSpeedIsTheTimeBetweenItsKeyPositions() {
         const auto c = reps({60, 120, 90});
         const auto timed = timedReps(c.data, m_blueprint, c.analysis, "rear_knee");

@@ -1,3 +1,4 @@
+#include "casebook/analysts.h"
 #include "casebook/repeat.h"
 #include "casebook/shipped.h"
 
@@ -80,6 +81,48 @@ private slots:
         const auto elbow =
             std::find_if(all.begin(), all.end(), [](const MeasureAgreement& a) { return a.measure == "guard_elbow"; });
         QVERIFY(elbow != all.end() && elbow->frames == 0 && !elbow->reliability && !elbow->why.empty());
+    }
+    // Ben sets the knee five pixels further forward than Anna does: known from Anna's film, taken off Ben's.
+    void twoAnalysts() {
+        CaseData data = m_data;
+        data.takes[1].markedBy = "Anna";
+        Take bens = data.takes[1];
+        bens.id = 2;
+        bens.markedBy = "Ben";
+        data.takes[2] = bens;
+        const auto leaning = [&](double forward, Id take, const char* by) {
+            RepeatMarking r;
+            r.id = 7;
+            r.take = take;
+            r.analyst = by;
+            for (int f = 0; f < 200; f += 10)
+                for (const char* n : {"right_hip", "right_knee", "right_ankle"}) {
+                    const Pixel p = m_data.marks[1][n][FrameIndex(f)].at;
+                    r.marks.push_back({FrameIndex(f), n, {p.x + (n[6] == 'k' ? forward : 0.0), p.y}});
+                }
+            return r;
+        };
+        QVERIFY(!differenceOf(data, m_blueprint, "guard_knee", "Anna", "Ben"));
+        MeasuredRep rep;
+        MeasureValue v;
+        v.measure = "guard_knee";
+        v.value = 150.0;
+        v.u = 1.0;
+        rep.values = {v};
+        data.repeats[7] = leaning(5.0, 1, "Ben");
+        const auto known = differenceOf(data, m_blueprint, "guard_knee", "Anna", "Ben");
+        QVERIFY(known && known->frames == 20 && std::abs(known->more) > 1.0);
+        const auto back = differenceOf(data, m_blueprint, "guard_knee", "Ben", "Anna");
+        QVERIFY(back && std::abs(back->more + known->more) < 1e-9 && back->u == known->u);
+        const auto read = asReadBy(*known, "guard_knee", rep);
+        QVERIFY(std::abs(read.values[0].value - (150.0 - known->more)) < 1e-9);
+        QVERIFY(read.values[0].u >= 1.0 && read.values[0].uShared >= known->u - 1e-12);
+        QCOMPARE(asReadBy(*known, "land_trunk", rep).values[0].value, 150.0);
+        // What has no value on a frame cannot be told.
+        QVERIFY(!differenceOf(data, m_blueprint, "lunge_time", "Anna", "Ben"));
+        // Another analyst is another set-up, so that no shared error is thought to cancel.
+        QVERIFY(setupName(data, data.takes[1]) != setupName(data, data.takes[2]));
+        QCOMPARE(setupName(data, data.takes[2]), setupName(data, bens));
     }
 };
 QTEST_APPLESS_MAIN(TestRepeat)

@@ -6,8 +6,6 @@
 #include "desktop/findings/chain_view.h"
 #include "desktop/findings/finding_list.h"
 #include "desktop/findings/still_pair.h"
-#include "desktop/practice/practice_page.h"
-#include "desktop/programme/programme_page.h"
 #include "desktop/progress/story_line.h"
 #include "desktop/shell/walk.h"
 #include "desktop/theme/theme.h"
@@ -28,19 +26,11 @@
 #include <QLineEdit>
 #include <QMenu>
 #include <QMimeData>
-#include <QProgressBar>
 #include <QPushButton>
-#include <QSettings>
-#include <QSignalSpy>
-#include <QSpinBox>
-#include <QStandardPaths>
 #include <QTableWidget>
-#include <QTemporaryDir>
 #include <QTest>
-#include <QTimer>
 
 #include <algorithm>
-#include <filesystem>
 
 using namespace riflesso;
 
@@ -59,11 +49,6 @@ class TestDeciding : public test::WindowTest {
             if (i.fault == fault)
                 return i.group;
         return FindingItem::Group::undecided;
-    }
-    ProgrammePage* programme() const { return static_cast<ProgrammePage*>(view()->page(Workspace::programme)); }
-    void planned() {
-        QTRY_VERIFY_WITH_TIMEOUT(!programme()->planning() && !book().analysing(), 60000);
-        QVERIFY(settle(*m_window));
     }
     void drag(const QPointF& from, const QPointF& to) {
         auto* c = programme()->calendar();
@@ -407,103 +392,6 @@ private slots:
         planned();
         QVERIFY(data().brief == stood.brief && data().planned == stood.planned);
     }
-    void aPractice() {
-        go(Workspace::practice);
-        auto* page = static_cast<PracticePage*>(view()->page(Workspace::practice));
-        page->setFocus();
-        QTest::keyClick(page, Qt::Key_N);
-        const std::size_t before = data().blocks.size();
-        for (int i = 0; i < 30; ++i)
-            QTest::keyClick(page, i % 4 == 3 ? Qt::Key_B : Qt::Key_G);
-        QCOMPARE(data().blocks.size(), before + 1);
-        const Block& block = data().blocks.rbegin()->second;
-        QCOMPARE(block.reps.size(), std::size_t(30));
-        QCOMPARE(std::count_if(block.reps.begin(), block.reps.end(), [](const auto& r) { return r.good(); }),
-                 std::ptrdiff_t(23));
-        QTest::keyClick(page, Qt::Key_R);
-        auto* bar = page->findChild<QProgressBar*>();
-        QVERIFY(settle(*m_window) && bar->isVisible());
-        QTest::keyClick(page, Qt::Key_R);
-        QVERIFY(!bar->isVisible());
-        auto* note = child<QLineEdit>("practiceNote");
-        note->setFocus();
-        QTest::keyClicks(note, "calm hands");
-        QTest::keyClick(note, Qt::Key_Return);
-        QCOMPARE(data().blocks.rbegin()->second.note, std::string("calm hands"));
-        for (int i = 0; i < 32; ++i) // 30 reps, the note, and one too many for this page
-            if (data().blocks.size() > before)
-                book().undo();
-        QCOMPARE(data().blocks.size(), before);
-        go(Workspace::programme);
-        planned();
-    }
-    void aCameraBesidePractice() {
-        go(Workspace::practice);
-        auto* page = static_cast<PracticePage*>(view()->page(Workspace::practice));
-        auto* screen = page->findChild<RepScreen*>();
-        const std::size_t before = data().blocks.size();
-        auto* which = page->findChild<QComboBox*>("practiceCamera");
-        which->setCurrentIndex(which->count() - 1); // the simulated one
-        page->setFocus();
-        QTest::keyClick(page, Qt::Key_N);
-        QTest::keyClick(page, Qt::Key_C);
-        QVERIFY(screen->running() && screen->isVisible() && !page->findChild<RightAndWrong*>()->isVisible());
-        QSignalSpy seen(screen, &RepScreen::repSeen);
-        QTRY_VERIFY_WITH_TIMEOUT(!seen.isEmpty(), 60000);
-        QVERIFY(screen->playing()); // once more, by itself
-        QTest::qWait(300);
-        picture("practice-camera");
-        QTest::keyClick(page, Qt::Key_G); // the verdict takes the rep's film
-        const auto block = [&]() -> const Block& { return data().blocks.rbegin()->second; };
-        const std::string clip = block().reps.back().clip;
-        QVERIFY(!clip.empty());
-        const auto film = book().library().practiceClips(1) / clip;
-        QTRY_VERIFY_WITH_TIMEOUT(std::filesystem::exists(film), 20000);
-        QTRY_VERIFY_WITH_TIMEOUT(screen->words().contains("Rep 1 kept"), 20000);
-        // What the focus measure says of the last rep: a draft beside the coach's verdict, or why there is none.
-        QSignalSpy measured(screen, &RepScreen::read);
-        QTest::keyClick(page, Qt::Key_M);
-        QVERIFY(screen->reading());
-        QTRY_VERIFY_WITH_TIMEOUT(!screen->reading(), 120000);
-        if (measured.isEmpty()) {
-            qInfo("%s", qPrintable(screen->words()));
-            QVERIFY2(screen->words().contains("could not be measured"), qPrintable(screen->words()));
-        } else {
-            picture("practice-measured");
-            const auto of = measured[0][0].value<std::string>();
-            const auto& reps = block().reps;
-            const auto rep = std::find_if(reps.begin(), reps.end(), [&](const auto& r) { return r.clip == of; });
-            if (rep != reps.end()) // it was judged
-                QCOMPARE(rep->machine, std::optional(measured[0][1].toBool()));
-        }
-        QVERIFY(block().reps[0].coach == true); // the verdict stays the coach's
-        QTest::keyClick(page, Qt::Key_C);
-        QVERIFY(!screen->running() && !screen->isVisible());
-        QTest::keyClick(page, Qt::Key_B); // without a camera: no film
-        QVERIFY(block().reps.size() == 2 && block().reps.back().clip.empty());
-        // The dot of the first rep brings its film back; the second has none.
-        auto* dots = page->findChild<RepDots*>();
-        const double step = std::min(46.0, dots->width() / 10.0);
-        const auto dot = [&](int i) {
-            return QPoint(static_cast<int>((dots->width() - 10 * step) / 2 + (i + 0.5) * step), dots->height() / 2);
-        };
-        QTest::mouseClick(dots, Qt::LeftButton, {}, dot(1));
-        QVERIFY(!screen->isVisible());
-        QTest::mouseClick(dots, Qt::LeftButton, {}, dot(0));
-        QTRY_VERIFY_WITH_TIMEOUT(screen->playing() && screen->isVisible(), 20000);
-        QTRY_VERIFY_WITH_TIMEOUT(!screen->playing() && !screen->isVisible(), 20000);
-        std::filesystem::remove(film);
-        QTest::mouseClick(dots, Qt::LeftButton, {}, dot(0));
-        QTRY_VERIFY_WITH_TIMEOUT(screen->words().contains("not there any more"), 20000);
-        QTest::keyClick(page, Qt::Key_C);
-        QVERIFY(screen->running());
-        go(Workspace::programme); // nobody is filmed unseen
-        QVERIFY(!screen->running());
-        while (data().blocks.size() > before && book().undo())
-            ;
-        QCOMPARE(data().blocks.size(), before);
-        planned();
-    }
     void practiceTicksThePlanOff() {
         const Drill* drill = nullptr;
         Id id = 0;
@@ -560,49 +448,6 @@ private slots:
         press("closeDecision");
         QVERIFY(!decisionOn(data(), "hand_late"));
         QVERIFY(groupOf("hand_late") == FindingItem::Group::found);
-    }
-    void theCueOfABlockAndTheTempo() {
-        go(Workspace::practice);
-        auto* page = view()->page(Workspace::practice);
-        auto* cues = child<QComboBox>("practiceCues");
-        QVERIFY(cues && cues->count() >= 1);
-        cues->lineEdit()->setText("Like a door that opens");
-        QTest::keyClick(cues->lineEdit(), Qt::Key_Return);
-        page->setFocus();
-        QTest::keyClick(page, Qt::Key_G);
-        QTest::keyClick(page, Qt::Key_B);
-        QVERIFY(settle(*m_window));
-        const Block* newest = nullptr;
-        for (const auto& [id, b] : data().blocks)
-            if (!newest || b.id > newest->id)
-                newest = &b;
-        QVERIFY(newest && newest->cue == "Like a door that opens" && newest->reps.size() == 2);
-        QVERIFY(child<QLabel>("practiceCue")->text().contains("door"));
-        // The tempo runs with or without a sound device, and a key makes it faster.
-        QTest::keyClick(page, Qt::Key_T);
-        QVERIFY(child<QPushButton>("tempo")->isChecked());
-        const int beats = child<QSpinBox>("tempoBeats")->value();
-        QTest::keyClick(page, Qt::Key_Plus);
-        QCOMPARE(child<QSpinBox>("tempoBeats")->value(), beats + 1);
-        picture("practice-cue");
-        QTest::keyClick(page, Qt::Key_T);
-        QVERIFY(!child<QPushButton>("tempo")->isChecked());
-    }
-    void aDayOnOnesOwn() {
-        const std::size_t before = data().blocks.size();
-        QTimer::singleShot(300, m_window.get(), [this] {
-            auto* dialog = m_window->findChild<QDialog*>("ownDayDialog");
-            QVERIFY(dialog);
-            dialog->findChild<QSpinBox*>("ownMinutes")->setValue(25);
-            dialog->findChild<QSpinBox*>("ownHits")->setValue(14);
-            dialog->findChild<QLineEdit*>("ownNoticed")->setText("calmer after ten");
-            picture("own-day", dialog);
-            dialog->accept();
-        });
-        press("ownDay");
-        QCOMPARE(data().blocks.size(), before + 1);
-        const Block& b = data().blocks.rbegin()->second;
-        QVERIFY(b.own && b.own->minutes == 25 && b.own->hits == 14 && b.own->noticed == "calmer after ten");
     }
     void aCalendarFromOutside() {
         QFile file(m_dir.filePath("busy.ics"));

@@ -1,5 +1,6 @@
 // The window in another language, at once, and in one that does not exist: half again as long, between brackets.
 
+#include "casebook/measure_drawing.h"
 #include "casebook/shipped.h"
 #include "casebook/text.h"
 #include "core/technique/texts.h"
@@ -174,6 +175,8 @@ private slots:
     }
     void everyPageSpeaksItalian() {
         speakLanguage("it");
+        QCOMPARE(pointDuties(exampleOf(MeasureKind::twist)).front(), QString("asse: in basso"));
+        QCOMPARE(kindTitle(MeasureKind::twist), QString("Torsione"));
         open();
         for (const Workspace w : m_all) {
             m_window->caseView()->show(w);

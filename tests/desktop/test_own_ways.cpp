@@ -78,9 +78,8 @@ private slots:
         QVERIFY(settle(*m_window));
         // Support work lies beside the technique now.
         go(Workspace::programme);
-        QTRY_VERIFY(!static_cast<ProgrammePage*>(view()->page(Workspace::programme))->planning());
-        QVERIFY(settle(*m_window));
-        auto* calendar = static_cast<ProgrammePage*>(view()->page(Workspace::programme))->calendar();
+        planned();
+        auto* calendar = programme()->calendar();
         QTRY_VERIFY(std::any_of(calendar->blocks().begin(), calendar->blocks().end(),
                                 [](const PlannedBlock& b) { return b.drill == "support-knee"; }));
         picture("support");
@@ -292,9 +291,6 @@ private slots:
         }
         QTest::keyClick(dialog, Qt::Key_Right); // looking on does not count
         const double perMinute = 60.0 * 2 / (20.0 / take.captureRate.value_or(1.0));
-        QVERIFY2(dialog->answerWords().contains(QString("cycles a minute %1").arg(std::lround(perMinute))) ||
-                     dialog->answerWords().contains("cycles a minute"),
-                 qPrintable(dialog->answerWords()));
         const auto number = QRegularExpression("cycles a minute ([0-9.]+)").match(dialog->answerWords()).captured(1);
         QVERIFY2(std::abs(number.toDouble() - perMinute) < 1.0, qPrintable(number));
         QTest::keyClick(dialog, Qt::Key_Escape);

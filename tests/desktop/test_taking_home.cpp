@@ -366,6 +366,39 @@ private slots:
         QCOMPARE(kept->front().looks[3].size, 0.0); // one in four is without the fault
         QCOMPARE(staircaseOf(*kept, "fencing-lunge", "trunk_falls_deg").looks(), 5);
     }
+    // The same on films of one's own: what a measure is sure of is what was there.
+    void theEyeOnOnesOwnFilms() {
+        OwnEye own = ownEyeOf(view()->bench());
+        QVERIFY2(!own.measures.empty(), "the demo has reps outside and inside");
+        for (const auto& m : own.measures) {
+            const auto outside = std::count_if(m.reps.begin(), m.reps.end(), [](auto& r) { return r.beyond > 0.0; });
+            QVERIFY(outside >= 2 && static_cast<std::ptrdiff_t>(m.reps.size()) - outside >= 2);
+            for (const auto& r : m.reps)
+                QVERIFY(r.frames.size() >= 2 && r.frames.size() <= 150 && r.rate > 1.0);
+        }
+        const std::string measure = own.measures.front().id, technique = own.technique;
+        const std::filesystem::path scores = m_dir.filePath("own-eye.json").toStdString();
+        {
+            EyeTrainer trainer(scores, m_today, nullptr, 90, own);
+            trainer.show();
+            trainer.choose(EyeTrainer::kOwnFilms, QString::fromStdString("own:" + measure));
+            for (int i = 0; i < 4; ++i) {
+                QTRY_VERIFY_WITH_TIMEOUT(trainer.ready(), 60000);
+                if (i == 2)
+                    picture("eye-own", &trainer);
+                QTest::keyClick(&trainer, trainer.size() > 0.0 ? Qt::Key_Y : Qt::Key_N);
+            }
+            QVERIFY2(trainer.verdict().contains("4 looks"), qPrintable(trainer.verdict()));
+        }
+        const auto kept = readEyeSessions(scores);
+        QVERIFY(kept.ok() && kept->size() == 1 && kept->front().looks.size() == 4);
+        QCOMPARE(kept->front().fault, "own:" + measure);
+        QCOMPARE(kept->front().technique, technique);
+        QCOMPARE(kept->front().looks[3].size, 0.0);
+        // A case without sure reps offers nothing of its own.
+        EyeTrainer bare(scores, m_today, nullptr, 90, OwnEye{});
+        QCOMPARE(bare.findChild<QComboBox*>("eyeTechnique")->findData(EyeTrainer::kOwnFilms), -1);
+    }
     void theAthletesPageAndTheSquad() {
         atShelf();
         const Id person = shelf()->model().people().front().id;

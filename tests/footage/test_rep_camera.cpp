@@ -42,6 +42,33 @@ private slots:
         QVERIFY(!change.add(smallGrey(Picture(64, 64)))); // another size: nothing to compare with
         QVERIFY(smallGrey(Picture()).empty());
     }
+    // By sound: two seconds before the strike and one after it, whatever moves; without a strike there is no rep.
+    void aStrikeCutsARep() {
+        std::mutex guard;
+        std::vector<std::vector<LivePicture>> reps;
+        std::atomic<int> seen{0};
+        LiveCameraOptions o;
+        o.width = 160;
+        RepCamera camera(simulatedCamera(o), {[&] { ++seen; },
+                                              [&](std::vector<LivePicture> rep) {
+                                                  const std::lock_guard lock(guard);
+                                                  reps.push_back(std::move(rep));
+                                              },
+                                              {}});
+        camera.cutBySound(true);
+        QTRY_VERIFY_WITH_TIMEOUT(seen > 90, 60000);
+        const auto count = [&] {
+            const std::lock_guard lock(guard);
+            return reps.size();
+        };
+        QCOMPARE(count(), std::size_t(0));
+        camera.struck(0.2);
+        camera.struck(0.1); // its echo
+        QTRY_COMPARE_WITH_TIMEOUT(count(), std::size_t(1), 60000);
+        const std::lock_guard lock(guard);
+        const double seconds = reps[0].back().time - reps[0].front().time;
+        QVERIFY2(std::abs(seconds - 3.0) < 0.2, qPrintable(QString::number(seconds)));
+    }
     void eachLungeOfTheSimulatedAthleteIsOneRep() {
         std::mutex guard;
         std::vector<std::vector<LivePicture>> reps;

@@ -169,6 +169,41 @@ private slots:
         QCOMPARE(numberIn(*(*clip)->frame(FrameIndex(0)), 0), 10);
         QCOMPARE(numberIn(*(*clip)->frame(FrameIndex(39)), 0), 19);
     }
+    // Several clips in one go, stopped in the second: the same call goes on there; other marks are another clip.
+    void severalGoOnWhereTheyWere() {
+        const auto both = numbered(false);
+        std::vector<ClipOptions> clips(2);
+        for (auto& c : clips) {
+            c.width = 128;
+            c.height = 96;
+        }
+        clips[0].rep = both->data.reps.begin()->first;
+        clips[1].rep = both->data.reps.rbegin()->first;
+        const fs::path file = path("several.mp4"), one = path("several-1.mp4"), two = path("several-2.mp4"),
+                       list = path("several.unfinished");
+        const auto stopped = writeClips(both->filmed(), clips, file, [](double share) { return share < 0.6; });
+        QVERIFY(!stopped && stopped.error().kind == ErrorKind::cancelled);
+        QVERIFY(fs::exists(one) && !fs::exists(two) && fs::exists(list) && !fs::exists(file));
+        const auto long_ago = fs::file_time_type::clock::now() - std::chrono::hours(1);
+        fs::last_write_time(one, long_ago);
+        double first = 1.0;
+        QVERIFY(writeClips(both->filmed(), clips, file, [&](double share) {
+            first = std::min(first, share);
+            return true;
+        }));
+        QVERIFY(first >= 0.5); // nothing of the first was made again
+        QVERIFY(fs::last_write_time(one) == long_ago && fs::exists(two) && !fs::exists(list));
+        // Stopped again, and a mark was moved meanwhile: the first is another clip now.
+        QVERIFY(!writeClips(both->filmed(), clips, file, [](double share) { return share < 0.6; }));
+        QVERIFY(fs::last_write_time(one) != long_ago);
+        fs::last_write_time(one, long_ago);
+        both->data.marks[both->data.reps.begin()->second.take]["neck"][FrameIndex(6)] = {{10, 10}, 1.0, How::hand};
+        QVERIFY(writeClips(both->filmed(), clips, file));
+        QVERIFY(fs::last_write_time(one) != long_ago && !fs::exists(list));
+        // A single one is the file itself.
+        QVERIFY(writeClips(both->filmed(), {clips[0]}, path("single.mp4")) && fs::exists(path("single.mp4")));
+        QVERIFY(!fs::exists(path("single.unfinished")));
+    }
     void whatCannotBeMadeSaysSoAndLeavesNothing() {
         const auto c = numbered(false);
         ClipOptions o;

@@ -132,6 +132,8 @@ private slots:
                 d.points = way == Aspect::nearest ? std::vector{head, neck} : std::vector<PointSpec>();
                 d.events.assign(way == Aspect::nearest ? 0 : 4, "a");
             }
+            if (d.kind == MeasureKind::amid && way == Aspect::off)
+                d.direction = Direction::up;
             if (d.kind == MeasureKind::interval)
                 d.events.assign(way == Aspect::ratio ? 2 : 0, "a");
             d.perName = d.kind == MeasureKind::effect && way == Aspect::score ? "points" : d.perName;

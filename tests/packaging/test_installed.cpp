@@ -81,6 +81,18 @@ private slots:
             }
         QVERIFY(named > 25);
     }
+    // What dpkg-buildflags asks for: an address of its own at each start, tables that cannot be written once the
+    // program runs, and stacks that are watched.
+    void itIsHardened() {
+        for (const char* name : {"riflesso", "riflesso-cli"}) {
+            QProcess p;
+            p.start("readelf", {"-hldsW", m_prefix + "/bin/" + name});
+            QVERIFY(p.waitForFinished(60000));
+            const QByteArray said = p.readAllStandardOutput();
+            for (const char* sign : {"DYN (", "GNU_RELRO", "BIND_NOW", "__stack_chk_fail", "_chk@"})
+                QVERIFY2(said.contains(sign), qPrintable(QString(name) + " lacks " + sign));
+        }
+    }
     void itRunsFromThere() {
         const auto version = run(m_prefix + "/bin/riflesso-cli", {"--version"});
         QVERIFY(version.code == 0 && version.out.contains("0."));

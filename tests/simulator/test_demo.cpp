@@ -1,6 +1,7 @@
 // The demo's others: an athlete comes in whole or not at all, once, and what can be seen in the films is found.
 
 #include "casebook/analysis.h"
+#include "casebook/progress_questions.h"
 #include "casebook/shipped.h"
 #include "demo/demo_library.h"
 #include "library/library.h"
@@ -63,6 +64,26 @@ private slots:
         const std::size_t before = (*library)->cases()->size();
         QVERIFY(fillDemoLibrary(m_library, only("Sol Amadi")).ok());
         QCOMPARE((*library)->cases()->size(), before);
+    }
+    // Seven weeks: what the athlete feels comes nearer to what the films show.
+    void aGuessThatShrinks() {
+        auto options = only("Ivo Sarn");
+        options.films = RIFLESSO_SOURCE_DIR "/build/demo-films"; // kept from the last time
+        const auto done = fillDemoLibrary(m_library, options);
+        QVERIFY2(done.ok(), done ? "" : done.error().text().c_str());
+        const auto library = Library::open(m_library);
+        const auto people = (*library)->athletes();
+        const auto ivo = std::find_if(people->begin(), people->end(),
+                                      [](const AthleteSummary& a) { return a.athlete.name == "Ivo Sarn"; });
+        QVERIFY(ivo != people->end());
+        const auto data = (*library)->load(ivo->cases.front().id);
+        QVERIFY(data.ok() && data->brief.pastGuesses.size() == 2 && data->brief.guesses.size() == 1);
+        const Analysis a = analyse(*data, *shippedBlueprint(data->blueprintId), options.today);
+        const auto felt = feltOverTime(*data, a, "hand_lead");
+        QCOMPARE(felt.size(), std::size_t(3));
+        for (std::size_t i = 1; i < felt.size(); ++i)
+            QVERIFY(std::abs(felt[i].felt.gap()) < std::abs(felt[0].felt.gap()));
+        QVERIFY(gapStory(felt) == GapStory::shrinks);
     }
     void whoIsCancelledIsNotThereAtAll() {
         auto options = only("Nils Berger");

@@ -2,8 +2,8 @@
 /// \file
 /// What is cut on the glass.
 
+#include <QAbstractButton>
 #include <QLabel>
-#include <QPushButton>
 #include <QStringList>
 #include <QWidget>
 
@@ -24,8 +24,8 @@ inline QStringList cutTexts(QWidget* in) {
                        .arg(l->sizeHint().width())
                        .arg(needs);
     }
-    for (auto* b : in->findChildren<QPushButton*>())
-        if (b->isVisible() &&
+    for (auto* b : in->findChildren<QAbstractButton*>())
+        if (b->isVisible() && !b->text().isEmpty() &&
             (b->minimumSizeHint().width() > b->width() + 1 || b->fontMetrics().height() > b->height()))
             cut << b->text();
     return cut;

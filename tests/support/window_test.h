@@ -2,6 +2,7 @@
 /// \file
 /// What tests through the real window share: the demo opened, widgets that are seen, buttons that are pressed.
 
+#include "desktop/programme/programme_page.h"
 #include "desktop/shell/main_window.h"
 #include "desktop/shell/walk.h"
 #include "desktop/theme/theme.h"
@@ -67,6 +68,12 @@ protected:
     }
     void go(Workspace w) {
         view()->show(w);
+        QVERIFY(settle(*m_window));
+    }
+    ProgrammePage* programme() const { return static_cast<ProgrammePage*>(view()->page(Workspace::programme)); }
+    /// Until the plan is laid and the case read again.
+    void planned() {
+        QTRY_VERIFY_WITH_TIMEOUT(!programme()->planning() && !book().analysing(), 60000);
         QVERIFY(settle(*m_window));
     }
 };

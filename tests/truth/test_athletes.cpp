@@ -8,14 +8,16 @@
 #include "casebook/shipped.h"
 #include "core/mirror/reference.h"
 #include "tests/support/contestant.h"
+#include "tests/support/draws.h"
 
 #include <QTest>
 
 using namespace riflesso;
 using namespace riflesso::test;
 
-constexpr int kAthletes = 1000; // of each of the two techniques: 500 leave a share unsure by 2 in 100
-constexpr int kOthers = 300;    // of each of the others
+// Of each of the two techniques, and of each of the others. 500 leave a share unsure by 2 in 100; the suite's part
+// by 5.
+const int kAthletes = drawn(1000, 150), kOthers = drawn(300, 60);
 
 class TestAthletes : public QObject {
     Q_OBJECT
@@ -74,23 +76,23 @@ private slots:
               qPrintable(technique), decided, percent(wrongInside, decided), percent(wrongOutside, decided), undecided,
               percent(undecidedNear, undecided));
         say(kinds);
-        QVERIFY(decided > 4000 && undecided > 50);
+        QVERIFY(decided > 4 * kAthletes && undecided > kAthletes / 20);
         QVERIFY(percent(wrongInside, decided) < 5.0 && percent(wrongOutside, decided) < 5.0);
         // With a threshold of 0.95 a value is left undecided up to 1.645 u from an edge; with an honest u the truth is
         // then within 2u of the edge in 85 of 100 uses (the mean of Φ(2 − x) − Φ(−2 − x) over x from −1.645 to 1.645),
         // give or take 4 for the few uses that the lunge has. More would mean a u that is stated too wide.
-        QVERIFY(percent(undecidedNear, undecided) >= (undecided < 400 ? 72.0 : 90.0));
+        QVERIFY(percent(undecidedNear, undecided) >= (undecided < 400 ? drawn(72.0, 60.0) : 90.0));
         m_undecided += undecided;
         m_undecidedNear += undecidedNear;
         for (const auto& [kind, t] : kinds) { // never promising more than is kept
-            QVERIFY2(percent(t.within2, t.n) >= 89.0, kind.c_str());
-            QVERIFY2(percent(t.within1, t.n) >= 57.0, kind.c_str());
+            QVERIFY2(percent(t.within2, t.n) >= drawn(89.0, 85.0), kind.c_str());
+            QVERIFY2(percent(t.within1, t.n) >= drawn(57.0, 52.0), kind.c_str());
         }
         const Tally& all = kinds.at("all");
         QVERIFY(std::abs(percent(all.within1, all.n) - 68.0) <= 4.0 &&
                 std::abs(percent(all.within2, all.n) - 95.0) <= 4.0);
     }
-    void undecidedIsForWhatIsNear() { QVERIFY(percent(m_undecidedNear, m_undecided) >= 90.0); }
+    void undecidedIsForWhatIsNear() { QVERIFY(percent(m_undecidedNear, m_undecided) >= drawn(90.0, 85.0)); }
     // The other four techniques, which have kinds that the two do not have, from the side and, one in four, from
     // the front. Counts and orders, which are whole numbers, are left out.
     void otherKinds_data() {
@@ -130,16 +132,17 @@ private slots:
     // All that a kind is read for, over the two techniques: as many within u and 1.96 u as should be, give or take 4;
     // and half a point, since another processor's rounding may move a value across u.
     void kindsAreHonest() {
-        constexpr double kOff = 4.5;
         for (const auto& [kind, t] : m_kinds)
-            QVERIFY2(std::abs(percent(t.within1, t.n) - 68.0) <= kOff &&
-                         std::abs(percent(t.within2, t.n) - 95.0) <= kOff,
+            QVERIFY2(std::abs(percent(t.within1, t.n) - 68.0) <= mayBeOff(68.0, t.n) &&
+                         std::abs(percent(t.within2, t.n) - 95.0) <= mayBeOff(95.0, t.n),
                      said(kind, t));
         QVERIFY(m_kinds.size() >= 13);
         // In the other films u may be too large for some kinds (a chain's peaks, a short path's noise), never too
         // small.
         for (const auto& [kind, t] : m_others)
-            QVERIFY2(t.n < 50 || (percent(t.within1, t.n) >= 62.0 && percent(t.within2, t.n) >= 91.0), said(kind, t));
+            QVERIFY2(t.n < 50 ||
+                         (percent(t.within1, t.n) >= drawn(62.0, 54.0) && percent(t.within2, t.n) >= drawn(91.0, 85.0)),
+                     said(kind, t));
         QVERIFY(m_others.size() >= 20);
     }
 };

@@ -186,7 +186,7 @@ private slots:
             qInfo("%zu pictures of %d px in %lld ms", pictures.size(), height, static_cast<long long>(clock.elapsed()));
             return value;
         };
-        const auto none = read(0.0, 480), much = read(20.0, 480);
+        const auto none = read(0.0, 720), much = read(20.0, 720);
         QVERIFY2(none.ok(), none ? "" : none.error().text().c_str());
         QVERIFY2(much.ok(), much ? "" : much.error().text().c_str());
         QVERIFY(none->draft && none->u > 0.0 && much->u > 0.0);

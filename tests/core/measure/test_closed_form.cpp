@@ -378,6 +378,42 @@ std::vector<Case> everyCase() {
         all.push_back({"swing", metres(of(MeasureKind::swing, {"left_wrist", "left_shoulder", "left_hip", "neck"})),
                        body, whole, kPi, 0.01});
     }
+    {
+        // A shoulder that turns about the trunk: off it by r sin φ, as far as a camera square to the trunk sees.
+        constexpr double kReach = 0.25, kTrunk = 0.6;
+        const auto phi = [](double t) { return 40.0 * std::sin(2 * kPi * 0.8 * t); };
+        const auto faster = [](double t) { return 40.0 * 2 * kPi * 0.8 * std::cos(2 * kPi * 0.8 * t); };
+        const Way shoulder = [=](double t) { return Place(1.0 + kReach * std::sin(rad(phi(t))), 1.4); };
+        const Way other = [=](double t) { return Place(1.0 - kReach * std::sin(rad(phi(t))), 1.4); };
+        const Body body = {
+            {"left_hip", hip}, {"neck", still(1, 1 + kTrunk)}, {"left_shoulder", shoulder}, {"right_shoulder", other}};
+        const auto twist = [&](std::initializer_list<const char*> points, Aspect aspect, double width) {
+            MeasureDefinition d = of(MeasureKind::twist, points, aspect);
+            d.per = {*pointFromText("left_hip"), *pointFromText("neck")};
+            d.fullWidth = width / kTrunk;
+            d.fullWidthSigma = 0.01;
+            return d;
+        };
+        all.push_back({"twist", twist({"left_hip", "neck", "left_shoulder"}, Aspect::turned, kReach), body, phase,
+                       phi(phase.at("here")), 0.2});
+        all.push_back({"twist of two edges",
+                       twist({"left_hip", "neck", "left_shoulder", "right_shoulder"}, Aspect::turned, 2 * kReach), body,
+                       phase, phi(phase.at("here")), 0.2});
+        all.push_back({"twist rate", twist({"left_hip", "neck", "left_shoulder"}, Aspect::rate, kReach), body, phase,
+                       faster(phase.at("here")), 2.0});
+        MeasureDefinition most =
+            twist({"left_hip", "neck", "left_shoulder", "right_shoulder"}, Aspect::rate, 2 * kReach);
+        most.reduction = Reduction::max;
+        all.push_back({"twist rate max", most, body, phase, faster(1.25), 4.0});
+    }
+    const Body two = {{"left_wrist", circle}, {"left_hip", still(0.5, 1)}, {"right_hip", still(2.5, 1)}};
+    const Place there = circle(phase.at("here"));
+    all.push_back({"amid", of(MeasureKind::amid, {"left_wrist", "left_hip", "right_hip"}, Aspect::share), two, phase,
+                   (there.x() - 0.5) / 2.0, 0.0005});
+    all.push_back(
+        {"amid off",
+         metres(along(of(MeasureKind::amid, {"left_wrist", "left_hip", "right_hip"}, Aspect::off), Direction::up)), two,
+         phase, there.y() - 1.0, 0.001});
     return all;
 }
 

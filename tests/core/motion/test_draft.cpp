@@ -223,6 +223,16 @@ private slots:
         QVERIFY(all.contains("head") && !all.contains("neck"));
         QVERIFY(!all.at("head").contains(FrameIndex(3)));
     }
+    void twoPeople() {
+        TrackSet tracks;
+        for (const char* name : {"left_knee", "other_left_knee", "foil_tip", "ball"})
+            tracks[name][FrameIndex(0)] = {{1.0, 2.0}, 1.0, How::hand};
+        tracks["other_left_knee"][FrameIndex(0)].at.x = 9.0;
+        const TrackSet first = ofPerson(tracks, false), second = ofPerson(tracks, true);
+        QVERIFY(first.size() == 1 && first.at("left_knee").begin()->second.at.x == 1.0);
+        QVERIFY(second.size() == 1 && second.at("left_knee").begin()->second.at.x == 9.0);
+        QVERIFY(asPerson(second, true).contains("other_left_knee") && asPerson(second, false) == second);
+    }
 };
 QTEST_GUILESS_MAIN(TestDraft)
 #include "test_draft.moc"

@@ -119,7 +119,7 @@ private slots:
             else
                 QVERIFY(before.contains(b.drill)); // what is owned goes on
         }
-        QVERIFY(!before.empty() && p.notes[0].find("2026-12-13") != std::string::npos);
+        QVERIFY(!before.empty() && p.notes[0].find(dayWords(in.competitions[0])) != std::string::npos);
         in.competitions = {kMonday + days(5), kMonday + days(14)};
         QVERIFY(prescribe(twoFaults(), in).infeasible.find("competition") != std::string::npos);
         in.known = {"shadow", "slow"};
@@ -301,6 +301,44 @@ private slots:
             planned += !p.blocks.empty();
         }
         QVERIFY2(planned > 45, qPrintable(QString::number(planned)));
+    }
+    // Pins at random: what is named as a clash still clashes by itself, and without any one of them it does not.
+    void aClashIsTheSmallest() {
+        std::mt19937 random(31);
+        const auto any = [&](int n) { return static_cast<int>(random() % static_cast<unsigned>(n)); };
+        const char* drills[] = {"slow", "push", "shadow", "mirror", "open", "feed", "band"};
+        const auto b = twoFaults();
+        int clashes = 0, several = 0;
+        for (int round = 0; round < 200; ++round) {
+            auto in = week({"late", "bent"});
+            in.regime = kRegimes[static_cast<std::size_t>(any(4))].id;
+            for (auto& m : in.minutes)
+                m = any(4) ? 7 + any(30) : 0;
+            if (any(3) == 0)
+                in.competitions = {kMonday + days(any(20))};
+            std::vector<PlannedBlock> pins;
+            for (int i = 3 + any(9); i > 0; --i)
+                pins.push_back(block(kMonday + days(any(9)), drills[any(7)], any(2) ? "late" : "bent", 3 + any(14)));
+            for (const auto& breach : breachesOf(b, in, pins)) {
+                const auto clash = smallestClash(b, in, pins, breach);
+                const auto breaks = [&](std::size_t without) {
+                    std::vector<PlannedBlock> some;
+                    for (const auto i : clash.blocks)
+                        if (i != without)
+                            some.push_back(pins[i]);
+                    const auto now = breachesOf(b, in, some);
+                    return std::any_of(now.begin(), now.end(),
+                                       [&](const Breach& x) { return x.rule == breach.rule && x.day == breach.day; });
+                };
+                QVERIFY(breaks(pins.size()));
+                for (const auto i : clash.blocks)
+                    QVERIFY2(!breaks(i), clash.words.c_str());
+                ++clashes;
+                several += clash.blocks.size() > 1;
+            }
+        }
+        qInfo("%d clashes, %d of them of two blocks or more", clashes, several);
+        QVERIFY(clashes > 500 && several > 100);
     }
     // What was done before a pause counts as known; the checker finds each thing that a hand can do wrong.
     void theCheckerSeesEachRule() {

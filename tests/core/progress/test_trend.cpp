@@ -41,6 +41,20 @@ private slots:
         QVERIFY(blind.differs());
         QVERIFY(!true_.differs());
     }
+    void doesTheGapShrink() {
+        const Day day = *dayFromIso("2026-11-01");
+        const auto story = [&](std::initializer_list<Perception> all) {
+            std::vector<DatedPerception> out;
+            for (const auto& p : all)
+                out.push_back({day + std::chrono::days(7 * out.size()), p});
+            return gapStory(out);
+        };
+        QVERIFY(story({{5, 30, 2}, {20, 28, 2}, {24, 25, 2}}) == GapStory::shrinks); // 25 apart, then 1
+        QVERIFY(story({{29, 30, 2}, {5, 30, 2}}) == GapStory::grows);
+        QVERIFY(story({{26, 30, 2}, {29, 30, 2}}) == GapStory::cannotTell); // 4 and 1, of 2.8 u
+        QVERIFY(story({{40, 30, 2}, {20, 30, 2}}) == GapStory::cannotTell); // as far off on the other side
+        QVERIFY(story({{5, 30, 2}}) == GapStory::cannotTell);
+    }
 };
 QTEST_GUILESS_MAIN(TestTrend)
 #include "test_trend.moc"

@@ -1,4 +1,4 @@
-#include "desktop/handover/voice.h"
+#include "desktop/workbench/voice.h"
 
 #include "simulator/microphone.h"
 

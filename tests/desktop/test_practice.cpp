@@ -1,0 +1,315 @@
+// A practice through the real window: reps by one key each, a camera beside it, its cue and tempo, a day on one's own.
+
+#include "casebook/planner.h"
+#include "desktop/practice/practice_page.h"
+#include "footage/camera.h"
+#include "simulator/eye_trial.h"
+#include "tests/support/window_test.h"
+
+#include <QComboBox>
+#include <QDialog>
+#include <QLabel>
+#include <QLineEdit>
+#include <QProgressBar>
+#include <QPushButton>
+#include <QSignalSpy>
+#include <QSpinBox>
+#include <QTest>
+#include <QTimer>
+
+#include <algorithm>
+#include <chrono>
+#include <filesystem>
+#include <memory>
+#include <thread>
+
+using namespace riflesso;
+
+namespace {
+
+// Stillness, one rep as it comes, stillness: as a camera on a tripod sees it.
+class OneRep : public Camera {
+public:
+    explicit OneRep(const EyeTrial& trial) : m_rate(trial.rate) {
+        for (const auto& p : trial.frames)
+            m_frames.push_back(std::make_shared<const Picture>(p));
+    }
+    std::string name() const override { return "One rep"; }
+    Status start() override {
+        m_began = std::chrono::steady_clock::now();
+        return Done{};
+    }
+    Result<LivePicture> next() override {
+        constexpr int kStill = 60; // pictures of rest before the rep
+        const double t = m_next / m_rate;
+        std::this_thread::sleep_until(
+            m_began + std::chrono::duration_cast<std::chrono::nanoseconds>(std::chrono::duration<double>(t)));
+        const int last = static_cast<int>(m_frames.size()) - 1;
+        return LivePicture{t, m_frames[static_cast<std::size_t>(std::clamp(m_next++ - kStill, 0, last))]};
+    }
+    void stop() override {}
+    Hertz rate() const override { return Hertz(m_rate); }
+
+private:
+    std::vector<std::shared_ptr<const Picture>> m_frames;
+    double m_rate;
+    int m_next = 0;
+    std::chrono::steady_clock::time_point m_began;
+};
+
+} // namespace
+
+class TestPractice : public test::WindowTest {
+    Q_OBJECT
+private slots:
+    void initTestCase() {
+        prepare("RiflessoTestPractice");
+        openWindow();
+    }
+    void cleanupTestCase() { m_window.reset(); }
+
+    void aPractice() {
+        go(Workspace::practice);
+        auto* page = static_cast<PracticePage*>(view()->page(Workspace::practice));
+        page->setFocus();
+        QTest::keyClick(page, Qt::Key_N);
+        const std::size_t before = data().blocks.size();
+        for (int i = 0; i < 30; ++i)
+            QTest::keyClick(page, i % 4 == 3 ? Qt::Key_B : Qt::Key_G);
+        QCOMPARE(data().blocks.size(), before + 1);
+        const Block& block = data().blocks.rbegin()->second;
+        QCOMPARE(block.reps.size(), std::size_t(30));
+        QCOMPARE(std::count_if(block.reps.begin(), block.reps.end(), [](const auto& r) { return r.good(); }),
+                 std::ptrdiff_t(23));
+        QTest::keyClick(page, Qt::Key_R);
+        auto* bar = page->findChild<QProgressBar*>();
+        QVERIFY(settle(*m_window) && bar->isVisible());
+        QTest::keyClick(page, Qt::Key_R);
+        QVERIFY(!bar->isVisible());
+        auto* note = child<QLineEdit>("practiceNote");
+        note->setFocus();
+        QTest::keyClicks(note, "calm hands");
+        QTest::keyClick(note, Qt::Key_Return);
+        QCOMPARE(data().blocks.rbegin()->second.note, std::string("calm hands"));
+        for (int i = 0; i < 32; ++i) // 30 reps, the note, and one too many for this page
+            if (data().blocks.size() > before)
+                book().undo();
+        QCOMPARE(data().blocks.size(), before);
+        go(Workspace::programme);
+        planned();
+    }
+    void aCameraBesidePractice() {
+        go(Workspace::practice);
+        auto* page = static_cast<PracticePage*>(view()->page(Workspace::practice));
+        auto* screen = page->findChild<RepScreen*>();
+        const std::size_t before = data().blocks.size();
+        auto* which = page->findChild<QComboBox*>("practiceCamera");
+        which->setCurrentIndex(which->count() - 1); // the simulated one
+        page->setFocus();
+        QTest::keyClick(page, Qt::Key_N);
+        QTest::keyClick(page, Qt::Key_C);
+        QVERIFY(screen->running() && screen->isVisible() && !page->findChild<RightAndWrong*>()->isVisible());
+        QSignalSpy seen(screen, &RepScreen::repSeen);
+        QTRY_VERIFY_WITH_TIMEOUT(!seen.isEmpty(), 60000);
+        QVERIFY(screen->playing()); // once more, by itself
+        QTest::qWait(300);
+        picture("practice-camera");
+        QTest::keyClick(page, Qt::Key_G); // the verdict takes the rep's film
+        const auto block = [&]() -> const Block& { return data().blocks.rbegin()->second; };
+        const std::string clip = block().reps.back().clip;
+        QVERIFY(!clip.empty());
+        const auto film = book().library().practiceClips(1) / clip;
+        QTRY_VERIFY_WITH_TIMEOUT(std::filesystem::exists(film), 20000);
+        QTRY_VERIFY_WITH_TIMEOUT(screen->words().contains("Rep 1 kept"), 20000);
+        // What the focus measure says of the last rep: a draft beside the coach's verdict, or why there is none.
+        QSignalSpy measured(screen, &RepScreen::read);
+        QTest::keyClick(page, Qt::Key_M);
+        QVERIFY(screen->reading());
+        QTRY_VERIFY_WITH_TIMEOUT(!screen->reading(), 120000);
+        if (measured.isEmpty()) {
+            qInfo("%s", qPrintable(screen->words()));
+            QVERIFY2(screen->words().contains("could not be measured"), qPrintable(screen->words()));
+        } else {
+            picture("practice-measured");
+            const auto of = measured[0][0].value<std::string>();
+            const auto& reps = block().reps;
+            const auto rep = std::find_if(reps.begin(), reps.end(), [&](const auto& r) { return r.clip == of; });
+            if (rep != reps.end()) // it was judged
+                QCOMPARE(rep->machine, std::optional(measured[0][1].toBool()));
+        }
+        QVERIFY(block().reps[0].coach == true); // the verdict stays the coach's
+        QTest::keyClick(page, Qt::Key_C);
+        QVERIFY(!screen->running() && !screen->isVisible());
+        QTest::keyClick(page, Qt::Key_B); // without a camera: no film
+        QVERIFY(block().reps.size() == 2 && block().reps.back().clip.empty());
+        // The dot of the first rep brings its film back; the second has none.
+        auto* dots = page->findChild<RepDots*>();
+        const double step = std::min(46.0, dots->width() / 10.0);
+        const auto dot = [&](int i) {
+            return QPoint(static_cast<int>((dots->width() - 10 * step) / 2 + (i + 0.5) * step), dots->height() / 2);
+        };
+        QTest::mouseClick(dots, Qt::LeftButton, {}, dot(1));
+        QVERIFY(!screen->isVisible());
+        QTest::mouseClick(dots, Qt::LeftButton, {}, dot(0));
+        QTRY_VERIFY_WITH_TIMEOUT(screen->playing() && screen->isVisible(), 20000);
+        QTRY_VERIFY_WITH_TIMEOUT(!screen->playing() && !screen->isVisible(), 20000);
+        QTest::keyClick(page, Qt::Key_Left); // the same by key: the second rep has no film and is passed over
+        QTRY_VERIFY_WITH_TIMEOUT(screen->playing() && screen->isVisible(), 20000);
+        QTRY_VERIFY_WITH_TIMEOUT(!screen->playing() && !screen->isVisible(), 20000);
+        std::filesystem::remove(film);
+        QTest::mouseClick(dots, Qt::LeftButton, {}, dot(0));
+        QTRY_VERIFY_WITH_TIMEOUT(screen->words().contains("not there any more"), 20000);
+        QTest::keyClick(page, Qt::Key_C);
+        QVERIFY(screen->running());
+        go(Workspace::programme); // nobody is filmed unseen
+        QVERIFY(!screen->running());
+        while (data().blocks.size() > before && book().undo())
+            ;
+        QCOMPARE(data().blocks.size(), before);
+        planned();
+    }
+    // What M comes to where the film can be read: a draft in words, and a verdict beside the coach's on that rep's dot.
+    void aRepIsReadFromItsFilm() {
+        const auto trial = eyeTrial("fencing-lunge", "trunk_falls_deg", 20.0, 5, 720);
+        QVERIFY(trial.ok());
+        RepScreen screen(view()->bench(), {{"one rep", [&trial] { return std::make_unique<OneRep>(*trial); }}});
+        screen.resize(640, 400);
+        screen.show();
+        screen.start();
+        QSignalSpy seen(&screen, &RepScreen::repSeen);
+        QTRY_VERIFY_WITH_TIMEOUT(!seen.isEmpty(), 60000);
+        QTRY_VERIFY_WITH_TIMEOUT(screen.words().contains("kept"), 20000);
+        screen.stop();
+        // Wide: the number itself is checked against the simulated fault in test_reading.
+        const Band upright{-90.0, 90.0, 1.0};
+        QSignalSpy measured(&screen, &RepScreen::read);
+        screen.readLast({{"land_trunk", upright}});
+        QVERIFY(screen.reading());
+        QTRY_VERIFY_WITH_TIMEOUT(!screen.reading(), 120000);
+        QVERIFY2(measured.size() == 1, qPrintable(screen.words()));
+        QVERIFY2(screen.words().contains("A draft: it counts for nothing"), qPrintable(screen.words()));
+        QVERIFY(measured[0][1].toBool());
+        picture("practice-measured", &screen);
+        // The page puts it beside the verdict on the rep of that film, and on no other.
+        const std::string clip = measured[0][0].value<std::string>();
+        go(Workspace::practice);
+        auto* page = static_cast<PracticePage*>(view()->page(Workspace::practice));
+        const std::size_t before = data().blocks.size();
+        QTest::keyClick(page, Qt::Key_N);
+        QTest::keyClick(page, Qt::Key_B);
+        QTest::keyClick(page, Qt::Key_G);
+        Block block = data().blocks.rbegin()->second;
+        block.reps[0].clip = clip;
+        QVERIFY(book().setBlock(block));
+        emit page->findChild<RepScreen*>()->read(clip, true);
+        const auto& reps = data().blocks.rbegin()->second.reps;
+        QVERIFY(reps[0].machine == true && reps[0].coach == false && !reps[1].machine);
+        while (data().blocks.size() > before && book().undo())
+            ;
+    }
+    // Cut by sound: the simulated microphone hears a strike a second; whatever the camera sees, each is a rep.
+    void aRepIsCutBySound() {
+        const auto trial = eyeTrial("fencing-lunge", "trunk_falls_deg", 0.0, 5, 72);
+        QVERIFY(trial.ok());
+        RepScreen screen(view()->bench(), {{"one rep", [&trial] { return std::make_unique<OneRep>(*trial); }}});
+        screen.resize(640, 400);
+        screen.show();
+        screen.start();
+        auto* cut = screen.findChild<QComboBox*>("practiceCut");
+        QVERIFY(cut);
+        QSignalSpy seen(&screen, &RepScreen::repSeen);
+        cut->setFocus();
+        QTest::keyClick(cut, Qt::Key_Down);
+        QCOMPARE(cut->currentIndex(), 1);
+        QTRY_VERIFY_WITH_TIMEOUT(seen.size() >= 2, 60000);
+        QTRY_VERIFY_WITH_TIMEOUT(screen.words().contains("kept"), 20000);
+        const auto clip = screen.takeUnjudged();
+        QVERIFY(!clip.empty() && screen.takeUnjudged().empty());
+        screen.stop();
+        const auto before = seen.size();
+        QTest::qWait(1500);
+        QCOMPARE(seen.size(), before); // nobody listens any more
+    }
+    // A note that is spoken: with the microphone that ships, since there is none here; kept beside the block, heard
+    // again.
+    void aSpokenNote() {
+        go(Workspace::practice);
+        auto* page = view()->page(Workspace::practice);
+        auto* note = page->findChild<SpokenNote*>();
+        const std::size_t before = data().blocks.size();
+        page->setFocus();
+        QTest::keyClick(page, Qt::Key_N);
+        QTest::keyClick(page, Qt::Key_V); // no block yet: nothing that it could belong to
+        QVERIFY(!note->recording());
+        QTest::keyClick(page, Qt::Key_G);
+        QTest::keyClick(page, Qt::Key_V);
+        QVERIFY(note->recording());
+        QVERIFY(child<QPushButton>("speakNote")->text().startsWith("Stop"));
+        QTest::qWait(400);
+        picture("practice-speaking");
+        QTest::keyClick(page, Qt::Key_V);
+        QVERIFY(!note->recording() && note->seconds() > 0.2);
+        const auto file = book().library().practiceClips(data().id) /
+                          ("note-" + std::to_string(data().blocks.rbegin()->first) + ".wav");
+        QVERIFY(std::filesystem::exists(file));
+        QVERIFY(child<QPushButton>("hearNote"));
+        QTest::keyClick(page, Qt::Key_G); // the keys of practice go on
+        QCOMPARE(data().blocks.rbegin()->second.reps.size(), std::size_t(2));
+        // Another block has none of its own; leaving the page ends what is being spoken.
+        QTest::keyClick(page, Qt::Key_N);
+        QTest::keyClick(page, Qt::Key_B);
+        QCOMPARE(note->seconds(), 0.0);
+        QTest::keyClick(page, Qt::Key_V);
+        QTest::qWait(200);
+        go(Workspace::programme);
+        QVERIFY(!note->recording());
+        while (data().blocks.size() > before && book().undo())
+            ;
+    }
+    void theCueOfABlockAndTheTempo() {
+        go(Workspace::practice);
+        auto* page = view()->page(Workspace::practice);
+        auto* cues = child<QComboBox>("practiceCues");
+        QVERIFY(cues && cues->count() >= 1);
+        cues->lineEdit()->setText("Like a door that opens");
+        QTest::keyClick(cues->lineEdit(), Qt::Key_Return);
+        page->setFocus();
+        QTest::keyClick(page, Qt::Key_G);
+        QTest::keyClick(page, Qt::Key_B);
+        QVERIFY(settle(*m_window));
+        const Block* newest = nullptr;
+        for (const auto& [id, b] : data().blocks)
+            if (!newest || b.id > newest->id)
+                newest = &b;
+        QVERIFY(newest && newest->cue == "Like a door that opens" && newest->reps.size() == 2);
+        QVERIFY(child<QLabel>("practiceCue")->text().contains("door"));
+        // The tempo runs with or without a sound device, and a key makes it faster.
+        QTest::keyClick(page, Qt::Key_T);
+        QVERIFY(child<QPushButton>("tempo")->isChecked());
+        const int beats = child<QSpinBox>("tempoBeats")->value();
+        QTest::keyClick(page, Qt::Key_Plus);
+        QCOMPARE(child<QSpinBox>("tempoBeats")->value(), beats + 1);
+        picture("practice-cue");
+        QTest::keyClick(page, Qt::Key_T);
+        QVERIFY(!child<QPushButton>("tempo")->isChecked());
+    }
+    void aDayOnOnesOwn() {
+        const std::size_t before = data().blocks.size();
+        QTimer::singleShot(300, m_window.get(), [this] {
+            auto* dialog = m_window->findChild<QDialog*>("ownDayDialog");
+            QVERIFY(dialog);
+            dialog->findChild<QSpinBox*>("ownMinutes")->setValue(25);
+            dialog->findChild<QSpinBox*>("ownHits")->setValue(14);
+            dialog->findChild<QLineEdit*>("ownNoticed")->setText("calmer after ten");
+            picture("own-day", dialog);
+            dialog->accept();
+        });
+        press("ownDay");
+        QCOMPARE(data().blocks.size(), before + 1);
+        const Block& b = data().blocks.rbegin()->second;
+        QVERIFY(b.own && b.own->minutes == 25 && b.own->hits == 14 && b.own->noticed == "calmer after ten");
+    }
+};
+
+QTEST_MAIN(TestPractice)
+#include "test_practice.moc"

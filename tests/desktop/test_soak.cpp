@@ -1,0 +1,108 @@
+// A scripted analyst works through the window, round after round: memory stays level, and no round is slower than the
+// first ones. The suite goes round a few times; RIFLESSO_SOAK=SECONDS (make soak: an hour) goes on for so long.
+
+#include "desktop/marking/marking_page.h"
+#include "tests/support/window_test.h"
+
+#include <QApplication>
+#include <QElapsedTimer>
+#include <QFile>
+
+#include <algorithm>
+#include <cmath>
+#include <vector>
+
+using namespace riflesso;
+
+class TestSoak : public test::WindowTest {
+    Q_OBJECT
+    // Of this process, MB.
+    static double resident() {
+        QFile f("/proc/self/statm");
+        if (!f.open(QIODevice::ReadOnly))
+            return 0.0;
+        return f.readAll().split(' ').value(1).toDouble() * 4096.0 / (1 << 20);
+    }
+    MarkCanvas* canvas() const { return view()->marking()->canvas(); }
+
+    // Every page is looked at, a film stepped and played, marks placed and taken back, reps practised, a plan laid.
+    void round(int number) {
+        QVERIFY(m_window->openCase(1));
+        QVERIFY(settle(*m_window));
+        for (int i = 0; i < kWorkspaces; ++i)
+            go(static_cast<Workspace>(i));
+        go(Workspace::marking);
+        const Id take = data().reps.begin()->second.take;
+        view()->bench().selectTake(take);
+        const int first = data().reps.begin()->second.first ? data().reps.begin()->second.first->value : 0;
+        for (int f = 0; f < 40; ++f) {
+            QTest::keyClick(canvas(), f < 30 ? Qt::Key_Right : Qt::Key_Left);
+            QApplication::processEvents();
+        }
+        view()->bench().setFrame(first + number % 20);
+        QVERIFY(settle(*m_window));
+        const int before = book().undoStack().index();
+        for (int k = 0; k < 5; ++k) {
+            QTest::mouseClick(canvas(), Qt::LeftButton, {}, QPoint(200 + 13 * k, 150 + 7 * k));
+            QApplication::processEvents();
+        }
+        QVERIFY(settle(*m_window));
+        while (book().undoStack().index() > before && book().undo())
+            ;
+        go(Workspace::practice);
+        const std::size_t blocks = data().blocks.size();
+        QWidget* practice = view()->page(Workspace::practice);
+        practice->setFocus();
+        QTest::keyClick(practice, Qt::Key_N);
+        for (int k = 0; k < 10; ++k)
+            QTest::keyClick(practice, k % 3 ? Qt::Key_G : Qt::Key_B);
+        while (data().blocks.size() > blocks && book().undo())
+            ;
+        go(Workspace::programme);
+        planned();
+        m_window->showShelf();
+        QApplication::processEvents();
+    }
+private slots:
+    void initTestCase() {
+        prepare("RiflessoTestSoak");
+        openWindow();
+    }
+    void cleanupTestCase() { m_window.reset(); }
+
+    void memoryAndPaceStayLevel() {
+        const double wanted = qEnvironmentVariable("RIFLESSO_SOAK").toDouble(); // s; 0 = a few rounds
+        constexpr int kFewest = 9;
+        QElapsedTimer all, one;
+        all.start();
+        std::vector<double> memory, seconds;
+        for (int i = 0; i < kFewest || all.elapsed() < 1000.0 * wanted; ++i) {
+            one.start();
+            round(i);
+            if (QTest::currentTestFailed())
+                return;
+            seconds.push_back(static_cast<double>(one.elapsed()) / 1000.0);
+            memory.push_back(resident());
+            if (wanted > 0.0 && i % 20 == 0)
+                qInfo("round %d after %.0f s: %.0f MB, %.2f s", i, static_cast<double>(all.elapsed()) / 1000.0,
+                      memory.back(), seconds.back());
+        }
+        const auto middle = [](std::vector<double> v, double from, double to) {
+            const auto n = static_cast<double>(v.size());
+            std::vector<double> part(v.begin() + static_cast<std::ptrdiff_t>(from * n),
+                                     v.begin() + static_cast<std::ptrdiff_t>(to * n));
+            std::sort(part.begin(), part.end());
+            return part[part.size() / 2];
+        };
+        // Caches fill in the first third; from then on what is used stays used.
+        const double early = middle(memory, 0.34, 0.67), late = middle(memory, 0.67, 1.0);
+        const double pace = middle(seconds, 0.0, 0.34), end = middle(seconds, 0.67, 1.0);
+        qInfo("%zu rounds in %.0f s: %.0f MB in the middle third, %.0f MB in the last; a round %.2f s, then %.2f s",
+              seconds.size(), static_cast<double>(all.elapsed()) / 1000.0, early, late, pace, end);
+        QVERIFY2(late < 1.15 * early + 10.0, qPrintable(QString("%1 MB, then %2 MB").arg(early).arg(late)));
+        if (wanted > 0.0) // a few rounds tell nothing of the pace on a busy machine
+            QVERIFY2(end < 3.0 * pace, qPrintable(QString("%1 s a round, then %2 s").arg(pace).arg(end)));
+    }
+};
+QTEST_MAIN(TestSoak)
+#include "test_soak.moc"
