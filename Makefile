@@ -12,7 +12,7 @@ VALGRIND_TESTS := test_distributions test_say test_numbers test_summary test_ser
   test_decision test_reference test_registration test_film_lock test_exposures test_judge test_calendar test_support \
   test_own_drill test_trend test_squad
 
-.PHONY: translations package check-package valgrind soak help demo test check-long build packages test-packages configure bench format lint asan tsan fuzz fuzz-long clean
+.PHONY: translations kills package check-package valgrind soak help demo test check-long build packages test-packages configure bench format lint asan tsan fuzz fuzz-long clean
 
 help:
 	@echo "make demo    build, make the demo library, start the program with it"
@@ -20,7 +20,7 @@ help:
 	@echo "make check-long   the statistics with the whole of their draws, half an hour"
 	@echo "make build   the release build, programs in $(BUILD)/bin/"
 	@echo "make bench   speed figures as ratios;  make package  a .deb of both programs"
-	@echo "make check-package   the package in a fresh system (root);  make valgrind   core's tests under valgrind;  make soak   an hour through the window"
+	@echo "make check-package   the package in a fresh system (root);  make valgrind   core's tests under valgrind;  make soak   an hour through the window;  make kills   a thousand kills"
 	@echo "make translations   collect what is to be translated into desktop/languages"
 	@echo "make format  clang-format on all sources;  make lint  clang-tidy on core/"
 	@echo "make asan    tests under address sanitizer;  make tsan  under thread sanitizer"
@@ -71,6 +71,10 @@ SOAK_SECONDS := 3600
 soak: build
 	@cd $(BUILD) && QT_QPA_PLATFORM=offscreen RIFLESSO_SOAK=$(SOAK_SECONDS) QTEST_FUNCTION_TIMEOUT=86400000 ./tests/test_soak
 
+# A thousand kills in the midst of marking, practice, speaking and writing: about three quarters of an hour.
+kills: build
+	@cd $(BUILD) && QT_QPA_PLATFORM=offscreen RIFLESSO_KILLS=250 QTEST_FUNCTION_TIMEOUT=86400000 ./tests/test_killed
+
 # Core's tests under valgrind: no error, nothing lost. About a quarter of an hour.
 valgrind: test-packages
 	@bash packaging/install-missing.sh packaging/debian-package-check.txt
@@ -90,7 +94,7 @@ LUPDATE := $(firstword $(wildcard /usr/lib/qt6/bin/lupdate) lupdate)
 translations:
 	@$(LUPDATE) -silent -no-obsolete -locations none -I. -tr-function-alias translate+=say -tr-function-alias translate+=sayCount \
 	  -tr-function-alias translate+=says \
-	  desktop core casebook handover reading -ts $(CATALOGUES)
+	  desktop core casebook handover reading files library footage intake finder demo -ts $(CATALOGUES)
 
 lint: build
 	@git ls-files 'core/*.cpp' | xargs clang-tidy -p $(BUILD) --quiet --extra-arg=-Wno-unknown-warning-option

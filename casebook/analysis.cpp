@@ -8,6 +8,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <functional>
 #include <set>
 
 namespace riflesso {
@@ -97,19 +98,53 @@ void readPractice(const CaseData& data, const Blueprint& blueprint, Day today, A
         g.gate = gate(counted[g.drill], today, gateOptions(blueprint.gate));
 }
 
-// Who marked the newest of the athlete's measured takes: the others' numbers are brought to this one's.
-std::string newestAnalyst(const CaseData& data, const Analysis& a) {
+// Who marked, or what filmed, the newest of the athlete's measured takes: the others' numbers are brought to this
+// one's.
+std::string newestOf(const CaseData& data, const Analysis& a, std::string Take::*which) {
     const Take* newest = nullptr;
     for (const auto& [id, rep] : a.measured) {
         const Take& take = data.takes.at(data.reps.at(id).take);
-        if (take.performer == Performer::athlete && !take.markedBy.empty() && (!newest || take.day >= newest->day))
+        if (take.performer == Performer::athlete && !(take.*which).empty() && (!newest || take.day >= newest->day))
             newest = &take;
     }
-    return newest ? newest->markedBy : std::string();
+    return newest ? newest->*which : std::string();
 }
 
+// Brings a measure's readings to one analyst's or camera's; each difference is looked up once.
+class BroughtTo {
+public:
+    using Known = std::function<std::optional<ReadingDifference>(const std::string&)>;
+    BroughtTo(ReadingSource& source, Known known) : m_source(source), m_known(std::move(known)) {}
+    // False: not known how it reads against the source. Readings without a name count as anybody's.
+    bool bring(const std::string& by, const std::string& measure, MeasuredRep& rep) {
+        if (by.empty() || by == m_source.name)
+            return true;
+        const auto known = m_found.try_emplace(by);
+        if (known.second)
+            known.first->second = m_known(by);
+        if (!known.first->second) {
+            m_source.notCompared.insert(by);
+            return false;
+        }
+        m_source.corrected[by] = *known.first->second;
+        rep = asReadBy(*known.first->second, measure, std::move(rep));
+        return true;
+    }
+
+private:
+    ReadingSource& m_source;
+    Known m_known;
+    std::map<std::string, std::optional<ReadingDifference>> m_found;
+};
+
 void followFocus(const CaseData& data, const Blueprint& blueprint, Analysis& a) {
-    const std::string newest = newestAnalyst(data, a);
+    const std::string analyst = newestOf(data, a, &Take::markedBy), camera = newestOf(data, a, &Take::filmedWith);
+    std::map<std::string, std::set<Id>> twice; // by camera: reps that the newest one filmed too, counted once
+    for (const auto& [id, take] : data.takes)
+        if (!take.filmedWith.empty() && take.filmedWith != camera && !twice.contains(take.filmedWith))
+            for (const auto& [ours, theirs] : filmedTwice(data, camera, take.filmedWith))
+                if (a.measured.contains(ours))
+                    twice[take.filmedWith].insert(theirs);
     for (const auto& fault : a.judgement.focus) {
         const Finding* f = a.finding(fault);
         std::string measure = f && !f->evidence.empty() ? f->evidence.front() : std::string();
@@ -125,27 +160,23 @@ void followFocus(const CaseData& data, const Blueprint& blueprint, Analysis& a) 
             t.band = d->band;
         std::map<std::pair<Day, Stage>, std::vector<MeasuredRep>> byDay;
         std::map<std::pair<Day, Stage>, std::set<std::string>> setups;
-        std::map<std::string, std::optional<AnalystDifference>> others; // against the newest analyst, looked up once
-        t.analyst = newest;
+        t.analysts.name = analyst;
+        t.cameras.name = camera;
+        BroughtTo oneAnalyst(
+            t.analysts, [&](const std::string& by) { return differenceOf(data, blueprint, t.measure, analyst, by); });
+        BroughtTo oneCamera(t.cameras, [&](const std::string& with) {
+            return cameraDifference(data, a.measured, t.measure, camera, with);
+        });
         for (const auto& [id, rep] : a.measured) {
             const Take& take = data.takes.at(data.reps.at(id).take);
             if (take.performer != Performer::athlete ||
                 !serves(take.view, blueprint.measure(t.measure)->definition.view))
                 continue;
-            // Marks without a name count as anybody's.
-            const std::string& by = take.markedBy;
+            if (const auto also = twice.find(take.filmedWith); also != twice.end() && also->second.contains(id))
+                continue;
             MeasuredRep read = rep;
-            if (!by.empty() && by != t.analyst) {
-                const auto known = others.try_emplace(by);
-                if (known.second)
-                    known.first->second = differenceOf(data, blueprint, t.measure, t.analyst, by);
-                if (!known.first->second) {
-                    t.notCompared.insert(by);
-                    continue;
-                }
-                t.corrected[by] = *known.first->second;
-                read = asReadBy(*known.first->second, t.measure, std::move(read));
-            }
+            if (!oneAnalyst.bring(take.markedBy, t.measure, read) || !oneCamera.bring(take.filmedWith, t.measure, read))
+                continue;
             setups[{take.day, stageOf(data, data.reps.at(id))}].insert(setupName(data, take));
             byDay[{take.day, stageOf(data, data.reps.at(id))}].push_back(std::move(read));
         }

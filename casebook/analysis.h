@@ -39,11 +39,18 @@ struct NextStep {
     std::optional<FrameIndex> frame;
 };
 
-/// What the second reads more than the first, in the measure's unit.
-struct AnalystDifference {
+/// What the second analyst, or the second camera, reads more than the first, in the measure's unit.
+struct ReadingDifference {
     double more = 0.0;
-    double u = 0.0; ///< SD of the differences / √frames; of both markings' chance
-    int frames = 0;
+    double u = 0.0; ///< SD of the differences / √n; of both readings' chance
+    int n = 0;      ///< frames that both analysts marked, or reps that both cameras filmed
+};
+
+/// As whose readings a series stands: an analyst's or a camera's.
+struct ReadingSource {
+    std::string name{};                                   ///< of the newest film; empty = nobody, none in particular
+    std::map<std::string, ReadingDifference> corrected{}; ///< what was taken off another's readings
+    std::set<std::string> notCompared{};                  ///< whose difference is not known: left out
 };
 
 /// A focus measure over time.
@@ -53,9 +60,7 @@ struct FocusTrend {
     Band band;
     std::vector<TrendPoint> points; ///< by date
     std::optional<Change> change;   ///< first to last, from two points on
-    std::string analyst{};          ///< as whose readings the points stand; empty = nobody in particular
-    std::map<std::string, AnalystDifference> corrected{}; ///< what was taken off another's readings
-    std::set<std::string> notCompared{};                  ///< whose difference is not known: left out
+    ReadingSource analysts{}, cameras{};
 };
 
 /// A guess from the brief beside what was measured.

@@ -1,15 +1,16 @@
 #include "casebook/analysts.h"
 
 #include "casebook/repeat.h"
+#include "core/statistics/summary.h"
 
 #include <cmath>
 
 namespace riflesso {
 
-std::optional<AnalystDifference> differenceOf(const CaseData& data, const Blueprint& blueprint,
+std::optional<ReadingDifference> differenceOf(const CaseData& data, const Blueprint& blueprint,
                                               const std::string& measure, const std::string& first,
                                               const std::string& second) {
-    AnalystDifference out;
+    ReadingDifference out;
     double squares = 0.0;
     for (const auto& [id, repeat] : data.repeats) {
         const auto take = data.takes.find(repeat.take);
@@ -26,17 +27,60 @@ std::optional<AnalystDifference> differenceOf(const CaseData& data, const Bluepr
             if (agreed.measure == measure && agreed.limits) {
                 out.more += sign * agreed.limits->bias * agreed.frames;
                 squares += agreed.limits->sd * agreed.limits->sd * agreed.frames;
-                out.frames += agreed.frames;
+                out.n += agreed.frames;
             }
     }
-    if (out.frames < 3)
+    if (out.n < 3)
         return std::nullopt;
-    out.more /= out.frames;
-    out.u = std::sqrt(squares) / out.frames;
+    out.more /= out.n;
+    out.u = std::sqrt(squares) / out.n;
     return out;
 }
 
-MeasuredRep asReadBy(const AnalystDifference& difference, const std::string& measure, MeasuredRep rep) {
+std::vector<std::pair<Id, Id>> filmedTwice(const CaseData& data, const std::string& first, const std::string& second) {
+    std::vector<std::pair<Id, Id>> out;
+    if (data.links.empty())
+        return out;
+    const ViewClocks clocks(data);
+    for (const auto& [id, take] : data.takes) {
+        if (take.filmedWith != first || take.performer != Performer::athlete)
+            continue;
+        for (const Rep* rep : repsOf(data, id)) {
+            const auto [from, to] = spanOf(data, *rep);
+            for (const auto& [other, there] : clocks.at(id, FrameIndex((from.value + to.value) / 2))) {
+                const Take& twin = data.takes.at(other);
+                if (twin.filmedWith != second || twin.view != take.view)
+                    continue;
+                for (const Rep* same : repsOf(data, other))
+                    if (const auto [begin, end] = spanOf(data, *same); there.frame >= begin && there.frame <= end)
+                        out.emplace_back(rep->id, same->id);
+            }
+        }
+    }
+    return out;
+}
+
+std::optional<ReadingDifference> cameraDifference(const CaseData& data, const std::map<Id, MeasuredRep>& measured,
+                                                  const std::string& measure, const std::string& first,
+                                                  const std::string& second) {
+    const auto valueOf = [&](Id rep) -> std::optional<double> {
+        if (const auto it = measured.find(rep); it != measured.end())
+            for (const auto& v : it->second.values)
+                if (v.measure == measure && !v.refused)
+                    return v.value;
+        return std::nullopt;
+    };
+    std::vector<double> more;
+    for (const auto& [a, b] : filmedTwice(data, first, second))
+        if (const auto x = valueOf(a), y = valueOf(b); x && y)
+            more.push_back(*y - *x);
+    if (more.size() < 3)
+        return std::nullopt;
+    const auto s = summarise(more);
+    return ReadingDifference{s->mean, s->sd / std::sqrt(static_cast<double>(s->n)), s->n};
+}
+
+MeasuredRep asReadBy(const ReadingDifference& difference, const std::string& measure, MeasuredRep rep) {
     for (auto& v : rep.values)
         if (v.measure == measure && !v.refused) {
             v.value -= difference.more;

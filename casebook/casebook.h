@@ -83,6 +83,9 @@ public:
     /// Gives the take an id. 0 when it failed.
     Id addTake(Take take);
     bool setTake(const Take& take, const QString& what);
+    /// Names another person of a take (personOf()); what was seen of them there goes with the name. An empty name, or
+    /// one that somebody else of this take has, changes nothing.
+    bool callPerson(Id take, int person, const std::string& name);
     /// Takes its reps, marks and links with it. A film inside the library is deleted when the case is closed, unless
     /// the step was undone or another take uses it.
     bool removeTake(Id take);

@@ -7,6 +7,30 @@
 
 namespace riflesso {
 
+std::vector<PlayerTally> tallyByPlayer(const CaseData& data) {
+    std::map<std::pair<std::string, std::string>, PlayerTally> tallies;
+    const auto count = [&](const std::string& who, const std::map<std::string, Seen>& seen) {
+        for (const auto& [checkpoint, s] : seen) {
+            auto& t = tallies[{who, checkpoint}];
+            t.who = who;
+            t.checkpoint = checkpoint;
+            (s.verdict == SeenVerdict::yes ? t.yes : s.verdict == SeenVerdict::partly ? t.partly : t.no) += 1;
+        }
+    };
+    for (const auto& [id, rep] : data.reps) {
+        const auto take = data.takes.find(rep.take);
+        if (take == data.takes.end() || take->second.performer != Performer::athlete)
+            continue;
+        count({}, rep.seen);
+        for (const auto& [who, seen] : rep.seenOf)
+            count(who, seen);
+    }
+    std::vector<PlayerTally> out;
+    for (auto& [key, t] : tallies)
+        out.push_back(std::move(t));
+    return out;
+}
+
 Stage stageOf(const CaseData& data, const Rep& rep) {
     return rep.stage.value_or(data.takes.at(rep.take).stage);
 }
@@ -63,11 +87,13 @@ const RepSet* findSet(const std::vector<RepSet>& sets, const SetKey& key) {
 
 std::string setupName(const CaseData& data, const Take& take) {
     // Takes on which the same was drawn are calibrated alike: the first of them names the set-up.
-    // Another analyst's habit is another set-up.
+    // Another analyst's habit and another camera are another set-up.
     for (const auto& [id, other] : data.takes)
-        if (other.view == take.view && other.calibration == take.calibration && other.markedBy == take.markedBy)
+        if (other.view == take.view && other.calibration == take.calibration && other.markedBy == take.markedBy &&
+            other.filmedWith == take.filmedWith)
             return enumName(kViewNames, take.view) + (take.calibration.empty() ? "" : " " + std::to_string(id)) +
-                   (take.markedBy.empty() ? "" : " by " + take.markedBy);
+                   (take.markedBy.empty() ? "" : " by " + take.markedBy) +
+                   (take.filmedWith.empty() ? "" : " with " + take.filmedWith);
     return {};
 }
 

@@ -44,6 +44,17 @@ std::string setupName(const CaseData& data, const Take& take);
 std::vector<SetValue> setValues(const CaseData& data, const std::map<Id, MeasuredRep>& measured,
                                 const std::vector<Id>& reps);
 
+/// How often a checkpoint was seen of a player: in how many reps it was so, partly, or not.
+struct PlayerTally {
+    std::string who; ///< empty: the athlete
+    std::string checkpoint;
+    int yes = 0, partly = 0, no = 0;
+    [[nodiscard]] int all() const { return yes + partly + no; }
+};
+/// By player and checkpoint over the reps of the athlete's films, the athlete first, then by name; only what was
+/// judged.
+std::vector<PlayerTally> tallyByPlayer(const CaseData& data);
+
 /// The rep's own stage, else its take's.
 Stage stageOf(const CaseData& data, const Rep& rep);
 

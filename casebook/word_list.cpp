@@ -71,6 +71,26 @@ std::span<const char* const> knownWords() {
         QT_TRANSLATE_NOOP("word", "off"),
         // a choice that the program offers
         QT_TRANSLATE_NOOP("word", "decline it"),
+        // faults that only simulated athletes have
+        QT_TRANSLATE_NOOP("word", "layback drift"),
+        QT_TRANSLATE_NOOP("word", "length fades"),
+        QT_TRANSLATE_NOOP("word", "halting"),
+        QT_TRANSLATE_NOOP("word", "low jump"),
+        QT_TRANSLATE_NOOP("word", "rate fades"),
+        // rules of the plan
+        QT_TRANSLATE_NOOP("word", "rest day"),
+        QT_TRANSLATE_NOOP("word", "minutes"),
+        QT_TRANSLATE_NOOP("word", "bout"),
+        QT_TRANSLATE_NOOP("word", "sessions"),
+        QT_TRANSLATE_NOOP("word", "gap"),
+        QT_TRANSLATE_NOOP("word", "stage"),
+        QT_TRANSLATE_NOOP("word", "new"),
+        QT_TRANSLATE_NOOP("word", "load"),
+        QT_TRANSLATE_NOOP("word", "partner"),
+        QT_TRANSLATE_NOOP("word", "equipment"),
+        QT_TRANSLATE_NOOP("word", "focus"),
+        QT_TRANSLATE_NOOP("word", "twice"),
+        QT_TRANSLATE_NOOP("word", "ban"),
         // verdicts
         QT_TRANSLATE_NOOP("word", "inside"),
         QT_TRANSLATE_NOOP("word", "outside"),

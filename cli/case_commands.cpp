@@ -313,6 +313,29 @@ Status sets(const CaseArguments& a) {
     return Done{};
 }
 
+Status tally(const CaseArguments& a) {
+    const auto book = openCase(a);
+    if (!book)
+        return book.error();
+    json out = json::array();
+    for (const auto& t : tallyByPlayer((*book)->data())) {
+        const auto share = wilson(t.no, t.all());
+        const std::string who = t.who.empty() ? (*book)->data().brief.athlete.name : t.who;
+        out.push_back({{"player", who},
+                       {"athlete", t.who.empty()},
+                       {"checkpoint", t.checkpoint},
+                       {"yes", t.yes},
+                       {"partly", t.partly},
+                       {"no", t.no},
+                       {"no_share", json::array({share.lo, share.hi})}});
+        if (!a.json)
+            std::printf("%-20s %-28s no in %d of %d\n", who.c_str(), t.checkpoint.c_str(), t.no, t.all());
+    }
+    if (a.json)
+        std::printf("%s\n", json{{"tally", out}}.dump(1).c_str());
+    return Done{};
+}
+
 Status decide(const CaseArguments& a) {
     const auto book = openCase(a);
     if (!book)

@@ -184,6 +184,8 @@ Status logPractice(const CaseArguments& a);
 Status listPractice(const CaseArguments& a);
 /// Lists the sets, or puts reps into one.
 Status sets(const CaseArguments& a);
+/// What was seen by eye of each player in the films: how often a checkpoint was so, partly, or not.
+Status tally(const CaseArguments& a);
 /// Takes a finding up, parks it, rejects it, or closes what was decided.
 Status decide(const CaseArguments& a);
 /// The model shelf: verdict says list, keep, use or remove.

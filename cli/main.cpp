@@ -330,6 +330,7 @@ int main(int argc, char** argv) {
         {"compare", "The newest session against its targets", cli::compare},
         {"findings", "Strengths, findings in order, the focus and why", cli::findings},
         {"sets", "The sets of reps, or reps put into one", cli::sets},
+        {"tally", "What was seen by eye of each player in the films", cli::tally},
         {"report", "The report as PDF and HTML", cli::report},
         {"tracks", "A take's marks as CSV, out and in; without a take, the list of takes", cli::tracks}};
     for (const auto& command : commands) {

@@ -285,7 +285,7 @@ Status progress(const CaseArguments& a) {
         for (const auto& s : broken.stages)
             stages.push_back({{"stage", s.stage}, {"n", s.n}, {"inside", s.inside}, {"isotonic", s.smoothed}});
         std::string words = movedWords(blueprint, t);
-        for (const auto& more : {analystWords(blueprint, t), againstBestWords(blueprint, t),
+        for (const auto& more : {sourceWords(blueprint, t), againstBestWords(blueprint, t),
                                  keptWords(data, blueprint, t), transferredWords(t)})
             words += more.empty() ? "" : " " + more;
         const std::string goal = goalWords(blueprint, data.brief.aim, t);

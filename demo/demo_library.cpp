@@ -3,6 +3,7 @@
 #include "casebook/card.h"
 #include "casebook/shipped.h"
 #include "core/statistics/numbers.h"
+#include "core/words/say.h"
 #include "files/write_file.h"
 #include "footage/film.h"
 #include "library/blueprint_json.h"
@@ -184,14 +185,28 @@ std::optional<Error> addFilm(const JsonReader& f, const FilmRecipe& recipe, cons
     std::error_code ec;
     fs::copy_file(film.film, plain, fs::copy_options::overwrite_existing, ec);
     if (ec)
-        return Error{"the film cannot be copied (" + ec.message() + ")", plain.filename().string(), {}, {}};
+        return Error{
+            fill(say("error", "the film cannot be copied (%1)"), {ec.message()}), plain.filename().string(), {}, {}};
     take.film = plain.filename().string();
+    const std::string opponent = f.textOr("opponent");
+    if (!opponent.empty()) {
+        take.figure.extra = namesFor(Thing::other, {});
+        take.figure.called[1] = opponent;
+    }
     edits.push_back(TakeEdit{take.id, std::nullopt, take});
     if (!f["marked"].truth())
         return std::nullopt;
     const std::size_t before = edits.size();
     if (auto e = addMarks(film, take, library, edits))
         return e;
+    // What the coach saw of each of the two, by rep and checkpoint.
+    for (const auto& seen : f.itemsOr("seen"))
+        for (std::size_t i = before; i < edits.size(); ++i)
+            if (auto* rep = std::get_if<RepEdit>(&edits[i]); rep && rep->after->number == seen["rep"].integer()) {
+                auto& of = seen["opponent"].truth() ? rep->after->seenOf[opponent] : rep->after->seen;
+                for (const auto& [checkpoint, verdict] : seen["verdicts"].fields())
+                    of[checkpoint] = {verdict.word<SeenVerdict>(kSeenVerdictNames), *rep->after->first, {}, {}};
+            }
     if (const std::string set = f.textOr("set"); !set.empty())
         for (std::size_t i = before; i < edits.size(); ++i)
             if (auto* rep = std::get_if<RepEdit>(&edits[i]))

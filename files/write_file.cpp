@@ -1,5 +1,7 @@
 #include "files/write_file.h"
 
+#include "core/words/say.h"
+
 #include <cerrno>
 #include <cstring>
 #include <fcntl.h>
@@ -137,7 +139,7 @@ Result<std::string> readFile(const fs::path& path, std::uintmax_t limit) {
     if (!S_ISREG(about.st_mode))
         return refused("this is no ordinary file");
     if (static_cast<std::uintmax_t>(about.st_size) > limit)
-        return refused("the file is larger than " + std::to_string(limit >> 20) + " MB");
+        return refused(fill(say("error", "the file is larger than %1 MB"), {std::to_string(limit >> 20)}));
     std::string bytes(static_cast<std::size_t>(about.st_size), '\0');
     std::size_t read = 0;
     while (read < bytes.size()) {
@@ -145,7 +147,7 @@ Result<std::string> readFile(const fs::path& path, std::uintmax_t limit) {
         if (n < 0 && errno == EINTR)
             continue;
         if (n < 0)
-            return refused("the file cannot be read (" + std::string(std::strerror(errno)) + ")");
+            return refused(fill(say("error", "the file cannot be read (%1)"), {std::string(std::strerror(errno))}));
         if (n == 0)
             break; // it became shorter meanwhile
         read += static_cast<std::size_t>(n);

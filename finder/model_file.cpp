@@ -1,5 +1,7 @@
 #include "finder/model_file.h"
 
+#include "core/words/say.h"
+
 #include <algorithm>
 #include <array>
 #include <bit>
@@ -510,8 +512,10 @@ Result<ModelFile> readModel(std::span<const std::uint8_t> bytes, const std::vect
     try {
         return Reader(bytes, wanted).read();
     } catch (const Damaged& d) {
-        return Error{
-            "the body model cannot be used: " + d.what, {}, "nothing was changed", "install the program again"};
+        return Error{fill(say("error", "the body model cannot be used: %1"), {d.what}),
+                     {},
+                     "nothing was changed",
+                     "install the program again"};
     }
 }
 

@@ -1,5 +1,7 @@
 #include "finder/network.h"
 
+#include "core/words/say.h"
+
 #include <opencv2/dnn.hpp>
 
 #include <algorithm>
@@ -52,7 +54,10 @@ public:
                 m_outputs.push_back(std::move(values));
             }
         } catch (const cv::Exception& e) {
-            return Error{"the body finder's engine fails: " + std::string(e.err), {}, "everything else works", {}};
+            return Error{fill(say("error", "the body finder's engine fails: %1"), {std::string(e.err)}),
+                         {},
+                         "everything else works",
+                         {}};
         }
         return std::vector<std::span<const float>>(m_outputs.begin(), m_outputs.end());
     }
@@ -178,10 +183,11 @@ Result<std::unique_ptr<Network>> opencvNetwork(const ModelFile& model) {
     try {
         return std::unique_ptr<Network>(std::make_unique<OpenCvNetwork>(model));
     } catch (const std::exception& e) {
-        return Error{"the body finder's slower engine refuses the model: " + std::string(e.what()),
-                     {},
-                     "everything else works",
-                     {}};
+        return Error{
+            fill(say("error", "the body finder's slower engine refuses the model: %1"), {std::string(e.what())}),
+            {},
+            "everything else works",
+            {}};
     }
 }
 

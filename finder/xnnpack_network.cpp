@@ -1,5 +1,7 @@
 #include "finder/network.h"
 
+#include "core/words/say.h"
+
 #include <xnnpack.h>
 
 #include <algorithm>
@@ -50,7 +52,7 @@ public:
         }
         for (const auto& l : m_model.layers)
             if (!add(l))
-                return refused("layer " + std::to_string(&l - m_model.layers.data()));
+                return refused(fill(say("error", "layer %1"), {std::to_string(&l - m_model.layers.data())}));
         if (xnn_create_runtime_v2(m_graph, nullptr, 0, &m_runtime) != xnn_status_success ||
             xnn_setup_runtime(m_runtime, m_values.size(), m_values.data()) != xnn_status_success)
             return refused("to be set up");

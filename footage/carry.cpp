@@ -1,5 +1,6 @@
 #include "footage/carry.h"
 
+#include "core/words/say.h"
 #include "footage/film.h"
 #include "footage/followed.h"
 #include "footage/frames_ahead.h"
@@ -512,8 +513,8 @@ Result<CarryResult> carry(const std::filesystem::path& path, const TrackSet& mar
                 names.push_back(name);
         }
     if (names.empty())
-        return Error{"there is no hand mark to carry from on frames " + std::to_string(first) + " to " +
-                         std::to_string(last),
+        return Error{fill(say("error", "there is no hand mark to carry from on frames %1 to %2"),
+                          {std::to_string(first), std::to_string(last)}),
                      path.filename().string(), "nothing was changed", "mark a frame first"};
     const auto lines = bonesFor(marks);
     const BoneSpread bones(marks, lines);

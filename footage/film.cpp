@@ -1,6 +1,7 @@
 #include "footage/film.h"
 
 #include "core/statistics/numbers.h"
+#include "core/words/say.h"
 #include "footage/decoded_frame_impl.h"
 #include "footage/film_index.h"
 #include "footage/frame_memory.h"
@@ -414,8 +415,8 @@ struct Film::Impl {
 
     Result<DecodedPtr> get(int shown, bool back) {
         if (shown < 0 || shown >= info.frames)
-            return Error{"there is no frame " + std::to_string(shown) + ": the film has frames 0 to " +
-                             std::to_string(info.frames - 1),
+            return Error{riflesso::fill(say("error", "there is no frame %1: the film has frames 0 to %2"),
+                              {std::to_string(shown), std::to_string(info.frames - 1)}),
                          path.filename().string(),
                          {},
                          {}};
@@ -441,7 +442,7 @@ struct Film::Impl {
         wanted = -1;
         if (auto picture = std::move(got))
             return picture;
-        return Error{"frame " + std::to_string(shown) + " is damaged and cannot be shown",
+        return Error{riflesso::fill(say("error", "frame %1 is damaged and cannot be shown"), {std::to_string(shown)}),
                      path.filename().string(),
                      "the other frames stay usable",
                      {}};

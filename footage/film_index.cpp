@@ -210,29 +210,39 @@ std::optional<FilmIndex> readIndex(const fs::path& folder, const std::string& fi
     std::memcpy(&sum, in.data() + in.size() - sizeof sum, sizeof sum);
     if (sum != hash(in.data(), in.size() - sizeof sum))
         return std::nullopt;
+    return indexFromBytes(in.substr(0, in.size() - sizeof sum));
+}
+
+std::optional<FilmIndex> indexFromBytes(const std::string& in) {
+    constexpr std::size_t kPacket = 3 * sizeof(std::int64_t) + sizeof(std::int32_t) + 2,
+                          kFrame = sizeof(std::int32_t) + sizeof(double);
     std::size_t at = 0;
     std::uint32_t magic = 0, version = 0;
     std::uint64_t packets = 0, frames = 0;
     FilmIndex x;
     if (!get(in, at, magic) || !get(in, at, version) || magic != kMagic || version != kVersion ||
-        !get(in, at, packets) || !get(in, at, frames) || packets > in.size() || frames > in.size() ||
+        !get(in, at, packets) || !get(in, at, frames) || packets > in.size() / kPacket || frames > in.size() / kFrame ||
         !get(in, at, x.identity) || !get(in, at, x.reorder) || !get(in, at, x.lost) || !get(in, at, x.mended) ||
         !get(in, at, x.interlaced) || !get(in, at, x.lastStep) || !get(in, at, x.pixelAspect))
+        return std::nullopt;
+    if (x.identity > PacketIdentity::count || x.reorder < 0 || x.interlaced < 0 || x.interlaced > 2 ||
+        !std::isfinite(x.lastStep) || !std::isfinite(x.pixelAspect))
         return std::nullopt;
     x.packets.resize(packets);
     for (auto& p : x.packets)
         if (!get(in, at, p.pts) || !get(in, at, p.dts) || !get(in, at, p.position) || !get(in, at, p.frame) ||
-            !get(in, at, p.key) || !get(in, at, p.hidden))
+            !get(in, at, p.key) || !get(in, at, p.hidden) || p.frame < -1 ||
+            (p.frame >= 0 && static_cast<std::uint64_t>(p.frame) >= frames))
             return std::nullopt;
     x.packetOf.resize(frames);
     for (auto& p : x.packetOf)
         if (!get(in, at, p) || p < 0 || static_cast<std::uint64_t>(p) >= packets)
             return std::nullopt;
     x.times.resize(frames);
-    for (auto& t : x.times)
-        if (!get(in, at, t))
+    for (std::size_t i = 0; i < x.times.size(); ++i)
+        if (!get(in, at, x.times[i]) || !std::isfinite(x.times[i]) || (i > 0 && x.times[i] <= x.times[i - 1]))
             return std::nullopt;
-    return x;
+    return at == in.size() ? std::optional(std::move(x)) : std::nullopt;
 }
 
 } // namespace riflesso

@@ -69,6 +69,8 @@ std::string cheapFingerprint(const std::filesystem::path& film);
 
 /// A kept index; empty when there is none, or it is damaged or of another version of this program.
 std::optional<FilmIndex> readIndex(const std::filesystem::path& folder, const std::string& fingerprint);
+/// What readIndex() makes of a file whose sum is right, without the sum; empty when it cannot be the table of a film.
+std::optional<FilmIndex> indexFromBytes(const std::string& bytes);
 /// Best effort: an index that cannot be kept is made again next time.
 void keepIndex(const std::filesystem::path& folder, const std::string& fingerprint, const FilmIndex& index);
 

@@ -227,6 +227,37 @@ Status FilmWriter::add(const Picture& picture, std::optional<int> ticks) {
     return w.drain();
 }
 
+Status FilmWriter::addFilm(const std::filesystem::path& film) {
+    auto& w = *m_impl;
+    struct Input {
+        AVFormatContext* format = nullptr;
+        ~Input() { avformat_close_input(&format); }
+    } in;
+    if (avformat_open_input(&in.format, ("file:" + film.string()).c_str(), av_find_input_format("mp4"), nullptr) < 0)
+        return w.failed("a piece of the film cannot be read");
+    const int track = av_find_best_stream(in.format, AVMEDIA_TYPE_VIDEO, -1, -1, nullptr, 0);
+    const AVStream* from = track < 0 ? nullptr : in.format->streams[track];
+    if (!from || from->codecpar->width != w.codec->width || from->codecpar->height != w.codec->height)
+        return w.failed("a piece of the film has another size than the film");
+    const auto begin = av_rescale_q(w.next, w.codec->time_base, w.stream->time_base);
+    int r = 0;
+    while ((r = av_read_frame(in.format, w.packet)) >= 0) {
+        if (w.packet->stream_index != track) {
+            av_packet_unref(w.packet);
+            continue;
+        }
+        av_packet_rescale_ts(w.packet, from->time_base, w.stream->time_base);
+        w.packet->pts += begin;
+        w.packet->dts += begin;
+        w.packet->stream_index = w.stream->index;
+        w.packet->pos = -1;
+        ++w.next;
+        if (av_interleaved_write_frame(w.format, w.packet) < 0)
+            return w.failed("the film could not be written");
+    }
+    return r == AVERROR_EOF ? Status(Done{}) : Status(w.failed("a piece of the film cannot be read"));
+}
+
 Status FilmWriter::addSound(const std::vector<float>& samples) {
     auto& w = *m_impl;
     if (!w.voice)

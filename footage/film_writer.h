@@ -44,6 +44,9 @@ public:
 
     /// Shown \p ticks file-rate periods after the start (default: one period after the last). Must increase.
     Status add(const Picture& picture, std::optional<int> ticks = std::nullopt);
+    /// All pictures of a film that another writer of the same options has made, after those there are, not encoded
+    /// anew. Nothing can be given to add() afterwards. Errors: unreadable; another size; a full disk.
+    Status addFilm(const std::filesystem::path& film);
     /// More of the sound track, one channel, −1..1. Begins with the first picture.
     Status addSound(const std::vector<float>& samples);
     Status finish();

@@ -1,5 +1,6 @@
 #include "footage/movement.h"
 
+#include "core/words/say.h"
 #include "footage/film.h"
 #include "footage/picture_change.h"
 
@@ -213,8 +214,9 @@ Result<CameraPath> cameraPathOf(const std::filesystem::path& path, const std::fi
             return cancelled(path);
     }
     if (lost > std::max(2, n / 10))
-        return Error{"the background was lost on " + std::to_string(lost) + " of " + std::to_string(n) + " frames",
-                     path.filename().string(), "nothing was changed", "film with the camera on a stand"};
+        return Error{
+            fill(say("error", "the background was lost on %1 of %2 frames"), {std::to_string(lost), std::to_string(n)}),
+            path.filename().string(), "nothing was changed", "film with the camera on a stand"};
     return out;
 }
 

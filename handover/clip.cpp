@@ -4,7 +4,7 @@
 #include "casebook/moving_side.h"
 #include "casebook/text.h"
 #include "files/write_file.h"
-#include "footage/film_writer.h"
+#include "footage/film_pieces.h"
 #include "library/case_json.h"
 
 #include <QCryptographicHash>
@@ -204,56 +204,8 @@ Result<QImage> ClipPictures::picture(FrameIndex frame) {
     return image;
 }
 
-Status writeClip(const FilmedCase& filmed, const ClipOptions& o, const std::filesystem::path& file,
-                 const std::function<bool(double)>& goOn) {
-    auto pictures = ClipPictures::open(filmed, o);
-    if (!pictures)
-        return pictures.error();
-    FilmWriterOptions as;
-    as.width = o.width;
-    as.height = o.height;
-    as.rate = Hertz(o.rate);
-    auto writer = FilmWriter::create(file, as);
-    if (!writer)
-        return writer.error();
-    // While one picture is encoded the next is drawn, and the one after that decoded.
-    const auto& frames = (*pictures)->frames();
-    const auto after = [&](FrameIndex frame) {
-        const auto it = std::upper_bound(frames.begin(), frames.end(), frame);
-        return it == frames.end() ? std::optional<FrameIndex>() : std::optional(*it);
-    };
-    const auto made = [&](FrameIndex frame) {
-        return std::async(std::launch::async, [&pictures, frame, then = after(frame)]() -> Result<Picture> {
-            (*pictures)->decodeAhead(frame);
-            if (then)
-                (*pictures)->decodeAhead(*then);
-            const auto image = (*pictures)->picture(frame);
-            return image ? Result<Picture>(toPicture(*image)) : Result<Picture>(image.error());
-        });
-    };
-    std::future<Result<Picture>> next = made(frames.front()); // waited for before the pictures go
-    Picture shown;
-    for (std::size_t i = 0; i < frames.size(); ++i) {
-        if (goOn && !goOn(static_cast<double>(i) / static_cast<double>(frames.size())))
-            return Error{
-                "the clip was cancelled", file.filename().string(), "no file was written", {}, ErrorKind::cancelled};
-        if (i == 0 || frames[i] != frames[i - 1]) {
-            auto picture = next.get();
-            if (!picture)
-                return picture.error();
-            shown = std::move(*picture);
-            if (const auto then = after(frames[i]))
-                next = made(*then);
-        }
-        if (auto s = (*writer)->add(shown); !s)
-            return s;
-    }
-    return (*writer)->finish();
-}
-
-namespace {
 // What the pictures of a clip come from, as one number: another one as soon as anything in them would be.
-QByteArray keyOf(const FilmedCase& filmed, const ClipOptions& o) {
+QByteArray clipKey(const FilmedCase& filmed, const ClipOptions& o) {
     QCryptographicHash hash(QCryptographicHash::Sha256);
     const auto add = [&](const QString& text) { hash.addData((text + '\n').toUtf8()); };
     const auto number = [&](double v) { add(QString::number(v, 'g', 17)); };
@@ -279,7 +231,76 @@ QByteArray keyOf(const FilmedCase& filmed, const ClipOptions& o) {
     add(o.title + '\n' + QString::fromStdString(o.measure));
     return hash.result().toHex();
 }
-} // namespace
+Status writeClip(const FilmedCase& filmed, const ClipOptions& o, const std::filesystem::path& file,
+                 const std::function<bool(double)>& goOn, std::size_t piece) {
+    auto pictures = ClipPictures::open(filmed, o);
+    if (!pictures)
+        return pictures.error();
+    FilmWriterOptions as;
+    as.width = o.width;
+    as.height = o.height;
+    as.rate = Hertz(o.rate);
+    // While one picture is encoded the next is drawn, and the one after that decoded.
+    const auto& frames = (*pictures)->frames();
+    const auto after = [&](FrameIndex frame) {
+        const auto it = std::upper_bound(frames.begin(), frames.end(), frame);
+        return it == frames.end() ? std::optional<FrameIndex>() : std::optional(*it);
+    };
+    const auto made = [&](FrameIndex frame) {
+        return std::async(std::launch::async, [&pictures, frame, then = after(frame)]() -> Result<Picture> {
+            (*pictures)->decodeAhead(frame);
+            if (then)
+                (*pictures)->decodeAhead(*then);
+            const auto image = (*pictures)->picture(frame);
+            return image ? Result<Picture>(toPicture(*image)) : Result<Picture>(image.error());
+        });
+    };
+    const auto write = [&](FilmWriter& writer, std::size_t from, std::size_t to) -> Status {
+        std::future<Result<Picture>> next = made(frames[from]); // waited for before the pictures go
+        Picture shown;
+        for (std::size_t i = from; i < to; ++i) {
+            if (goOn && !goOn(static_cast<double>(i) / static_cast<double>(frames.size())))
+                return Error{"the clip was cancelled",
+                             file.filename().string(),
+                             "no file was written",
+                             {},
+                             ErrorKind::cancelled};
+            if (i == from || frames[i] != frames[i - 1]) {
+                auto picture = next.get();
+                if (!picture)
+                    return picture.error();
+                shown = std::move(*picture);
+                if (const auto then = after(frames[i]); then && *then <= frames[to - 1])
+                    next = made(*then);
+            }
+            if (auto s = writer.add(shown); !s)
+                return s;
+        }
+        return Done{};
+    };
+    if (frames.size() <= piece) {
+        auto writer = FilmWriter::create(file, as);
+        if (!writer)
+            return writer.error();
+        const auto s = write(**writer, 0, frames.size());
+        return s ? (*writer)->finish() : s;
+    }
+    auto pieces = FilmPieces::open(file, as, clipKey(filmed, o).toStdString());
+    if (!pieces)
+        return pieces.error();
+    int n = 0;
+    for (std::size_t from = 0; from < frames.size(); from += piece, ++n)
+        if (auto s =
+                pieces->make(n, [&](FilmWriter& w) { return write(w, from, std::min(frames.size(), from + piece)); });
+            !s)
+            return s;
+    auto whole = pieces->joined(n);
+    if (!whole)
+        return whole.error();
+    const auto done = (*whole)->finish();
+    pieces->clear();
+    return done;
+}
 
 Status writeClips(const FilmedCase& filmed, const std::vector<ClipOptions>& clips, const std::filesystem::path& file,
                   const std::function<bool(double)>& goOn) {
@@ -303,7 +324,7 @@ Status writeClips(const FilmedCase& filmed, const std::vector<ClipOptions>& clip
         const auto share = [&](double s) {
             return !goOn || goOn((static_cast<double>(i) + s) / static_cast<double>(clips.size()));
         };
-        const std::string key = keyOf(filmed, clips[i]).toStdString();
+        const std::string key = clipKey(filmed, clips[i]).toStdString();
         std::string& shown = written[one.filename().string()];
         if (shown != key || !fs::exists(one, ec))
             if (auto s = writeClip(filmed, clips[i], one, share); !s)

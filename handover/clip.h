@@ -7,6 +7,7 @@
 #include "footage/film.h"
 #include "handover/pictures.h"
 
+#include <QByteArray>
 #include <QImage>
 #include <QString>
 
@@ -77,10 +78,17 @@ private:
     std::unique_ptr<Impl> m_impl;
 };
 
+inline constexpr std::size_t kPiecePictures = 300; ///< of a piece of a film that is written
+
 /// Writes the clip as H.264 in MP4, without sound. The file is there whole or not at all. \p goOn is told the share
 /// done; false cancels. Errors: those of ClipPictures; a full disk; cancelled.
+/// A clip of more than \p piece pictures is made in pieces (FilmPieces): what was stopped, by whom or whatever, is gone
+/// on with by the same call.
 Status writeClip(const FilmedCase& filmed, const ClipOptions& options, const std::filesystem::path& file,
-                 const std::function<bool(double)>& goOn = {});
+                 const std::function<bool(double)>& goOn = {}, std::size_t piece = kPiecePictures);
+
+/// What the pictures of a clip come from, as one word: another one as soon as anything in them would be.
+QByteArray clipKey(const FilmedCase& filmed, const ClipOptions& options);
 
 /// Several clips in one go: FILE itself when there is one, else FILE-1.mp4, FILE-2.mp4 … Each is whole or not there.
 /// What was stopped, by whom or whatever, is gone on with by the same call: clips that it had written before of the

@@ -1,5 +1,6 @@
 #include "handover/paper.h"
 
+#include "core/words/say.h"
 #include "files/write_file.h"
 #include "handover/pictures.h"
 
@@ -106,8 +107,10 @@ Status writePaper(const PaperContent& content, const PaperOptions& options, cons
     std::error_code ec;
     fs::create_directories(folder, ec);
     if (ec)
-        return Error{
-            "the folder cannot be made (" + ec.message() + ")", folder.filename().string(), "nothing was written", {}};
+        return Error{fill(say("error", "the folder cannot be made (%1)"), {ec.message()}),
+                     folder.filename().string(),
+                     "nothing was written",
+                     {}};
     const QByteArray pdf = paperPdf(content, options), page = paperHtml(content);
     // Both or neither: a new PDF beside an old page would contradict it.
     const fs::path pdfPath = folder / (name + ".pdf"), pagePath = folder / (name + ".html");

@@ -64,19 +64,29 @@ std::string movedWords(const Blueprint& blueprint, const FocusTrend& trend) {
     return out;
 }
 
-std::string analystWords(const Blueprint& blueprint, const FocusTrend& trend) {
+std::string sourceWords(const Blueprint& blueprint, const FocusTrend& trend) {
     const auto& d = blueprint.measure(trend.measure)->definition;
     std::string out;
-    for (const auto& [name, difference] : trend.corrected)
+    for (const auto& [name, difference] : trend.analysts.corrected)
         out += (out.empty() ? "" : " ") +
                fill(say("progress", "%1 reads %2 more than %3 (%4 frames that both marked): taken off."),
-                    {name, valueWords(d, difference.more, difference.u), trend.analyst,
-                     std::to_string(difference.frames)});
-    for (const auto& name : trend.notCompared)
+                    {name, valueWords(d, difference.more, difference.u), trend.analysts.name,
+                     std::to_string(difference.n)});
+    for (const auto& name : trend.analysts.notCompared)
         out += (out.empty() ? "" : " ") +
                fill(say("progress", "What %1 marked is left out: how %1 reads against %2 is not known. Let one mark "
                                     "frames of the other's again (Marking, “Again”)."),
-                    {name, trend.analyst});
+                    {name, trend.analysts.name});
+    for (const auto& [name, difference] : trend.cameras.corrected)
+        out += (out.empty() ? "" : " ") +
+               fill(say("progress", "The camera “%1” reads %2 more than “%3” (%4 reps that both filmed): taken off."),
+                    {name, valueWords(d, difference.more, difference.u), trend.cameras.name,
+                     std::to_string(difference.n)});
+    for (const auto& name : trend.cameras.notCompared)
+        out += (out.empty() ? "" : " ") +
+               fill(say("progress", "What the camera “%1” filmed is left out: how it reads against “%2” is not known. "
+                                    "Film three reps with both, from the same side, and lock the two films."),
+                    {name, trend.cameras.name});
     return out;
 }
 

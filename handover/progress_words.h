@@ -15,8 +15,8 @@ namespace riflesso {
 /// The points of one stage: the one filmed last of those that were filmed twice, else the newest point alone.
 std::vector<TrendPoint> comparable(const FocusTrend& trend);
 
-/// What was taken off another analyst's readings, and whose are left out; empty when one person marked everything.
-std::string analystWords(const Blueprint& blueprint, const FocusTrend& trend);
+/// What was taken off another analyst's or camera's readings, and whose are left out; empty when there is one of each.
+std::string sourceWords(const Blueprint& blueprint, const FocusTrend& trend);
 /// Step, drift or nothing over the comparable points.
 History historyOf(const FocusTrend& trend);
 

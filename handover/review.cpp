@@ -224,11 +224,15 @@ Result<std::optional<Review>> readReview(const fs::path& folder) {
     }
 }
 
+std::string textOf(const Scene& scene) {
+    return sceneJson(scene).dump(-1, ' ', true, json::error_handler_t::replace);
+}
+
 Status keepReview(const fs::path& folder, const Review& review) {
     std::error_code ec;
     fs::create_directories(folder, ec);
     if (ec)
-        return Error{"the folder cannot be made (" + ec.message() + ")",
+        return Error{fill(say("error", "the folder cannot be made (%1)"), {ec.message()}),
                      folder.filename().string(),
                      "the review was not kept",
                      {}};

@@ -62,6 +62,8 @@ std::filesystem::path voiceFile(const std::filesystem::path& folder, const Scene
 
 /// Errors: damaged (a file that is no review, or beyond its bounds). Nothing kept yet: nothing.
 Result<std::optional<Review>> readReview(const std::filesystem::path& folder);
+/// A scene as it is kept, one line.
+std::string textOf(const Scene& scene);
 /// Makes the folder when it is not there; the file is whole or what it was before.
 Status keepReview(const std::filesystem::path& folder, const Review& review);
 

@@ -2,9 +2,12 @@
 
 #include "casebook/drawing.h"
 #include "casebook/text.h"
+#include "core/statistics/numbers.h"
 #include "files/write_file.h"
-#include "footage/film_writer.h"
+#include "footage/film_pieces.h"
+#include "library/case_json.h"
 
+#include <QCryptographicHash>
 #include <QLineF>
 #include <QRadialGradient>
 
@@ -243,6 +246,57 @@ Result<std::vector<Made>> laidOut(const Review& review, const fs::path& voices, 
     return out;
 }
 
+// What the pictures of a review come from; its sound is read anew each time.
+std::string keyOf(const FilmedCase& filmed, const Review& review, const std::vector<Made>& laid,
+                  const ReviewFilmOptions& o) {
+    QCryptographicHash hash(QCryptographicHash::Sha256);
+    const auto add = [&](const std::string& text) { hash.addData(QByteArray::fromStdString(text) + '\n'); };
+    for (std::size_t i = 0; i < review.scenes.size(); ++i) {
+        const Scene& s = review.scenes[i];
+        add(textOf(s) + general(laid[i].length, 12));
+        ClipOptions clip;
+        clip.rep = s.rep;
+        clip.other = s.other;
+        hash.addData(clipKey(filmed, clip));
+        if (const auto note = filmed.data.notes.find(s.note); note != filmed.data.notes.end())
+            add(toJson(note->second));
+    }
+    add(general(o.width, 6) + " " + general(o.height, 6) + " " + general(o.rate, 12));
+    return hash.result().toHex().toStdString();
+}
+
+Status writeScene(FilmWriter& writer, ScenePictures& pictures, const Scene& scene, long long count, double rate,
+                  const std::function<bool(double)>& goOn) {
+    QImage shown;
+    Picture last;
+    std::size_t which = 0;
+    for (long long k = 0; k < count; ++k) {
+        const double at = static_cast<double>(k) / rate;
+        if (!goOn(at))
+            return Error{"the review was cancelled", {}, "no film was written", {}, ErrorKind::cancelled};
+        const std::size_t index = pictures.indexAt(at);
+        if (k == 0 || index != which) {
+            auto image = pictures.numbered(index);
+            if (!image)
+                return image.error();
+            shown = std::move(*image);
+            which = index;
+            if (scene.pointer.empty())
+                last = toPicture(shown);
+        }
+        if (!scene.pointer.empty()) {
+            QImage with = shown;
+            QPainter p(&with);
+            drawPointer(p, QRectF(with.rect()), scene.pointer, at);
+            p.end();
+            last = toPicture(with);
+        }
+        if (auto s = writer.add(last); !s)
+            return s;
+    }
+    return Done{};
+}
+
 fs::path stillFile(const fs::path& film, std::size_t index) {
     fs::path still = film;
     still.replace_extension();
@@ -275,54 +329,34 @@ Status writeReviewFilm(const FilmedCase& filmed, const Review& review, const fs:
         as.chapters.push_back({(*laid)[i].begin, end, s.words});
         captions.push_back({(*laid)[i].begin, end, s.caption.empty() ? s.words : s.caption});
     }
-    auto writer = FilmWriter::create(file, as);
-    if (!writer)
-        return writer.error();
+    // A piece a scene: what was stopped is gone on with.
+    auto pieces = FilmPieces::open(file, as, keyOf(filmed, review, *laid, o));
+    if (!pieces)
+        return pieces.error();
     const double total = laid->back().begin + laid->back().length;
     std::vector<QByteArray> stills;
+    std::vector<std::vector<float>> sound;
     for (std::size_t i = 0; i < laid->size(); ++i) {
-        const Scene& scene = review.scenes[i];
-        auto pictures = ScenePictures::open(filmed, scene, o);
+        auto pictures = ScenePictures::open(filmed, review.scenes[i], o);
         if (!pictures)
             return pictures.error();
-        const auto n = std::llround((*laid)[i].length * o.rate);
-        QImage shown;
-        Picture last;
-        std::size_t which = 0;
-        for (long long k = 0; k < n; ++k) {
-            const double at = static_cast<double>(k) / o.rate;
-            if (goOn && !goOn(((*laid)[i].begin + at) / total))
-                return Error{"the review was cancelled",
-                             file.filename().string(),
-                             "no film was written",
-                             {},
-                             ErrorKind::cancelled};
-            const std::size_t index = (*pictures)->indexAt(at);
-            if (k == 0 || index != which) {
-                auto image = (*pictures)->numbered(index);
-                if (!image)
-                    return image.error();
-                shown = std::move(*image);
-                which = index;
-                if (scene.pointer.empty())
-                    last = toPicture(shown);
-                if (k == 0)
-                    stills.push_back(encoded(shown, "PNG"));
-            }
-            if (!scene.pointer.empty()) {
-                QImage with = shown;
-                QPainter p(&with);
-                drawPointer(p, QRectF(with.rect()), scene.pointer, at);
-                p.end();
-                last = toPicture(with);
-            }
-            if (auto s = (*writer)->add(last); !s)
-                return s;
-        }
-        if (as.soundRate > 0.0)
-            if (auto s = (*writer)->addSound((*laid)[i].voice); !s)
-                return s;
+        const auto first = (*pictures)->numbered((*pictures)->indexAt(0.0));
+        if (!first)
+            return first.error();
+        stills.push_back(encoded(*first, "PNG"));
+        const auto share = [&](double at) { return !goOn || goOn(((*laid)[i].begin + at) / total); };
+        if (auto s = pieces->make(static_cast<int>(i),
+                                  [&](FilmWriter& w) {
+                                      return writeScene(w, **pictures, review.scenes[i],
+                                                        std::llround((*laid)[i].length * o.rate), o.rate, share);
+                                  });
+            !s)
+            return s;
+        sound.push_back(std::move((*laid)[i].voice));
     }
+    auto writer = pieces->joined(static_cast<int>(laid->size()), sound);
+    if (!writer)
+        return writer.error();
     // Small files under half names first, the film next, then all names: a full disk leaves what was there before.
     fs::path vtt = file;
     vtt.replace_extension(".vtt");
@@ -339,6 +373,7 @@ Status writeReviewFilm(const FilmedCase& filmed, const Review& review, const fs:
     }
     if (done)
         done = (*writer)->finish();
+    pieces->clear();
     for (const auto& path : beside) {
         std::error_code ec;
         if (!done)

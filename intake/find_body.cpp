@@ -1,6 +1,7 @@
 #include "intake/find_body.h"
 
 #include "core/statistics/summary.h"
+#include "core/words/say.h"
 #include "footage/film.h"
 #include "intake/found_file.h"
 #include "library/library.h"
@@ -206,8 +207,10 @@ Result<std::filesystem::path> modelFile(const std::string& name) {
     const auto known =
         std::find_if(kKnownModels.begin(), kKnownModels.end(), [&](const KnownModel& m) { return m.name == name; });
     if (known == kKnownModels.end())
-        return Error{
-            "there is no body model called \"" + name + "\"", {}, "nothing was changed", "lite, full or heavy"};
+        return Error{fill(say("error", "there is no body model called \"%1\""), {name}),
+                     {},
+                     "nothing was changed",
+                     "lite, full or heavy"};
     std::error_code ec;
     const fs::path self = fs::read_symlink("/proc/self/exe", ec);
     std::vector<fs::path> places;
@@ -278,8 +281,8 @@ Result<FoundBody> findBody(const std::filesystem::path& path, const FindBodyOpti
     const int at = options.frame.value, first = std::max(0, options.first.value),
               last = std::min(end, options.last.value);
     if (at < first || at > last)
-        return Error{"frame " + std::to_string(at) + " is not among those to be searched (" + std::to_string(first) +
-                         " to " + std::to_string(last) + ")",
+        return Error{fill(say("error", "frame %1 is not among those to be searched (%2 to %3)"),
+                          {std::to_string(at), std::to_string(first), std::to_string(last)}),
                      path.filename().string(),
                      "nothing was changed",
                      {}};
@@ -294,8 +297,9 @@ Result<FoundBody> findBody(const std::filesystem::path& path, const FindBodyOpti
         if (!people)
             return people.error();
         if (people->empty())
-            return Error{"nobody is seen on frame " + std::to_string(at), path.filename().string(),
-                         "nothing was changed", "choose another frame, or draw a box round the athlete"};
+            return Error{fill(say("error", "nobody is seen on frame %1"), {std::to_string(at)}),
+                         path.filename().string(), "nothing was changed",
+                         "choose another frame, or draw a box round the athlete"};
         box = people->front().box;
     }
     FoundBody out;

@@ -1,5 +1,6 @@
 #include "intake/intake.h"
 
+#include "core/words/say.h"
 #include "footage/movement.h"
 #include "footage/sound.h"
 
@@ -74,7 +75,7 @@ Result<Intake> takeIn(const Library& library, const fs::path& film, const Intake
     if (!sum)
         return sum.error();
     if (const auto there = options.inCase.find(*sum); there != options.inCase.end())
-        return Error{"the same film is in this case already, as “" + there->second + "”",
+        return Error{fill(say("error", "the same film is in this case already, as “%1”"), {there->second}),
                      film.filename().string(),
                      "nothing was changed",
                      {}};

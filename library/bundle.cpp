@@ -1,5 +1,6 @@
 #include "library/bundle.h"
 
+#include "core/words/say.h"
 #include "library/bundle_table.h"
 
 #include "files/write_file.h"
@@ -110,7 +111,7 @@ Status writeBundle(Library& library, const std::vector<Id>& cases, const fs::pat
         const auto summary =
             std::find_if(summaries->begin(), summaries->end(), [&](const CaseSummary& c) { return c.id == id; });
         if (summary == summaries->end())
-            return failed("there is no case " + std::to_string(id), ErrorKind::missing);
+            return failed(fill(say("error", "there is no case %1"), {std::to_string(id)}), ErrorKind::missing);
         auto data = library.load(id);
         if (!data)
             return data.error();
@@ -127,7 +128,7 @@ Status writeBundle(Library& library, const std::vector<Id>& cases, const fs::pat
                 sources.contains("films/" + name))
                 continue;
             if (!fs::is_regular_file(film, ec))
-                return failed("the film " + name + " is not there", ErrorKind::missing);
+                return failed(fill(say("error", "the film %1 is not there"), {name}), ErrorKind::missing);
             sources["films/" + name] = film;
         }
         list.push_back(caseJson(*data, summary->athleteId));

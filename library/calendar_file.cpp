@@ -2,6 +2,7 @@
 
 #include "core/programme/support.h"
 #include "core/statistics/numbers.h"
+#include "core/words/say.h"
 
 #include <libical/ical.h>
 
@@ -22,10 +23,12 @@ icaltimetype dateOf(Day day) {
 }
 
 std::string describe(const Drill& d, const PlannedBlock& b) {
-    std::string out = "Cue: " + d.cue + "\n" + std::to_string(d.dose.sets) + " x " + std::to_string(d.dose.reps) +
-                      ", " + general(b.minutes, 3) + " min\n" + d.how;
+    std::string out = fill(say("calendar", "Cue: %1"), {d.cue}) + "\n" +
+                      fill(say("calendar", "%1 x %2, %3 min"),
+                           {std::to_string(d.dose.sets), std::to_string(d.dose.reps), general(b.minutes, 3)}) +
+                      "\n" + d.how;
     if (!d.caution.empty())
-        out += "\nCaution: " + d.caution;
+        out += "\n" + fill(say("calendar", "Caution: %1"), {d.caution});
     return out;
 }
 
@@ -52,13 +55,15 @@ std::string planToCalendar(const Blueprint& blueprint, const std::vector<Planned
         icalcomponent_set_dtstart(event, dateOf(b.day));
         icalcomponent_set_dtend(event, dateOf(b.day + std::chrono::days(1)));
         const std::string name = workName(blueprint, b.drill);
-        icalcomponent_set_summary(event,
-                                  (name + (b.home() ? " (at home), " : ", ") + general(b.minutes, 3) + " min").c_str());
+        icalcomponent_set_summary(
+            event, fill(b.home() ? say("calendar", "%1 (at home), %2 min") : say("calendar", "%1, %2 min"),
+                        {name, general(b.minutes, 3)})
+                       .c_str());
         if (d)
             icalcomponent_set_description(event, describe(*d, b).c_str());
         else if (const SupportWork* work = supportWork(b.drill))
             icalcomponent_set_description(
-                event, (std::string(work->how) + "\nCaution: " + std::string(work->caution)).c_str());
+                event, (word(work->how) + "\n" + fill(say("calendar", "Caution: %1"), {word(work->caution)})).c_str());
         icalcomponent_add_property(event, icalproperty_new_transp(ICAL_TRANSP_TRANSPARENT));
         icalcomponent_set_status(event, b.state == BlockState::dropped ? ICAL_STATUS_CANCELLED : ICAL_STATUS_CONFIRMED);
         icalcomponent_add_component(calendar, event);

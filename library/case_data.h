@@ -89,7 +89,7 @@ struct Brief {
     std::array<int, 7> minutes{}; ///< a weekday, Monday first
     std::vector<Day> competitions;
     std::vector<Guess> guesses;
-    std::vector<Guess> pastGuesses{}; ///< given on earlier days, oldest first
+    std::vector<Guess> pastGuesses{};               ///< given on earlier days, oldest first
     int blueprintVersion = 1;                       ///< by which the case was last worked on
     ReferenceKind reference = ReferenceKind::model; ///< what the newest session is compared with
     std::vector<ModelPerformance> models{};         ///< measured elsewhere, besides the case's own model takes
@@ -145,6 +145,7 @@ struct Take {
     BodySchema figure{};        ///< what is asked for besides the points that the measures read
     std::optional<Zone> zone{}; ///< where the reps of this take should land
     std::string markedBy{};     ///< who marked it; empty = nobody in particular
+    std::string filmedWith{};   ///< which camera; empty = none in particular
     std::string set{};          ///< its reps' set where a rep has none of its own; empty = their stage
     std::vector<double> times;  ///< presentation times, s
     friend bool operator==(const Take&, const Take&) = default;

@@ -121,6 +121,8 @@ std::string toJson(const Take& t) {
     }
     if (!t.markedBy.empty())
         j["marked_by"] = t.markedBy;
+    if (!t.filmedWith.empty())
+        j["filmed_with"] = t.filmedWith;
     if (!t.set.empty())
         j["set"] = t.set;
     if (t.zone)
@@ -136,6 +138,7 @@ Result<Take> takeFromJson(const std::string& text) {
         t.performer = j["performer"].word<Performer>(kPerformerNames);
         t.who = j.textOr("who");
         t.markedBy = j.textOr("marked_by");
+        t.filmedWith = j.textOr("filmed_with");
         t.handedness = j["handedness"].word<Side>(kSideNames);
         t.day = readDay(j["day"]);
         t.view = j["view"].word<View>(kViewNames);

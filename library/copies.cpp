@@ -1,5 +1,6 @@
 #include "library/copies.h"
 
+#include "core/words/say.h"
 #include "files/write_file.h"
 #include "library/rows.h"
 
@@ -97,7 +98,7 @@ Status restoreCopy(const fs::path& library, const LibraryCopy& copy) {
     fs::remove(half, ec);
     fs::copy_file(copy.file, half, ec);
     if (ec)
-        return Error{"the copy cannot be read (" + ec.message() + ")",
+        return Error{fill(say("error", "the copy cannot be read (%1)"), {ec.message()}),
                      copy.file.filename().string(),
                      "the library is as it was before",
                      {}};
@@ -120,7 +121,7 @@ Status restoreCopy(const fs::path& library, const LibraryCopy& copy) {
         ++n;
     fs::copy_file(file, aside(), ec);
     if (ec && fs::exists(file))
-        return Error{"the present library cannot be put aside (" + ec.message() + ")",
+        return Error{fill(say("error", "the present library cannot be put aside (%1)"), {ec.message()}),
                      file.filename().string(),
                      "the library is as it was before",
                      {}};
@@ -195,7 +196,8 @@ Status moveLibrary(const fs::path& library, const fs::path& to, const std::funct
         return failed(s.error());
     fs::remove_all(from, ec);
     if (ec)
-        return Error{"the library is at its new place, but the old one cannot be cleared (" + ec.message() + ")",
+        return Error{fill(say("error", "the library is at its new place, but the old one cannot be cleared (%1)"),
+                          {ec.message()}),
                      from.filename().string(), "both hold the same", "delete the old folder by hand",
                      ErrorKind::denied};
     return Done{};
@@ -210,8 +212,9 @@ Status checkLibrary(const fs::path& library) {
         if (!query.exec("PRAGMA quick_check(1)") || !query.next())
             return database.failed(query.lastError(), "looking through the library");
         if (const auto said = query.value(0).toString(); said != "ok")
-            return Error{"the library's file is damaged (" + said.toStdString() + ")", library.filename().string(),
-                         "nothing was changed", "restore an earlier copy (menu Library)", ErrorKind::damaged};
+            return Error{fill(say("error", "the library's file is damaged (%1)"), {said.toStdString()}),
+                         library.filename().string(), "nothing was changed", "restore an earlier copy (menu Library)",
+                         ErrorKind::damaged};
     }
     return Rows(database).check();
 }

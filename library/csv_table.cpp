@@ -1,6 +1,7 @@
 #include "library/csv_table.h"
 
 #include "core/statistics/numbers.h"
+#include "core/words/say.h"
 
 #include <algorithm>
 
@@ -83,7 +84,8 @@ Result<CsvTable> tableFromCsv(const std::string& text, const std::string& fileNa
             out.columns.assign(cells.begin(), cells.end());
             for (const auto& name : needed)
                 if (!out.column(name))
-                    return Error{"the column " + name + " is missing from the header", fileName, {}, {}};
+                    return Error{
+                        fill(say("error", "the column %1 is missing from the header"), {name}), fileName, {}, {}};
             continue;
         }
         out.rows.emplace_back(cells.begin(), cells.end());

@@ -1,5 +1,6 @@
 #include "library/eye_scores.h"
 
+#include "core/words/say.h"
 #include "files/write_file.h"
 
 #include <nlohmann/json.hpp>
@@ -33,7 +34,7 @@ Result<std::vector<EyeSession>> readEyeSessions(const std::filesystem::path& fil
     if (!text)
         return text.error();
     const auto damaged = [&](const std::string& why) {
-        return Error{"these are no scores (" + why + ")",
+        return Error{fill(say("error", "these are no scores (%1)"), {why}),
                      file.filename().string(),
                      "nothing was changed",
                      {},

@@ -1,5 +1,6 @@
 #include "library/library.h"
 
+#include "core/words/say.h"
 #include "library/case_json.h"
 #include "library/copies.h"
 #include "library/database.h"
@@ -109,10 +110,10 @@ struct Library::Impl {
         if (*application != kApplicationId)
             return Error{"the file is not a library of Riflesso", "library.sqlite", "nothing was changed", {}};
         if (*format > kFormat)
-            return Error{"the library was written by a newer Riflesso (format " + std::to_string(*format) +
-                             ", this one knows up to " + std::to_string(kFormat) + ")",
-                         folder.filename().string(), "nothing was changed", "open it with the newer program",
-                         ErrorKind::newer};
+            return Error{
+                fill(say("error", "the library was written by a newer Riflesso (format %1, this one knows up to %2)"),
+                     {std::to_string(*format), std::to_string(kFormat)}),
+                folder.filename().string(), "nothing was changed", "open it with the newer program", ErrorKind::newer};
         if (*format < kFormat)
             if (auto s = upgrade(static_cast<int>(*format)); !s)
                 return s;
@@ -175,8 +176,10 @@ Result<std::unique_ptr<Library>> Library::create(const fs::path& folder) {
     const bool ours = !fs::exists(folder, ec);
     fs::create_directories(folder / "media", ec);
     if (ec)
-        return Error{
-            "the folder cannot be made (" + ec.message() + ")", folder.filename().string(), "nothing was changed", {}};
+        return Error{fill(say("error", "the folder cannot be made (%1)"), {ec.message()}),
+                     folder.filename().string(),
+                     "nothing was changed",
+                     {}};
     // What athletes look like is nobody else's business.
     if (ours)
         fs::permissions(folder, fs::perms::owner_all, ec);

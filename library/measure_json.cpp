@@ -1,5 +1,7 @@
 #include "library/measure_json.h"
 
+#include "core/words/say.h"
+
 namespace riflesso {
 namespace {
 PointSpec readPoint(const JsonReader& json) {
@@ -154,7 +156,7 @@ Result<MeasureDefinition> measureFromJson(const std::string& text) {
     } catch (const JsonProblem& p) {
         return Error{p.what, p.place.empty() ? "measure" : p.place, {}, {}};
     } catch (const nlohmann::json::exception& e) {
-        return Error{std::string("not JSON: ") + e.what(), "measure", {}, {}};
+        return Error{fill(say("error", "not JSON: %1"), {e.what()}), "measure", {}, {}};
     }
 }
 

@@ -1,3 +1,4 @@
+#include "core/words/say.h"
 #include "files/write_file.h"
 #include "library/library.h"
 
@@ -24,7 +25,7 @@ Result<std::string> checksumOf(const fs::path& film, const FileProgress& progres
             if (it->is_regular_file(ec))
                 files.push_back(it->path());
         if (ec)
-            return Error{"the folder cannot be read (" + ec.message() + ")",
+            return Error{fill(say("error", "the folder cannot be read (%1)"), {ec.message()}),
                          film.filename().string(),
                          "nothing was changed",
                          {}};
@@ -75,15 +76,16 @@ Result<std::string> Library::bringIn(const fs::path& film, const FileProgress& p
         name = base.stem().string() + "-" + std::to_string(n) + base.extension().string();
     }
     if (!reserved)
-        return Error{"the film cannot be copied into the library (" + reserved.error().what + ")",
+        return Error{fill(say("error", "the film cannot be copied into the library (%1)"), {reserved.error().what}),
                      base.filename().string(), "the film and the library are as they were",
                      "is the disk full or write-protected?"};
     const fs::path part = halfOf(media() / name);
     ec.clear();
     const auto fail = [&](const std::string& why) {
         fs::remove_all(part, ec);
-        return Error{"the film cannot be copied into the library (" + why + ")", base.filename().string(),
-                     "the film and the library are as they were", "is the disk full or write-protected?"};
+        return Error{fill(say("error", "the film cannot be copied into the library (%1)"), {why}),
+                     base.filename().string(), "the film and the library are as they were",
+                     "is the disk full or write-protected?"};
     };
     const auto cancelled = [&] {
         fs::remove_all(part, ec);
@@ -180,7 +182,10 @@ Result<std::vector<std::string>> Library::strayFilms() {
             strays.push_back(it->path().filename().string());
     }
     if (ec)
-        return Error{"the films' folder cannot be read (" + ec.message() + ")", "media", "nothing was changed", {}};
+        return Error{fill(say("error", "the films' folder cannot be read (%1)"), {ec.message()}),
+                     "media",
+                     "nothing was changed",
+                     {}};
     std::sort(strays.begin(), strays.end());
     return strays;
 }
@@ -197,7 +202,7 @@ Status Library::removeFilm(const std::string& name) {
     std::error_code ec;
     fs::remove_all(media() / plain, ec);
     if (ec)
-        return Error{"the film could not be deleted (" + ec.message() + ")", name, {}, {}};
+        return Error{fill(say("error", "the film could not be deleted (%1)"), {ec.message()}), name, {}, {}};
     return Done{};
 }
 

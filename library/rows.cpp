@@ -1,5 +1,6 @@
 #include "library/rows.h"
 
+#include "core/words/say.h"
 #include "library/case_json.h"
 
 #include <QVariant>
@@ -430,7 +431,7 @@ Result<CaseData> Rows::load(Id caseId) {
         found = true;
     });
     if (!problem && !found)
-        return Error{"there is no case " + std::to_string(caseId),
+        return Error{fill(say("error", "there is no case %1"), {std::to_string(caseId)}),
                      m_database.file().parent_path().filename().string(),
                      {},
                      {},

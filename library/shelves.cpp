@@ -1,5 +1,6 @@
 #include "library/shelves.h"
 
+#include "core/words/say.h"
 #include "files/write_file.h"
 #include "library/blueprint_json.h"
 #include "library/json_reader.h"
@@ -31,7 +32,7 @@ Result<std::vector<T>> shelf(const fs::path& file, const char* list, const char*
             out.push_back(one(entry));
         return out;
     } catch (const std::exception& e) {
-        return Error{std::string("these are no ") + what + " (" + e.what() + ")", file.filename().string(),
+        return Error{fill(say("error", "these are no %1 (%2)"), {what, e.what()}), file.filename().string(),
                      "nothing was changed", "put the file aside to begin anew", ErrorKind::damaged};
     }
 }

@@ -1,6 +1,7 @@
 #include "library/tracks_csv.h"
 
 #include "core/statistics/numbers.h"
+#include "core/words/say.h"
 #include "library/csv_table.h"
 
 #include <algorithm>
@@ -35,7 +36,7 @@ Result<TracksFile> tracksFromCsv(const std::string& text, const std::string& fil
                 column[std::string(cells[i])] = i;
             for (auto name : kNeeded)
                 if (!column.contains(std::string(name)))
-                    return wrong("the column " + std::string(name) + " is missing from the header");
+                    return wrong(fill(say("error", "the column %1 is missing from the header"), {std::string(name)}));
             continue;
         }
         const auto cell = [&](const std::string& name) -> std::string_view {
@@ -44,39 +45,42 @@ Result<TracksFile> tracksFromCsv(const std::string& text, const std::string& fil
         };
         for (auto name : kNeeded)
             if (cell(std::string(name)).empty())
-                return wrong("the field " + std::string(name) + " is missing");
+                return wrong(fill(say("error", "the field %1 is missing"), {std::string(name)}));
         const auto frameValue = numberFrom(cell("frame"));
         if (!frameValue || *frameValue < 0 || *frameValue != std::floor(*frameValue) || *frameValue > kMostFrames)
-            return wrong("frame must be a whole number from 0 on, not \"" + std::string(cell("frame")) + "\"");
+            return wrong(
+                fill(say("error", "frame must be a whole number from 0 on, not \"%1\""), {std::string(cell("frame"))}));
         const int frame = static_cast<int>(*frameValue);
         const auto time = numberFrom(cell("time_s"));
         const auto x = numberFrom(cell("x_px"));
         const auto y = numberFrom(cell("y_px"));
         if (!time || !x || !y) {
             const char* bad = !time ? "time_s" : !x ? "x_px" : "y_px";
-            return wrong(std::string(bad) + " must be a number, not \"" + std::string(cell(bad)) + "\"");
+            return wrong(
+                fill(say("error", "%1 must be a number, not \"%2\""), {std::string(bad), std::string(cell(bad))}));
         }
         if (std::abs(*x) > kFarthest || std::abs(*y) > kFarthest)
             return wrong("a place more than a million pixels away cannot be true");
         const std::string landmark(cell("landmark"));
         if (!isLandmarkName(landmark))
-            return wrong("\"" + landmark + "\" is no landmark");
+            return wrong(fill(say("error", "\"%1\" is no landmark"), {landmark}));
         Mark m{{*x, *y}, kAssumedHandSigma, How::hand};
         if (const auto s = cell("sigma_px"); !s.empty()) {
             const auto sigma = numberFrom(s);
             if (!sigma || *sigma < 0)
-                return wrong("sigma_px must be a number from 0 on, not \"" + std::string(s) + "\"");
+                return wrong(fill(say("error", "sigma_px must be a number from 0 on, not \"%1\""), {std::string(s)}));
             m.sigma = *sigma;
         }
         if (const auto h = cell("how"); !h.empty()) {
             const auto how = howFromName(h);
             if (!how)
-                return wrong("how must be hand, tracked, found, interpolated or proxy, not \"" + std::string(h) + "\"");
+                return wrong(fill(say("error", "how must be hand, tracked, found, interpolated or proxy, not \"%1\""),
+                                  {std::string(h)}));
             m.how = *how;
         }
         const auto [at, fresh] = timeOf.emplace(frame, *time);
         if (!fresh && std::abs(at->second - *time) > 1e-6)
-            return wrong("frame " + std::to_string(frame) + " has two different times");
+            return wrong(fill(say("error", "frame %1 has two different times"), {std::to_string(frame)}));
         if (!out.tracks[landmark].emplace(FrameIndex(frame), m).second)
             return wrong(landmark + " stands twice on frame " + std::to_string(frame));
     }
@@ -91,7 +95,8 @@ Result<TracksFile> tracksFromCsv(const std::string& text, const std::string& fil
     double last = -1e300;
     for (const auto& [frame, time] : timeOf) {
         if (time <= last)
-            return Error{"the time of frame " + std::to_string(frame) + " is not later than that of the frame before",
+            return Error{fill(say("error", "the time of frame %1 is not later than that of the frame before"),
+                              {std::to_string(frame)}),
                          fileName,
                          "nothing was taken over",
                          {}};

@@ -223,8 +223,10 @@ std::optional<Error> tooFewRead(std::size_t read, int all, const std::string& wh
     constexpr double kMostMissing = 0.1; // of the frames
     if (read >= least && static_cast<double>(read) >= (1.0 - kMostMissing) * all)
         return std::nullopt;
-    return Error{"only " + std::to_string(read) + " of " + std::to_string(all) + " frames can be read" +
-                     (why.empty() ? "" : " (" + why + ")"),
+    return Error{why.empty() ? fill(say("measure", "only %1 of %2 frames can be read"),
+                                    {std::to_string(read), std::to_string(all)})
+                             : fill(say("measure", "only %1 of %2 frames can be read (%3)"),
+                                    {std::to_string(read), std::to_string(all), why}),
                  {},
                  {},
                  {}};

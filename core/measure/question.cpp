@@ -142,9 +142,8 @@ public:
         else if (std::abs(share.value) > 1.0 + 3.0 * share.u)
             refuse(say("ask", "the edge lies further out than on the first frame: ask from this frame to that one"));
         else if (u > kMostTwistError)
-            refuse(say("measure",
-                       "from here the turn about this axis cannot be seen: the edge lies as far out as it "
-                       "can, or the axis points at the camera; film from another side"));
+            refuse(say("measure", "from here the turn about this axis cannot be seen: the edge lies as far out as it "
+                                  "can, or the axis points at the camera; film from another side"));
         else
             m_answers.push_back({"twist", turned, u, "°", {}});
     }

@@ -1,4 +1,5 @@
 #include "core/motion/body_schema.h"
+#include "core/words/say.h"
 
 #include <algorithm>
 #include <cctype>
@@ -128,7 +129,8 @@ std::vector<LandmarkName> namesFor(Thing thing, std::string_view called, int per
 
 std::optional<int> nextPerson(const BodySchema& schema) {
     for (int person = 1; person <= kMostOthers; ++person)
-        if (std::none_of(schema.extra.begin(), schema.extra.end(), [&](const auto& n) { return personOf(n) == person; }))
+        if (std::none_of(schema.extra.begin(), schema.extra.end(),
+                         [&](const auto& n) { return personOf(n) == person; }))
             return person;
     return std::nullopt;
 }
@@ -139,6 +141,18 @@ std::string calledIn(const BodySchema& schema, int person) {
     return person == 0   ? say("landmark", "athlete")
            : person == 1 ? say("landmark", "second person")
                          : fill(say("landmark", "person %1"), {std::to_string(person + 1)});
+}
+
+bool isFreeName(const BodySchema& schema, int person, const std::string& name) {
+    return std::none_of(schema.called.begin(), schema.called.end(),
+                        [&](const auto& c) { return c.first != person && c.second == name; });
+}
+
+std::string spokenIn(const BodySchema& schema, std::string_view landmark) {
+    const auto called = schema.called.find(personOf(landmark));
+    return called == schema.called.end() || called->second.empty()
+               ? spoken(landmark)
+               : called->second + ": " + spoken(withoutPerson(landmark));
 }
 
 } // namespace riflesso

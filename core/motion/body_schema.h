@@ -36,9 +36,9 @@ inline constexpr std::array<std::string_view, 5> kFigurePartNames = {"asked", "w
 /// The schema of one take.
 struct BodySchema {
     FigurePart part = FigurePart::asked;
-    bool hands = false;              ///< thumb, index and little finger of the hands that are in the part
-    bool feet = false;               ///< big and little toe of the feet that are in the part
-    std::vector<LandmarkName> extra; ///< implements, balls, other people, fixed points, in the order added
+    bool hands = false;                  ///< thumb, index and little finger of the hands that are in the part
+    bool feet = false;                   ///< big and little toe of the feet that are in the part
+    std::vector<LandmarkName> extra;     ///< implements, balls, other people, fixed points, in the order added
     std::map<int, std::string> called{}; ///< names of the other people, by personOf()
     friend bool operator==(const BodySchema&, const BodySchema&) = default;
 };
@@ -52,8 +52,8 @@ enum class Thing { line, tip, centre, ball, other, otherUpper, scene };
 inline constexpr std::array<std::string_view, 7> kThingNames = {"line",  "tip",        "centre", "ball",
                                                                 "other", "otherUpper", "scene"};
 
-/// \p called: what the user calls it ("Heavy bar"); not used for another person, who is \p person. Empty when nothing of
-/// a name is left, or there are too many people.
+/// \p called: what the user calls it ("Heavy bar"); not used for another person, who is \p person. Empty when nothing
+/// of a name is left, or there are too many people.
 std::vector<LandmarkName> namesFor(Thing thing, std::string_view called, int person = 1);
 
 /// The number that the next person of a take gets; nothing when there are kMostOthers already.
@@ -61,5 +61,11 @@ std::optional<int> nextPerson(const BodySchema& schema);
 
 /// What a person is called: by name, else "second person", "person 3" …
 std::string calledIn(const BodySchema& schema, int person);
+
+/// True when nobody but \p person has this name in the take.
+bool isFreeName(const BodySchema& schema, int person, const std::string& name);
+
+/// spoken() with the name that another person has in this take: "Lea: left knee".
+std::string spokenIn(const BodySchema& schema, std::string_view landmark);
 
 } // namespace riflesso

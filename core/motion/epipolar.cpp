@@ -1,5 +1,7 @@
 #include "core/motion/epipolar.h"
 
+#include "core/words/say.h"
+
 #include <Eigen/LU>
 #include <Eigen/SVD>
 
@@ -32,8 +34,8 @@ Eigen::Vector3d homogeneous(Pixel p) {
 
 Result<Eigen::Matrix3d> fundamentalOf(const std::vector<ViewPair>& pairs) {
     if (pairs.size() < 8)
-        return Error{"two views are tied together by eight points that both show; there are " +
-                         std::to_string(pairs.size()),
+        return Error{fill(say("error", "two views are tied together by eight points that both show; there are %1"),
+                          {std::to_string(pairs.size())}),
                      {},
                      {},
                      "mark more points by hand in both views"};
@@ -65,11 +67,13 @@ Result<Eigen::Matrix3d> fundamentalOf(const std::vector<ViewPair>& pairs) {
 Result<Eigen::Matrix3d> robustFundamental(const std::vector<ViewPair>& pairs, int draws) {
     constexpr std::size_t kFewest = 12;
     if (pairs.size() < kFewest)
-        return Error{"to tell wrong marks from right ones two views need twelve points that both show; there are " +
-                         std::to_string(pairs.size()),
-                     {},
-                     {},
-                     "mark more points by hand in both views"};
+        return Error{
+            fill(say("error",
+                     "to tell wrong marks from right ones two views need twelve points that both show; there are %1"),
+                 {std::to_string(pairs.size())}),
+            {},
+            {},
+            "mark more points by hand in both views"};
     std::mt19937 random(8128); // any; the same each time, so that the same marks give the same answer
     std::vector<std::size_t> order(pairs.size());
     for (std::size_t i = 0; i < order.size(); ++i)

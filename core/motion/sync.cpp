@@ -1,6 +1,7 @@
 #include "core/motion/sync.h"
 
 #include "core/statistics/correlation.h"
+#include "core/words/say.h"
 
 #include <algorithm>
 #include <cmath>
@@ -160,8 +161,8 @@ Result<SoundMatch> matchSounds(const Sound& a, const Sound& b) {
     // Sound takes 3 ms a metre and onsets rise over some: one grid step, and more when the peak is low.
     m.u = step * std::clamp(1.0 / std::max(0.05, m.peak), 1.0, 10.0);
     if (m.quality < kClearMatch || m.peak < 0.08)
-        return Error{"the sound tracks do not clearly fit at one place (" +
-                         std::to_string(std::lround(100.0 * (m.quality - 1.0))) + " % better than the next)",
+        return Error{fill(say("error", "the sound tracks do not clearly fit at one place (%1 % better than the next)"),
+                          {std::to_string(std::lround(100.0 * (m.quality - 1.0)))}),
                      {},
                      "nothing was locked",
                      "show a shared instant in both instead"};

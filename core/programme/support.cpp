@@ -1,5 +1,7 @@
 #include "core/programme/support.h"
 
+#include "core/words/say.h"
+
 #include <algorithm>
 
 namespace riflesso {
@@ -65,6 +67,12 @@ constexpr std::array<SupportWork, 8> kAll = {
       5.0,
       {}}}};
 
+// "left knee" in the reader's language.
+std::string partWords(std::string part) {
+    std::replace(part.begin(), part.end(), ' ', '_');
+    return spoken(part);
+}
+
 } // namespace
 
 bool isMiddlePart(std::string_view part) {
@@ -112,9 +120,9 @@ std::vector<PlannedBlock> supportBeside(const std::vector<SupportNeed>& needs, c
     std::vector<PlannedBlock> out;
     for (const auto& need : needs) {
         if (need.pain) {
-            notes.push_back("It hurts now (" + need.part +
-                            "): nothing is planned for it. Have it looked at by a doctor or "
-                            "a physiotherapist first.");
+            notes.push_back(fill(say("plan", "It hurts now (%1): nothing is planned for it. Have it looked at by a "
+                                             "doctor or a physiotherapist first."),
+                                 {partWords(need.part)}));
             continue;
         }
         const SupportWork* work = supportFor(need.part);
@@ -159,7 +167,8 @@ std::vector<PlannedBlock> supportBeside(const std::vector<SupportNeed>& needs, c
                 b.drill = work->id;
                 b.minutes = work->minutes;
                 b.kind = BlockKind::support;
-                b.rules = {"beside the technique, for the " + need.part, std::string(work->caution)};
+                b.rules = {fill(say("plan", "beside the technique, for the %1"), {partWords(need.part)}),
+                           word(work->caution)};
                 out.push_back(std::move(b));
                 ++there;
             }
@@ -174,7 +183,7 @@ std::string workName(const Blueprint& blueprint, const std::string& id) {
     if (const Drill* d = blueprint.drill(id))
         return d->name;
     const SupportWork* work = supportWork(id);
-    return work ? std::string(work->name) : id;
+    return work ? word(work->name) : id;
 }
 
 } // namespace riflesso

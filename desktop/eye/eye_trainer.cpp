@@ -6,6 +6,7 @@
 #include "desktop/parts/card.h"
 #include "desktop/theme/language.h"
 #include "desktop/theme/theme.h"
+#include "desktop/workbench/simulated_pair.h"
 #include "footage/film.h"
 #include "handover/pictures.h"
 
@@ -74,9 +75,14 @@ Result<std::vector<QImage>> picturesOf(const OwnEye::Rep& rep, const std::filesy
     return out;
 }
 
-// "s by which the hand starts too late" becomes "by which the hand starts too late".
-QString faultWords(const std::string& id, const std::string& meaning) {
-    return QString("%1 (%2)").arg(q(id).replace('_', ' '), q(meaning));
+// As the technique calls it; what only the simulator knows has a word of its own.
+QString faultWords(const Blueprint& technique, const std::string& simulated) {
+    for (const auto& f : technique.faults)
+        if (simulatedFault(technique.id, f.id) == simulated)
+            return q(f.name);
+    std::string words = simulated;
+    std::replace(words.begin(), words.end(), '_', ' ');
+    return shownWord(words);
 }
 
 } // namespace
@@ -204,9 +210,12 @@ void EyeTrainer::choose(const QString& technique, const QString& fault) {
     if (own)
         for (const auto& m : m_own.measures)
             m_faultBox->addItem(m.name, q(std::string(kOwnPrefix) + m.id));
-    else
+    else if (const auto blueprint = shippedBlueprint(m_technique)) {
+        const Blueprint spoken = asSpoken(*blueprint);
         for (const auto& [id, meaning] : faultsOf(m_technique))
-            m_faultBox->addItem(faultWords(id, meaning), q(id));
+            if (meaning.find("no fault") == std::string::npos)
+                m_faultBox->addItem(faultWords(spoken, id), q(id));
+    }
     if (const int i = m_faultBox->findData(fault); i >= 0)
         m_faultBox->setCurrentIndex(i);
     m_fault = m_faultBox->currentData().toString().toStdString();

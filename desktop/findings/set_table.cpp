@@ -46,6 +46,9 @@ SetTable::SetTable(Workbench& bench, QWidget* parent) : QWidget(parent), m_bench
     m_breaks = wrapped({});
     m_choices = tableOf(tr("Choices by situation"));
     m_choicesTitle = wrapped(tr("Situations and choices"), "strong");
+    m_playersTitle = wrapped(tr("Seen by eye, player by player"), "strong");
+    m_players = tableOf(tr("Seen by eye, player by player"));
+    m_players->setObjectName("playerTable");
     auto* all = new QVBoxLayout(this);
     all->setContentsMargins(0, 0, 0, 0);
     all->setSpacing(8);
@@ -54,12 +57,15 @@ SetTable::SetTable(Workbench& bench, QWidget* parent) : QWidget(parent), m_bench
     all->addWidget(m_breaks);
     all->addWidget(m_choicesTitle);
     all->addWidget(m_choices, 1);
+    all->addWidget(m_playersTitle);
+    all->addWidget(m_players, 1);
 }
 
 void SetTable::refresh() {
     fillSets();
     fillBreaks();
     fillChoices();
+    fillPlayers();
 }
 
 void SetTable::fillSets() {
@@ -200,6 +206,53 @@ void SetTable::fillChoices() {
     }
     m_choices->horizontalHeader()->setSectionResizeMode(QHeaderView::Stretch);
     m_choices->resizeRowsToContents();
+}
+
+// A row a player, a column a checkpoint: how often it was not so.
+void SetTable::fillPlayers() {
+    const auto tallies = tallyByPlayer(m_bench.data());
+    const bool others = std::any_of(tallies.begin(), tallies.end(), [](const auto& t) { return !t.who.empty(); });
+    m_players->setVisible(others);
+    m_playersTitle->setVisible(others);
+    m_players->clear();
+    m_players->setRowCount(0);
+    if (!others)
+        return;
+    const auto& checkpoints = m_bench.blueprint().checkpoints;
+    QStringList heads{tr("Player")};
+    for (const auto& c : checkpoints)
+        heads << q(c.name);
+    m_players->setColumnCount(static_cast<int>(heads.size()));
+    m_players->setHorizontalHeaderLabels(heads);
+    std::vector<std::string> who;
+    for (const auto& t : tallies)
+        if (who.empty() || who.back() != t.who)
+            who.push_back(t.who);
+    for (const auto& name : who) {
+        const int row = m_players->rowCount();
+        m_players->insertRow(row);
+        m_players->setItem(row, 0, cell(name.empty() ? q(m_bench.data().brief.athlete.name) : q(name)));
+        for (std::size_t i = 0; i < checkpoints.size(); ++i) {
+            const auto t = std::find_if(tallies.begin(), tallies.end(), [&](const auto& x) {
+                return x.who == name && x.checkpoint == checkpoints[i].id;
+            });
+            if (t == tallies.end())
+                continue;
+            const auto share = wilson(t->no, t->all());
+            m_players->setItem(row, static_cast<int>(i) + 1,
+                               cell(t->no > 0 ? tr("no: %1 of %2").arg(t->no).arg(t->all())
+                                              : tr("yes: %1 of %2").arg(t->yes).arg(t->all()),
+                                    tr("%1 Yes %2, partly %3, no %4; no in %5 to %6 % of such reps, 95 %.")
+                                        .arg(q(checkpoints[i].question))
+                                        .arg(t->yes)
+                                        .arg(t->partly)
+                                        .arg(t->no)
+                                        .arg(std::lround(100 * share.lo))
+                                        .arg(std::lround(100 * share.hi))));
+        }
+    }
+    m_players->horizontalHeader()->setSectionResizeMode(QHeaderView::Stretch);
+    m_players->resizeRowsToContents();
 }
 
 } // namespace riflesso

@@ -1,6 +1,6 @@
 #pragma once
 /// \file
-/// Set against set: a row a measure, a column a set; and situations against choices.
+/// Set against set: a row a measure, a column a set; situations against choices; and who was seen doing what.
 
 #include "desktop/parts/card.h"
 #include "desktop/workbench/workbench.h"
@@ -21,12 +21,15 @@ private:
     void fillSets();
     void fillChoices();
     void fillBreaks();
+    void fillPlayers();
     Workbench& m_bench;
     QLabel* m_words;
     QTableWidget* m_table;
     QLabel* m_breaks;
     QTableWidget* m_choices;
     QLabel* m_choicesTitle;
+    QLabel* m_playersTitle;
+    QTableWidget* m_players;
 };
 
 } // namespace riflesso

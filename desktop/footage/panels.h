@@ -80,6 +80,7 @@ public:
 private:
     void check();
     QDoubleSpinBox* m_rate;
+    QLineEdit* m_camera;
     QLabel* m_from;
     QPushButton* m_ordinary;
     QPushButton* m_ordinaryDay;

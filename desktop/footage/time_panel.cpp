@@ -45,6 +45,17 @@ TimePanel::TimePanel(Workbench& bench) : TakePanel(bench) {
     m_use->setObjectName("useRate");
     auto* f = form();
     f->addRow(tr("Capture rate"), m_rate);
+    m_camera = new QLineEdit;
+    m_camera->setObjectName("filmedWith");
+    m_camera->setPlaceholderText(tr("none in particular"));
+    m_camera->setAccessibleName(tr("Camera"));
+    m_camera->setToolTip(tr("Give the cameras names when you use two: what one reads more than the other is then taken "
+                            "off in Progress, once both have filmed three reps from the same side and the films are "
+                            "locked."));
+    f->addRow(tr("Camera"), m_camera);
+    connect(m_camera, &QLineEdit::editingFinished, this, [this] {
+        change(tr("name the camera"), [this](Take& t) { t.filmedWith = m_camera->text().trimmed().toStdString(); });
+    });
     m_all->addLayout(f);
     m_all->addWidget(m_from);
     m_ordinary = new QPushButton;
@@ -168,6 +179,8 @@ void TimePanel::refresh() {
     }
     m_filling = true;
     m_rate->setValue(take->captureRate.value_or(0.0));
+    if (!m_camera->hasFocus())
+        m_camera->setText(q(take->filmedWith));
     m_from->setText(!take->captureRate ? tr("Nobody has said it yet. Look at the camera's settings, or check it below.")
                     : take->captureFrom.empty() ? QString()
                                                 : tr("Known from: %1.").arg(shownWord(take->captureFrom)));

@@ -51,6 +51,10 @@
         <source>cycles a minute</source>
         <translation>cicli al minuto</translation>
     </message>
+    <message>
+        <source>turn about the line: 90° = the third point as far out as on the first frame</source>
+        <translation>rotazione intorno alla linea: 90° = il terzo punto tanto in fuori quanto nel primo fotogramma</translation>
+    </message>
 </context>
 <context>
     <name>MeasureDrawing</name>
@@ -497,6 +501,14 @@
         <source>both are one frame</source>
         <translation>sono lo stesso fotogramma</translation>
     </message>
+    <message>
+        <source>on the first frame the third point must lie well beside the line through the others: choose one where the edge is seen as far out as it can be</source>
+        <translation>nel primo fotogramma il terzo punto deve stare ben di lato alla linea degli altri due: scegline uno in cui il bordo si vede più in fuori che può</translation>
+    </message>
+    <message>
+        <source>the edge lies further out than on the first frame: ask from this frame to that one</source>
+        <translation>il bordo sta più in fuori che nel primo fotogramma: fai la domanda da questo fotogramma a quello</translation>
+    </message>
 </context>
 <context>
     <name>body</name>
@@ -511,6 +523,29 @@
     <message>
         <source>, hurts now</source>
         <translation>, fa male adesso</translation>
+    </message>
+</context>
+<context>
+    <name>calendar</name>
+    <message>
+        <source>Cue: %1</source>
+        <translation>Richiamo: %1</translation>
+    </message>
+    <message>
+        <source>%1 x %2, %3 min</source>
+        <translation>%1 x %2, %3 min</translation>
+    </message>
+    <message>
+        <source>Caution: %1</source>
+        <translation>Attenzione: %1</translation>
+    </message>
+    <message>
+        <source>%1 (at home), %2 min</source>
+        <translation>%1 (a casa), %2 min</translation>
+    </message>
+    <message>
+        <source>%1, %2 min</source>
+        <translation>%1, %2 min</translation>
     </message>
 </context>
 <context>
@@ -1046,6 +1081,190 @@
         <source>the marks of this rep lie outside the picture</source>
         <translation>i punti marcati di questa ripetizione sono fuori dall&apos;immagine</translation>
     </message>
+    <message>
+        <source>two views are tied together by eight points that both show; there are %1</source>
+        <translation>due viste si legano con otto punti visibili in entrambe; ce ne sono %1</translation>
+    </message>
+    <message>
+        <source>to tell wrong marks from right ones two views need twelve points that both show; there are %1</source>
+        <translation>per distinguere i punti giusti da quelli sbagliati servono dodici punti visibili in entrambe le viste; ce ne sono %1</translation>
+    </message>
+    <message>
+        <source>the sound tracks do not clearly fit at one place (%1 % better than the next)</source>
+        <translation>le tracce audio non combaciano chiaramente in un solo punto (%1 % meglio del successivo)</translation>
+    </message>
+    <message>
+        <source>no blueprint &quot;%1&quot; ships with this program</source>
+        <translation>nessuna scheda «%1» fa parte di questo programma</translation>
+    </message>
+    <message>
+        <source>&quot;%1&quot; is no name of a blueprint</source>
+        <translation>«%1» non è il nome di una scheda</translation>
+    </message>
+    <message>
+        <source>&quot;%1&quot; is no name for a blueprint: letters, digits, - and _ only</source>
+        <translation>«%1» non può essere il nome di una scheda: solo lettere, cifre, - e _</translation>
+    </message>
+    <message>
+        <source>there is no version %1 of &quot;%2&quot;</source>
+        <translation>non esiste la versione %1 di «%2»</translation>
+    </message>
+    <message>
+        <source>the folder cannot be made (%1)</source>
+        <translation>la cartella non si può creare (%1)</translation>
+    </message>
+    <message>
+        <source>the file is larger than %1 MB</source>
+        <translation>il file è più grande di %1 MB</translation>
+    </message>
+    <message>
+        <source>the file cannot be read (%1)</source>
+        <translation>il file non si può leggere (%1)</translation>
+    </message>
+    <message>
+        <source>there is no case %1</source>
+        <translation>il caso %1 non esiste</translation>
+    </message>
+    <message>
+        <source>the film %1 is not there</source>
+        <translation>il filmato %1 non c’è</translation>
+    </message>
+    <message>
+        <source>the copy cannot be read (%1)</source>
+        <translation>la copia non si può leggere (%1)</translation>
+    </message>
+    <message>
+        <source>the present library cannot be put aside (%1)</source>
+        <translation>la libreria attuale non si può mettere da parte (%1)</translation>
+    </message>
+    <message>
+        <source>the library is at its new place, but the old one cannot be cleared (%1)</source>
+        <translation>la libreria è nel posto nuovo, ma quello vecchio non si può svuotare (%1)</translation>
+    </message>
+    <message>
+        <source>the library&apos;s file is damaged (%1)</source>
+        <translation>il file della libreria è danneggiato (%1)</translation>
+    </message>
+    <message>
+        <source>the column %1 is missing from the header</source>
+        <translation>nell’intestazione manca la colonna %1</translation>
+    </message>
+    <message>
+        <source>these are no scores (%1)</source>
+        <translation>questi non sono punteggi (%1)</translation>
+    </message>
+    <message>
+        <source>the library was written by a newer Riflesso (format %1, this one knows up to %2)</source>
+        <translation>la libreria è stata scritta da un Riflesso più nuovo (formato %1, questo arriva al %2)</translation>
+    </message>
+    <message>
+        <source>not JSON: %1</source>
+        <translation>non è JSON: %1</translation>
+    </message>
+    <message>
+        <source>the folder cannot be read (%1)</source>
+        <translation>la cartella non si può leggere (%1)</translation>
+    </message>
+    <message>
+        <source>the film cannot be copied into the library (%1)</source>
+        <translation>il filmato non si può copiare nella libreria (%1)</translation>
+    </message>
+    <message>
+        <source>the films&apos; folder cannot be read (%1)</source>
+        <translation>la cartella dei filmati non si può leggere (%1)</translation>
+    </message>
+    <message>
+        <source>the film could not be deleted (%1)</source>
+        <translation>il filmato non si è potuto cancellare (%1)</translation>
+    </message>
+    <message>
+        <source>these are no %1 (%2)</source>
+        <translation>questi non sono %1 (%2)</translation>
+    </message>
+    <message>
+        <source>the field %1 is missing</source>
+        <translation>manca il campo %1</translation>
+    </message>
+    <message>
+        <source>frame must be a whole number from 0 on, not &quot;%1&quot;</source>
+        <translation>il fotogramma deve essere un numero intero da 0 in su, non «%1»</translation>
+    </message>
+    <message>
+        <source>%1 must be a number, not &quot;%2&quot;</source>
+        <translation>%1 deve essere un numero, non «%2»</translation>
+    </message>
+    <message>
+        <source>&quot;%1&quot; is no landmark</source>
+        <translation>«%1» non è un punto</translation>
+    </message>
+    <message>
+        <source>sigma_px must be a number from 0 on, not &quot;%1&quot;</source>
+        <translation>sigma_px deve essere un numero da 0 in su, non «%1»</translation>
+    </message>
+    <message>
+        <source>how must be hand, tracked, found, interpolated or proxy, not &quot;%1&quot;</source>
+        <translation>how deve essere hand, tracked, found, interpolated o proxy, non «%1»</translation>
+    </message>
+    <message>
+        <source>frame %1 has two different times</source>
+        <translation>il fotogramma %1 ha due tempi diversi</translation>
+    </message>
+    <message>
+        <source>the time of frame %1 is not later than that of the frame before</source>
+        <translation>il tempo del fotogramma %1 non viene dopo quello del fotogramma precedente</translation>
+    </message>
+    <message>
+        <source>there is no hand mark to carry from on frames %1 to %2</source>
+        <translation>dal fotogramma %1 al %2 non c’è nessun punto marcato a mano da cui portare avanti</translation>
+    </message>
+    <message>
+        <source>there is no frame %1: the film has frames 0 to %2</source>
+        <translation>il fotogramma %1 non esiste: il filmato va dallo 0 al %2</translation>
+    </message>
+    <message>
+        <source>frame %1 is damaged and cannot be shown</source>
+        <translation>il fotogramma %1 è danneggiato e non si può mostrare</translation>
+    </message>
+    <message>
+        <source>the background was lost on %1 of %2 frames</source>
+        <translation>lo sfondo si è perso in %1 di %2 fotogrammi</translation>
+    </message>
+    <message>
+        <source>there is no body model called &quot;%1&quot;</source>
+        <translation>non c’è un modello del corpo chiamato «%1»</translation>
+    </message>
+    <message>
+        <source>frame %1 is not among those to be searched (%2 to %3)</source>
+        <translation>il fotogramma %1 non è fra quelli da esaminare (da %2 a %3)</translation>
+    </message>
+    <message>
+        <source>nobody is seen on frame %1</source>
+        <translation>nel fotogramma %1 non si vede nessuno</translation>
+    </message>
+    <message>
+        <source>the same film is in this case already, as “%1”</source>
+        <translation>lo stesso filmato è già in questo caso, come «%1»</translation>
+    </message>
+    <message>
+        <source>the body model cannot be used: %1</source>
+        <translation>il modello del corpo non si può usare: %1</translation>
+    </message>
+    <message>
+        <source>the body finder&apos;s engine fails: %1</source>
+        <translation>il motore che trova il corpo non funziona: %1</translation>
+    </message>
+    <message>
+        <source>the body finder&apos;s slower engine refuses the model: %1</source>
+        <translation>il motore più lento che trova il corpo rifiuta il modello: %1</translation>
+    </message>
+    <message>
+        <source>layer %1</source>
+        <translation>strato %1</translation>
+    </message>
+    <message>
+        <source>the film cannot be copied (%1)</source>
+        <translation>il filmato non si può copiare (%1)</translation>
+    </message>
 </context>
 <context>
     <name>findings</name>
@@ -1314,6 +1533,22 @@ non fanno diagnosi.</translation>
         <source>other&apos;s %1</source>
         <translation>%1 dell&apos;altro</translation>
     </message>
+    <message>
+        <source>athlete</source>
+        <translation>atleta</translation>
+    </message>
+    <message>
+        <source>second person</source>
+        <translation>seconda persona</translation>
+    </message>
+    <message>
+        <source>person %1</source>
+        <translation>persona %1</translation>
+    </message>
+    <message>
+        <source>person %1&apos;s %2</source>
+        <translation>%2 della persona %1</translation>
+    </message>
 </context>
 <context>
     <name>measure</name>
@@ -1492,6 +1727,14 @@ non fanno diagnosi.</translation>
     <message>
         <source>the edge lies as far out as it can: from here its rate cannot be seen</source>
         <translation>il bordo è tutto in fuori: da qui la sua velocità non si vede</translation>
+    </message>
+    <message>
+        <source>only %1 of %2 frames can be read</source>
+        <translation>si leggono solo %1 di %2 fotogrammi</translation>
+    </message>
+    <message>
+        <source>only %1 of %2 frames can be read (%3)</source>
+        <translation>si leggono solo %1 di %2 fotogrammi (%3)</translation>
     </message>
 </context>
 <context>
@@ -1846,6 +2089,14 @@ non fanno diagnosi.</translation>
         <source>Every day of these weeks lies within two weeks of a competition and nothing is owned yet: wait, or relax that rule knowingly.</source>
         <translation>Ogni giorno di queste settimane è a meno di due settimane da una gara e nulla è ancora posseduto: aspetta, o allenta la regola consapevolmente.</translation>
     </message>
+    <message>
+        <source>It hurts now (%1): nothing is planned for it. Have it looked at by a doctor or a physiotherapist first.</source>
+        <translation>Adesso fa male (%1): per questo non si programma niente. Prima falla vedere a un medico o a un fisioterapista.</translation>
+    </message>
+    <message>
+        <source>beside the technique, for the %1</source>
+        <translation>accanto alla tecnica, per: %1</translation>
+    </message>
 </context>
 <context>
     <name>practice</name>
@@ -2127,6 +2378,14 @@ non fanno diagnosi.</translation>
     <message>
         <source>%1 apart on %2, %3 apart on %4: not more than chance. </source>
         <translation>%1 di divario il %2, %3 il %4: non più del caso. </translation>
+    </message>
+    <message>
+        <source>The camera “%1” reads %2 more than “%3” (%4 reps that both filmed): taken off.</source>
+        <translation>La telecamera «%1» legge %2 in più di «%3» (%4 ripetizioni filmate da tutte e due): sottratto.</translation>
+    </message>
+    <message>
+        <source>What the camera “%1” filmed is left out: how it reads against “%2” is not known. Film three reps with both, from the same side, and lock the two films.</source>
+        <translation>Quello che ha filmato la telecamera «%1» resta fuori: non si sa come legge rispetto a «%2». Filma tre ripetizioni con tutte e due, dallo stesso lato, e aggancia i due filmati.</translation>
     </message>
 </context>
 <context>
@@ -3850,12 +4109,12 @@ non fanno diagnosi.</translation>
         <translation>Coperti su alcuni fotogrammi: %1.</translation>
     </message>
     <message>
-        <source>mark a second person</source>
-        <translation>marca una seconda persona</translation>
+        <source>mark another person</source>
+        <translation>marca un’altra persona</translation>
     </message>
     <message>
-        <source>Draft of the other person in “%1”</source>
-        <translation>Bozza dell&apos;altra persona in «%1»</translation>
+        <source>Draft of %1 in “%2”</source>
+        <translation>Bozza di %1 in «%2»</translation>
     </message>
 </context>
 <context>
@@ -4049,6 +4308,10 @@ non fanno diagnosi.</translation>
     <message>
         <source>take a decision back</source>
         <translation>ritirare una decisione</translation>
+    </message>
+    <message>
+        <source>name another person</source>
+        <translation>dai un nome a un’altra persona</translation>
     </message>
 </context>
 <context>
@@ -4601,8 +4864,28 @@ Marca una ripetizione dell&apos;atleta, e porta un modello.</translation>
         <translation>l&apos;altra persona</translation>
     </message>
     <message>
-        <source>A second person in the same film is drafted under points of their own.</source>
-        <translation>Una seconda persona nello stesso filmato è abbozzata con punti propri.</translation>
+        <source>Other people in the same film are drafted under points of their own.</source>
+        <translation>Le altre persone dello stesso filmato ricevono bozze con punti propri.</translation>
+    </message>
+    <message>
+        <source>called …</source>
+        <translation>si chiama …</translation>
+    </message>
+    <message>
+        <source>What this person is called</source>
+        <translation>Come si chiama questa persona</translation>
+    </message>
+    <message>
+        <source>one more person</source>
+        <translation>un’altra persona</translation>
+    </message>
+    <message>
+        <source>everybody</source>
+        <translation>tutti</translation>
+    </message>
+    <message>
+        <source>The athlete is in this box? Everybody else that is seen is drafted after.</source>
+        <translation>L’atleta è in questo riquadro? Dopo si fanno le bozze di tutti gli altri che si vedono.</translation>
     </message>
 </context>
 <context>
@@ -4872,6 +5155,14 @@ Marca una ripetizione dell&apos;atleta, e porta un modello.</translation>
     <message>
         <source>Start a rep first.</source>
         <translation>Comincia prima una ripetizione.</translation>
+    </message>
+    <message>
+        <source>Who is judged</source>
+        <translation>Chi si giudica</translation>
+    </message>
+    <message>
+        <source>the athlete</source>
+        <translation>l’atleta</translation>
     </message>
 </context>
 <context>
@@ -7682,14 +7973,6 @@ Ponile in Marcatura: vai al momento e premi il suo numero.</translation>
         <translation>Palla</translation>
     </message>
     <message>
-        <source>Second person</source>
-        <translation>Seconda persona</translation>
-    </message>
-    <message>
-        <source>Second person, upper body</source>
-        <translation>Seconda persona, parte superiore</translation>
-    </message>
-    <message>
         <source>Fixed point of the scene</source>
         <translation>Punto fisso della scena</translation>
     </message>
@@ -7794,10 +8077,6 @@ Ponile in Marcatura: vai al momento e premi il suo numero.</translation>
         <translation>non chiedere più %1</translation>
     </message>
     <message>
-        <source>second person</source>
-        <translation>seconda persona</translation>
-    </message>
-    <message>
         <source>Give it a name of letters and digits that is not a part of the body.</source>
         <translation>Dagli un nome di lettere e cifre che non sia una parte del corpo.</translation>
     </message>
@@ -7808,6 +8087,34 @@ Ponile in Marcatura: vai al momento e premi il suo numero.</translation>
     <message>
         <source>ask for the %1</source>
         <translation>chiedere %1</translation>
+    </message>
+    <message>
+        <source>Another person</source>
+        <translation>Un’altra persona</translation>
+    </message>
+    <message>
+        <source>Another person, upper body</source>
+        <translation>Un’altra persona, parte alta del corpo</translation>
+    </message>
+    <message>
+        <source>Name of the %1 …</source>
+        <translation>Nome: %1 …</translation>
+    </message>
+    <message>
+        <source>Another person in this film</source>
+        <translation>Un’altra persona in questo filmato</translation>
+    </message>
+    <message>
+        <source>Name</source>
+        <translation>Nome</translation>
+    </message>
+    <message>
+        <source>More than %1 people cannot be marked in one take.</source>
+        <translation>In una ripresa non si possono marcare più di %1 persone.</translation>
+    </message>
+    <message>
+        <source>Somebody in this take is called so already: give another name.</source>
+        <translation>In questa ripresa qualcuno si chiama già così: scegli un altro nome.</translation>
     </message>
 </context>
 <context>
@@ -9203,6 +9510,26 @@ Ponile in Marcatura: vai al momento e premi il suo numero.</translation>
         <source>%1 better declined: %2</source>
         <translation>%1 da rinunciare: %2</translation>
     </message>
+    <message>
+        <source>Seen by eye, player by player</source>
+        <translation>Visto a occhio, giocatore per giocatore</translation>
+    </message>
+    <message>
+        <source>Player</source>
+        <translation>Giocatore</translation>
+    </message>
+    <message>
+        <source>no: %1 of %2</source>
+        <translation>no: %1 su %2</translation>
+    </message>
+    <message>
+        <source>yes: %1 of %2</source>
+        <translation>sì: %1 su %2</translation>
+    </message>
+    <message>
+        <source>%1 Yes %2, partly %3, no %4; no in %5 to %6 % of such reps, 95 %.</source>
+        <translation>%1 Sì %2, in parte %3, no %4; no nel %5–%6 % di ripetizioni così, 95 %.</translation>
+    </message>
 </context>
 <context>
     <name>riflesso::SettingsDialog</name>
@@ -10086,6 +10413,22 @@ Esc svuota la ricerca.</translation>
     <message>
         <source>Until the capture rate is set no time or speed is judged. The file plays at %1 Hz.</source>
         <translation>Finché la frequenza di ripresa non è fissata non si giudica nessun tempo e nessuna velocità. Il file va a %1 Hz.</translation>
+    </message>
+    <message>
+        <source>none in particular</source>
+        <translation>nessuna in particolare</translation>
+    </message>
+    <message>
+        <source>Camera</source>
+        <translation>Telecamera</translation>
+    </message>
+    <message>
+        <source>Give the cameras names when you use two: what one reads more than the other is then taken off in Progress, once both have filmed three reps from the same side and the films are locked.</source>
+        <translation>Se ne usi due, dai un nome alle telecamere: quello che una legge in più dell’altra viene poi sottratto in Progressi, quando tutte e due hanno filmato tre ripetizioni dallo stesso lato e i filmati sono agganciati.</translation>
+    </message>
+    <message>
+        <source>name the camera</source>
+        <translation>dai un nome alla telecamera</translation>
     </message>
 </context>
 <context>
@@ -11621,6 +11964,78 @@ Esercizi per livello: %7.</translation>
     <message>
         <source>decline it</source>
         <translation>rinunciare</translation>
+    </message>
+    <message>
+        <source>layback drift</source>
+        <translation>appoggio indietro che cambia</translation>
+    </message>
+    <message>
+        <source>length fades</source>
+        <translation>la lunghezza cala</translation>
+    </message>
+    <message>
+        <source>halting</source>
+        <translation>a scatti</translation>
+    </message>
+    <message>
+        <source>low jump</source>
+        <translation>salto basso</translation>
+    </message>
+    <message>
+        <source>rate fades</source>
+        <translation>la frequenza cala</translation>
+    </message>
+    <message>
+        <source>rest day</source>
+        <translation>giorno di riposo</translation>
+    </message>
+    <message>
+        <source>minutes</source>
+        <translation>minuti</translation>
+    </message>
+    <message>
+        <source>bout</source>
+        <translation>durata di un blocco</translation>
+    </message>
+    <message>
+        <source>sessions</source>
+        <translation>sedute</translation>
+    </message>
+    <message>
+        <source>gap</source>
+        <translation>distanza</translation>
+    </message>
+    <message>
+        <source>stage</source>
+        <translation>livello</translation>
+    </message>
+    <message>
+        <source>new</source>
+        <translation>cosa nuova</translation>
+    </message>
+    <message>
+        <source>load</source>
+        <translation>carico</translation>
+    </message>
+    <message>
+        <source>partner</source>
+        <translation>compagno</translation>
+    </message>
+    <message>
+        <source>equipment</source>
+        <translation>attrezzi</translation>
+    </message>
+    <message>
+        <source>focus</source>
+        <translation>obiettivo</translation>
+    </message>
+    <message>
+        <source>twice</source>
+        <translation>due volte</translation>
+    </message>
+    <message>
+        <source>ban</source>
+        <translation>divieto</translation>
     </message>
 </context>
 <context>

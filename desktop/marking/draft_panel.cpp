@@ -8,6 +8,15 @@
 #include <QHBoxLayout>
 
 namespace riflesso {
+namespace {
+constexpr int kEverybody = -1;
+
+// Two boxes of one body: most of the smaller one lies in the other.
+bool sameBody(const QRectF& a, const QRectF& b) {
+    const QRectF both = a & b;
+    return both.width() * both.height() > 0.7 * std::min(a.width() * a.height(), b.width() * b.height());
+}
+} // namespace
 
 DraftPanel::DraftPanel(Workbench& bench, MarkCanvas& canvas, Carrier& carrier, QWidget* parent)
     : QFrame(parent), m_bench(bench), m_canvas(canvas), m_carrier(carrier) {
@@ -20,9 +29,13 @@ DraftPanel::DraftPanel(Workbench& bench, MarkCanvas& canvas, Carrier& carrier, Q
     m_who = new QComboBox;
     m_who->setObjectName("draftWho");
     m_who->setAccessibleName(tr("Who is in the box"));
-    m_who->addItem(tr("the athlete"));
-    m_who->addItem(tr("the other person"));
-    m_who->setToolTip(tr("A second person in the same film is drafted under points of their own."));
+    m_who->setToolTip(tr("Other people in the same film are drafted under points of their own."));
+    m_called = new QLineEdit;
+    m_called->setObjectName("draftCalled");
+    m_called->setMaxLength(40);
+    m_called->setPlaceholderText(tr("called …"));
+    m_called->setAccessibleName(tr("What this person is called"));
+    m_called->hide();
     m_go = new QPushButton(tr("Draft it"));
     m_go->setObjectName("draftGo");
     m_go->setToolTip(tr("Find the body on every frame, forwards and backwards from here, in the background (Enter)."));
@@ -32,13 +45,26 @@ DraftPanel::DraftPanel(Workbench& bench, MarkCanvas& canvas, Carrier& carrier, Q
     row->setContentsMargins(0, 0, 0, 0);
     row->addWidget(m_words, 1);
     row->addWidget(m_who);
+    row->addWidget(m_called);
     row->addWidget(m_scope);
     row->addWidget(m_go);
     row->addWidget(stop);
     hide();
     connect(m_go, &QPushButton::clicked, this, &DraftPanel::go);
     connect(stop, &QPushButton::clicked, this, &DraftPanel::end);
-    connect(m_who, &QComboBox::activated, this, [this] { look(); });
+    connect(m_who, &QComboBox::activated, this, [this] {
+        const int person = m_who->currentData().toInt();
+        m_called->setVisible(person > 0);
+        if (const Take* take = m_bench.take(); take && person > 0) {
+            const auto called = take->figure.called.find(person);
+            m_called->setText(called == take->figure.called.end() ? QString() : q(called->second));
+        }
+        look();
+    });
+    connect(m_called, &QLineEdit::returnPressed, this, [this] {
+        if (m_go->isEnabled())
+            go();
+    });
     connect(&m_canvas, &MarkCanvas::boxDrawn, this, [this] { say(); });
     connect(&bench, &Workbench::frameChanged, this, [this] {
         if (m_asking)
@@ -66,12 +92,31 @@ void DraftPanel::begin() {
     if (takes > 1)
         m_scope->addItem(tr("All %1 takes of this day").arg(takes), "day");
     m_scope->setCurrentIndex(std::clamp(before, 0, m_scope->count() - 1));
-    m_who->setCurrentIndex(0);
+    fillWho();
     m_asking = true;
     m_canvas.drawBox(true);
     show();
     look();
     m_canvas.setFocus();
+}
+
+// The athlete, who is there already, one more, and everybody; the number is personOf(), -1 for all.
+void DraftPanel::fillWho() {
+    const Take* take = m_bench.take();
+    m_who->clear();
+    m_called->clear();
+    m_called->hide();
+    if (!take)
+        return;
+    m_who->addItem(tr("the athlete"), 0);
+    for (int person = 1; person <= kMostOthers; ++person)
+        if (std::any_of(take->figure.extra.begin(), take->figure.extra.end(),
+                        [&](const auto& n) { return personOf(n) == person; }))
+            m_who->addItem(q(calledIn(take->figure, person)), person);
+    if (const auto next = nextPerson(take->figure)) {
+        m_who->addItem(m_who->count() == 1 ? tr("the other person") : tr("one more person"), *next);
+        m_who->addItem(tr("everybody"), kEverybody);
+    }
 }
 
 void DraftPanel::end() {
@@ -109,10 +154,10 @@ void DraftPanel::look() {
         for (const Person& p : watcher->result())
             boxes.push_back(QRectF(p.box[0], p.box[1], p.box[2], p.box[3]) & whole);
         m_canvas.setPeople(boxes);
-        // The second person is not the one who stands out most.
-        const std::size_t who = m_who->currentIndex() == 1 && boxes.size() > 1 ? 1 : 0;
-        if (m_canvas.box().isEmpty() && who < boxes.size())
-            m_canvas.setBox(boxes[who]);
+        // Another person is not the one who stands out most.
+        const auto who = static_cast<std::size_t>(std::max(0, m_who->currentData().toInt()));
+        if (m_canvas.box().isEmpty() && !boxes.empty())
+            m_canvas.setBox(boxes[std::min(who, boxes.size() - 1)]);
         say();
     });
     watcher->setFuture(m_bench.book().jobs().run(
@@ -125,7 +170,9 @@ void DraftPanel::look() {
 
 void DraftPanel::say() {
     m_go->setEnabled(!m_canvas.box().isEmpty());
-    m_words->setText(!m_canvas.box().isEmpty()
+    m_words->setText(!m_canvas.box().isEmpty() && m_who->currentData().toInt() == kEverybody
+                         ? tr("The athlete is in this box? Everybody else that is seen is drafted after.")
+                     : !m_canvas.box().isEmpty()
                          ? tr("Draft the body in this box? Drag another box, or click another person.")
                      : m_looking ? tr("Drag a box round the athlete. Looking for people …")
                                  : tr("Drag a box round the athlete."));
@@ -145,12 +192,22 @@ void DraftPanel::go() {
         first = std::min(first, FrameIndex(m_bench.frame()));
         last = std::max(last, FrameIndex(m_bench.frame()));
     }
-    const bool second = m_who->currentIndex() == 1;
-    m_carrier.draft(take->id, FrameIndex(m_bench.frame()), drawn, first, last, second);
-    if (scope == "day" && !second) // nobody can tell which one it is in another film
-        for (const auto& [id, other] : m_bench.data().takes)
-            if (id != take->id && other.day == take->day && other.performer == take->performer)
-                m_carrier.draft(id, FrameIndex(static_cast<int>(other.times.size()) / 2), {}, FrameIndex(0),
+    const int whose = m_who->currentData().toInt();
+    const Id id = take->id; // a draft may change the take
+    const FrameIndex here(m_bench.frame());
+    const auto people = m_canvas.people();
+    m_carrier.draft(id, here, drawn, first, last, std::max(0, whose), m_called->text().trimmed().toStdString());
+    if (whose == kEverybody)
+        for (const QRectF& other : people)
+            if (!sameBody(other, box))
+                if (const auto next = nextPerson(m_bench.data().takes.at(id).figure))
+                    m_carrier.draft(id, here, {other.x(), other.y(), other.width(), other.height()}, first, last,
+                                    *next);
+    take = m_bench.take();
+    if (take && scope == "day" && whose == 0) // nobody can tell which one it is in another film
+        for (const auto& [each, other] : m_bench.data().takes)
+            if (each != take->id && other.day == take->day && other.performer == take->performer)
+                m_carrier.draft(each, FrameIndex(static_cast<int>(other.times.size()) / 2), {}, FrameIndex(0),
                                 FrameIndex(std::max(0, static_cast<int>(other.times.size()) - 1)));
     end();
 }

@@ -8,12 +8,14 @@
 #include <QComboBox>
 #include <QFrame>
 #include <QLabel>
+#include <QLineEdit>
 #include <QPushButton>
 
 namespace riflesso {
 
 /// A row that is there only while a draft is being asked for. The people that the machine sees are offered as boxes;
-/// the most prominent is taken until somebody draws or clicks another.
+/// the most prominent is taken until somebody draws or clicks another. Other people of the take are drafted under
+/// points and names of their own; or everybody who is seen on the frame, one after the other.
 class DraftPanel : public QFrame {
     Q_OBJECT
 public:
@@ -34,7 +36,9 @@ private:
     MarkCanvas& m_canvas;
     Carrier& m_carrier;
     QLabel* m_words;
+    void fillWho();
     QComboBox *m_scope, *m_who;
+    QLineEdit* m_called;
     QPushButton* m_go;
     bool m_asking = false;
     bool m_looking = false;

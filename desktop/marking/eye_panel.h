@@ -4,6 +4,7 @@
 
 #include "desktop/workbench/workbench.h"
 
+#include <QComboBox>
 #include <QLabel>
 #include <QLineEdit>
 #include <QListWidget>
@@ -11,6 +12,7 @@
 
 namespace riflesso {
 
+/// Of the athlete, or of another person in the film, who has checkpoints of their own.
 class EyePanel : public QWidget {
     Q_OBJECT
 public:
@@ -29,7 +31,13 @@ private:
     void refresh();
     [[nodiscard]] const Checkpoint* current() const;
     bool change(const std::function<void(Seen&)>& how);
+    void fillWho();
+    /// What is seen of whoever is chosen, of the rep shown; null when nothing is.
+    [[nodiscard]] const std::map<std::string, Seen>* seen() const;
+    [[nodiscard]] const Seen* seenHere() const; ///< of the chosen checkpoint
+    std::map<std::string, Seen>& seenIn(Rep& rep) const;
     Workbench& m_bench;
+    QComboBox* m_who; ///< data: the name, empty for the athlete
     QListWidget* m_list;
     QLabel* m_question;
     QLineEdit* m_note;

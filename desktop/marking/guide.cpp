@@ -32,9 +32,23 @@ void FigureGuide::setPose(std::map<LandmarkName, QPointF> pose) {
     update();
 }
 
+// Of several others the one who is asked for, else the first: there is room for two.
+int FigureGuide::shownOther() const {
+    if (const int asked = personOf(m_asked); asked > 0)
+        return asked;
+    int first = 0;
+    for (const auto& name : m_wanted)
+        if (const int person = personOf(name); person > 0 && (first == 0 || person < first))
+            first = person;
+    return first;
+}
+
 QPointF FigureGuide::placeOf(const LandmarkName& landmark) const {
-    // With a second person asked for, the two stand side by side.
-    const bool two = std::any_of(m_wanted.begin(), m_wanted.end(), [](const auto& n) { return ofOther(n); });
+    // With another person asked for, the two stand side by side.
+    const int other = shownOther();
+    if (ofOther(landmark) && personOf(landmark) != other)
+        return {-100, -100};
+    const bool two = other > 0;
     const double room = two ? width() / 2.0 : width();
     const double h = std::min(height() - 8.0, (room - 8.0) * 1.12);
     const double w = h / 1.12;
@@ -46,7 +60,7 @@ QPointF FigureGuide::placeOf(const LandmarkName& landmark) const {
         if (known != m_pose.end())
             return {(width() - side) / 2 + known->second.x() * side, (height() - side) / 2 + known->second.y() * side};
     }
-    const LandmarkName own = ofOther(landmark) ? landmark.substr(6) : landmark;
+    const std::string_view own = withoutPerson(landmark);
     for (const auto& p : figurePoints())
         if (resolveRole(p.role, m_handedness) == own)
             return onFigure(p.x, p.y);
@@ -80,10 +94,9 @@ void FigureGuide::paintEvent(QPaintEvent*) {
     QPainter p(this);
     p.setRenderHint(QPainter::Antialiasing);
     p.fillRect(rect(), t.panel);
-    for (const bool other : {false, true}) {
-        if (other && std::none_of(m_wanted.begin(), m_wanted.end(), [](const auto& n) { return ofOther(n); }))
-            continue;
-        const std::string person = other ? "other_" : "";
+    const int other = shownOther();
+    for (const int who : other > 0 ? std::vector<int>{0, other} : std::vector<int>{0}) {
+        const std::string person = personPrefix(who);
         for (const auto& [a, b] : standardBones()) {
             const bool detail = kindOf(b) != PointKind::body;
             const auto wanted = [&](const LandmarkName& n) {

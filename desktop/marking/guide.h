@@ -35,6 +35,7 @@ protected:
 
 private:
     [[nodiscard]] LandmarkName under(QPointF at) const;
+    [[nodiscard]] int shownOther() const; ///< who stands beside the athlete; 0 = nobody
     std::vector<LandmarkName> m_wanted;
     std::set<LandmarkName> m_marked;
     LandmarkName m_asked;

@@ -1,5 +1,6 @@
 #include "desktop/marking/mark_canvas.h"
 
+#include "casebook/text.h"
 #include "desktop/theme/theme.h"
 
 #include <QPainter>
@@ -296,17 +297,25 @@ void MarkCanvas::paintOver(QPainter& painter) {
     }
     paintKinds(painter, marks);
     painter.setFont(typeface(Type::small, true));
+    const auto plate = [&](QPointF corner, const QString& words) {
+        const QRectF room(corner, QSizeF(QFontMetricsF(painter.font()).horizontalAdvance(words) + 10, 18));
+        painter.setPen(Qt::NoPen);
+        painter.setBrush(QColor(12, 16, 20, 205));
+        painter.drawRoundedRect(room, 4, 4);
+        painter.setPen(Qt::white);
+        painter.drawText(room, Qt::AlignCenter, words);
+    };
     for (const auto& [place, words] : m_pins) {
         const QPointF at = toView().map(place);
         painter.setPen(QPen(Qt::white, 2));
         painter.setBrush(QColor(12, 16, 20, 205));
         painter.drawEllipse(at, 5, 5);
-        const QRectF plate(at.x() + 9, at.y() - 24, QFontMetricsF(painter.font()).horizontalAdvance(words) + 10, 18);
-        painter.setPen(Qt::NoPen);
-        painter.drawRoundedRect(plate, 4, 4);
-        painter.setPen(Qt::white);
-        painter.drawText(plate, Qt::AlignCenter, words);
+        plate(at + QPointF(9, -24), words);
     }
+    // Who the others are, above their heads.
+    for (int person = 1; person <= kMostOthers; ++person)
+        if (const auto head = here.find(personPrefix(person) + "head"); head != here.end())
+            plate(toView().map(head->second) + QPointF(-10, -34), q(calledIn(take->figure, person)));
     // The one that is asked for: a ring with its name; its σ as a thin circle.
     if (const auto it = here.find(m_landmark); it != here.end()) {
         const QPointF at = toView().map(it->second);
@@ -315,14 +324,7 @@ void MarkCanvas::paintOver(QPainter& painter) {
         painter.drawEllipse(at, 10, 10);
         painter.setPen(QPen(Qt::white, 2));
         painter.drawEllipse(at, 10, 10);
-        const QString name = QString::fromStdString(spoken(m_landmark));
-        painter.setFont(typeface(Type::small, true));
-        const QRectF plate(at.x() + 14, at.y() - 10, QFontMetricsF(painter.font()).horizontalAdvance(name) + 10, 18);
-        painter.setPen(Qt::NoPen);
-        painter.setBrush(QColor(12, 16, 20, 205));
-        painter.drawRoundedRect(plate, 4, 4);
-        painter.setPen(Qt::white);
-        painter.drawText(plate, Qt::AlignCenter, name);
+        plate(at + QPointF(14, -10), q(spokenIn(take->figure, m_landmark)));
     }
 }
 

@@ -37,6 +37,7 @@ public:
     void drawBox(bool on);
     [[nodiscard]] bool boxing() const { return m_boxing; }
     void setPeople(const std::vector<QRectF>& people);
+    [[nodiscard]] const std::vector<QRectF>& people() const { return m_people; }
     void setBox(const QRectF& box);
     [[nodiscard]] QRectF box() const { return m_box; } ///< picture pixels; empty = none yet
 

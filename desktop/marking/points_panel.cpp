@@ -4,6 +4,7 @@
 
 #include <QActionGroup>
 #include <QHBoxLayout>
+#include <QInputDialog>
 #include <QPushButton>
 #include <QVBoxLayout>
 
@@ -28,7 +29,7 @@ PointsPanel::PointsPanel(Workbench& bench, QWidget* parent) : QWidget(parent), m
     m_thing->setObjectName("thing");
     m_thing->setAccessibleName(tr("What to add"));
     m_thing->addItems({tr("Implement: both ends"), tr("Implement: its tip"), tr("Implement: its centre"), tr("Ball"),
-                       tr("Second person"), tr("Second person, upper body"), tr("Fixed point of the scene")});
+                       tr("Another person"), tr("Another person, upper body"), tr("Fixed point of the scene")});
     m_called = new QLineEdit;
     m_called->setObjectName("called");
     m_called->setMaxLength(40);
@@ -57,7 +58,6 @@ PointsPanel::PointsPanel(Workbench& bench, QWidget* parent) : QWidget(parent), m
 
     connect(m_thing, &QComboBox::currentIndexChanged, this, [this](int i) {
         const auto thing = static_cast<Thing>(i);
-        m_called->setEnabled(thing != Thing::other && thing != Thing::otherUpper);
         m_says->setText(thing == Thing::scene
                             ? tr("Marked once, it is there on every frame while the camera stands still.")
                             : QString());
@@ -128,19 +128,48 @@ void PointsPanel::fillMenu() {
             });
     if (take->figure.extra.empty())
         return;
+    for (int person = 1; person <= kMostOthers; ++person)
+        if (std::any_of(take->figure.extra.begin(), take->figure.extra.end(),
+                        [&](const auto& n) { return personOf(n) == person; }))
+            connect(m_menu->addAction(tr("Name of the %1 …").arg(q(calledIn(take->figure, person)))),
+                    &QAction::triggered, this, [this, person] { rename(person); });
     auto* away = m_menu->addMenu(tr("No longer ask for"));
-    const bool other =
-        std::any_of(take->figure.extra.begin(), take->figure.extra.end(), [](const auto& n) { return ofOther(n); });
     const auto drop = [&](const QString& words, auto which) {
         connect(away->addAction(words), &QAction::triggered, this, [this, words, which] {
-            change(tr("no longer ask for the %1").arg(words), [&](BodySchema& s) { std::erase_if(s.extra, which); });
+            change(tr("no longer ask for the %1").arg(words), [&](BodySchema& s) {
+                std::erase_if(s.extra, which);
+                std::erase_if(s.called, [&](const auto& c) {
+                    return std::none_of(s.extra.begin(), s.extra.end(),
+                                        [&](const auto& n) { return personOf(n) == c.first; });
+                });
+            });
         });
     };
-    if (other)
-        drop(tr("second person"), [](const LandmarkName& n) { return ofOther(n); });
+    for (int person = 1; person <= kMostOthers; ++person) {
+        const auto theirs = [person](const LandmarkName& n) { return personOf(n) == person; };
+        if (std::any_of(take->figure.extra.begin(), take->figure.extra.end(), theirs))
+            drop(q(calledIn(take->figure, person)), theirs);
+    }
     for (const auto& name : take->figure.extra)
         if (!ofOther(name))
             drop(q(spoken(name)), [name](const LandmarkName& n) { return n == name; });
+}
+
+void PointsPanel::rename(int person) {
+    const Take* take = m_bench.take();
+    if (!take)
+        return;
+    auto* dialog = new QInputDialog(this);
+    dialog->setObjectName("personName");
+    dialog->setAttribute(Qt::WA_DeleteOnClose);
+    dialog->setWindowTitle(tr("Another person in this film"));
+    dialog->setLabelText(tr("Name"));
+    const auto called = take->figure.called.find(person);
+    dialog->setTextValue(called == take->figure.called.end() ? QString() : q(called->second));
+    connect(dialog, &QInputDialog::textValueSelected, this, [this, id = take->id, person](const QString& name) {
+        m_bench.book().callPerson(id, person, name.trimmed().toStdString());
+    });
+    dialog->open();
 }
 
 void PointsPanel::add() {
@@ -148,7 +177,18 @@ void PointsPanel::add() {
     if (!take)
         return;
     const auto thing = static_cast<Thing>(m_thing->currentIndex());
-    const auto names = namesFor(thing, m_called->text().toStdString());
+    const bool somebody = thing == Thing::other || thing == Thing::otherUpper;
+    const auto person = nextPerson(take->figure);
+    if (somebody && !person) {
+        m_says->setText(tr("More than %1 people cannot be marked in one take.").arg(kMostOthers + 1));
+        return;
+    }
+    const std::string called = m_called->text().trimmed().toStdString();
+    if (somebody && !isFreeName(take->figure, *person, called)) {
+        m_says->setText(tr("Somebody in this take is called so already: give another name."));
+        return;
+    }
+    const auto names = namesFor(thing, called, person.value_or(1));
     if (names.empty()) {
         m_says->setText(tr("Give it a name of letters and digits that is not a part of the body."));
         return;
@@ -159,10 +199,15 @@ void PointsPanel::add() {
             m_says->setText(tr("The %1 is asked for already: give this one another name.").arg(q(spoken(name))));
             return;
         }
-    change(
-        tr("ask for the %1")
-            .arg(thing == Thing::other || thing == Thing::otherUpper ? tr("second person") : q(spoken(names.front()))),
-        [&](BodySchema& s) { s.extra.insert(s.extra.end(), names.begin(), names.end()); });
+    change(tr("ask for the %1")
+               .arg(!somebody        ? q(spoken(names.front()))
+                    : called.empty() ? q(calledIn(take->figure, *person))
+                                     : q(called)),
+           [&](BodySchema& s) {
+               s.extra.insert(s.extra.end(), names.begin(), names.end());
+               if (somebody && !called.empty())
+                   s.called[*person] = called;
+           });
     m_called->clear();
     m_says->clear();
     m_adder->hide();

@@ -13,7 +13,7 @@
 
 namespace riflesso {
 
-/// A button with the choice of the figure's part, and a row under it to add an implement, a ball, a second person or a
+/// A button with the choice of the figure's part, and a row under it to add an implement, a ball, another person or a
 /// fixed point. Each choice is one undoable edit of the take.
 class PointsPanel : public QWidget {
     Q_OBJECT
@@ -28,6 +28,7 @@ private:
     void change(const QString& what, const std::function<void(BodySchema&)>& edit);
     void fillMenu();
     void add();
+    void rename(int person);
 
     Workbench& m_bench;
     QToolButton* m_button;

@@ -405,7 +405,7 @@ bool PlanCalendar::event(QEvent* e) {
         for (const auto& r : b.rules)
             rules << q(r);
         for (const auto& a : b.accepted)
-            rules << tr("overruled: %1").arg(q(a));
+            rules << tr("overruled: %1").arg(shownWord(a));
         if (!b.why.empty())
             rules << q(b.why);
         QToolTip::showText(help->globalPos(),

@@ -547,7 +547,7 @@ void ProgrammePage::showDrill() {
         for (const auto& r : b.rules)
             rules << q(r);
         for (const auto& a : b.accepted)
-            rules << tr("overruled knowingly: %1").arg(q(a));
+            rules << tr("overruled knowingly: %1").arg(shownWord(a));
     }
     if (fault.empty())
         for (const auto& id : m_bench.analysis().judgement.focus)

@@ -133,7 +133,7 @@ void ProgressPage::refresh() {
         break;
     default:
         if (trend)
-            for (const auto& words : {movedWords(b, *trend), analystWords(b, *trend), againstBestWords(b, *trend),
+            for (const auto& words : {movedWords(b, *trend), sourceWords(b, *trend), againstBestWords(b, *trend),
                                       keptWords(m_bench.data(), b, *trend), transferredWords(*trend),
                                       goalWords(b, m_bench.data().brief.aim, *trend)})
                 answer += words.empty() ? "" : (answer.empty() ? "" : " ") + words;

@@ -114,22 +114,27 @@ void Carrier::seedFrom(Id guideRep, Id rep) {
     next();
 }
 
-void Carrier::draft(Id take, FrameIndex frame, const BodyBox& box, FrameIndex first, FrameIndex last, bool other) {
+void Carrier::draft(Id take, FrameIndex frame, const BodyBox& box, FrameIndex first, FrameIndex last, int person,
+                    const std::string& called) {
     auto it = m_bench.data().takes.find(take);
     if (it == m_bench.data().takes.end())
         return;
-    if (const auto& extra = it->second.figure.extra; other && std::none_of(extra.begin(), extra.end(), ofOther)) {
-        Take with = it->second; // so that what is drafted can be seen, asked for and corrected
-        for (const auto& name : namesFor(Thing::other, {}))
-            with.figure.extra.push_back(name);
-        if (!m_bench.book().setTake(with, tr("mark a second person")))
-            return;
-        it = m_bench.data().takes.find(take);
-    }
     const auto model = modelFile("full");
     if (!model) {
         emit failed(q(model.error().text()));
         return;
+    }
+    if (person > 0) {
+        Take with = it->second; // so that what is drafted can be seen, asked for and corrected
+        if (std::none_of(with.figure.extra.begin(), with.figure.extra.end(),
+                         [&](const auto& n) { return personOf(n) == person; }))
+            for (const auto& name : namesFor(Thing::other, {}, person))
+                with.figure.extra.push_back(name);
+        if (!called.empty() && isFreeName(with.figure, person, called))
+            with.figure.called[person] = called;
+        if (with != it->second && !m_bench.book().setTake(with, tr("mark another person")))
+            return;
+        it = m_bench.data().takes.find(take);
     }
     FindBodyOptions o;
     o.model = *model;
@@ -140,20 +145,23 @@ void Carrier::draft(Id take, FrameIndex frame, const BodyBox& box, FrameIndex fi
     o.box = box;
     o.first = first;
     o.last = last;
-    o.keep = draftFile(it->second, other);
+    o.keep = draftFile(it->second, person);
     Job job;
     job.take = take;
     job.find = std::move(o);
-    job.other = other;
-    job.what = (other ? tr("Draft of the other person in “%1”") : tr("Draft of “%1”")).arg(q(it->second.title));
+    job.person = person;
+    job.what = person > 0 ? tr("Draft of %1 in “%2”").arg(q(calledIn(it->second.figure, person)), q(it->second.title))
+                          : tr("Draft of “%1”").arg(q(it->second.title));
     m_waiting.push_back(std::move(job));
     next();
 }
 
 // One file a film and person: the same film in two takes is looked at once.
-std::filesystem::path Carrier::draftFile(const Take& take, bool other) const {
+std::filesystem::path Carrier::draftFile(const Take& take, int person) const {
     const std::string name = take.checksum.empty() ? "take-" + std::to_string(take.id) : take.checksum.substr(0, 32);
-    return m_bench.book().library().indexFolder() / (name + (other ? ".other.found" : ".found"));
+    const std::string whose = personPrefix(person); // "other2_"
+    return m_bench.book().library().indexFolder() /
+           (name + (whose.empty() ? "" : "." + whose.substr(0, whose.size() - 1)) + ".found");
 }
 
 // Carried marks that still stand on the hand marks that they came from; those of the case that are purely carried too.
@@ -212,8 +220,8 @@ void Carrier::startDraft(const Job& job, const Take& take, const std::shared_ptr
                           [&](const auto& f) { return f.first >= job.find->first && f.first <= job.find->last; });
             frames.insert((*result)->frames.begin(), (*result)->frames.end());
             *drafts = draftMarks(frames);
-            *all =
-                asPerson(joined(*drafts, ofPerson(carried, job.other), ofPerson(*marks, job.other), period), job.other);
+            *all = asPerson(joined(*drafts, ofPerson(carried, job.person), ofPerson(*marks, job.person), period),
+                            job.person);
         }
         return std::function<void()>([this, job, result, drafts, all, gesture] {
             if (!*result) {
@@ -221,7 +229,7 @@ void Carrier::startDraft(const Job& job, const Take& take, const std::shared_ptr
                 return;
             }
             const FoundBody& found = **result;
-            m_drafts[{job.take, job.other}] = drafts;
+            m_drafts[{job.take, job.person}] = drafts;
             std::size_t n = 0;
             for (const auto& [name, track] : *all)
                 for (const auto& [frame, m] : track)
@@ -259,7 +267,7 @@ void Carrier::dropOldDrafts(const Job& job, const TrackSet& fresh, int gesture) 
         return;
     std::vector<MarkKey> gone;
     for (const auto& [name, track] : tracks->second) {
-        if (ofOther(name) != job.other)
+        if (personOf(name) != job.person)
             continue;
         const auto now = fresh.find(name);
         for (auto m = track.lower_bound(job.find->first); m != track.end() && m->first <= job.find->last; ++m)
@@ -338,10 +346,16 @@ void Carrier::next() {
         startDraft(job, take->second, marks, gesture);
         return;
     }
-    m_row->start([this, job, marks, gesture,
-                  known = std::array{m_drafts[{job.take, false}], m_drafts[{job.take, true}]},
-                  keep = std::array{draftFile(take->second, false), draftFile(take->second, true)},
-                  carriedBefore = carriedLayer(job.take),
+    int last = 0; // of the people who are in this take
+    for (const auto& name : take->second.figure.extra)
+        last = std::max(last, personOf(name));
+    std::vector<std::shared_ptr<const TrackSet>> known; // by person
+    std::vector<std::filesystem::path> keep;
+    for (int person = 0; person <= last; ++person) {
+        known.push_back(m_drafts[{job.take, person}]);
+        keep.push_back(draftFile(take->second, person));
+    }
+    m_row->start([this, job, marks, gesture, known, keep, carriedBefore = carriedLayer(job.take),
                   film = m_bench.filmPath(take->second).toStdString()](const JobProgress& progress) {
         CarryOptions options = job.options;
         std::optional<Error> error;
@@ -367,30 +381,30 @@ void Carrier::next() {
         }
         // Where there is a draft, what the hands teach it and what was carried are joined.
         auto drafts = known;
-        for (std::size_t who : {0u, 1u})
+        for (std::size_t who = 0; who < drafts.size(); ++who)
             if (!drafts[who])
                 drafts[who] = std::make_shared<const TrackSet>(draftMarks(FoundFile::read(keep[who])));
         auto all = std::make_shared<TrackSet>();
         if (!error) {
             *all = (*result)->marks;
             TrackSet carried = carriedBefore;
-            std::array<std::vector<LandmarkName>, 2> touched; // of each person, under the first one's names
+            std::vector<std::vector<LandmarkName>> touched(drafts.size()); // of each person, under the athlete's names
             for (const auto& [name, track] : (*result)->marks) {
-                const bool other = ofOther(name);
-                if (const auto own = ofPerson({{name, {}}}, other);
-                    !own.empty() && drafts[other]->contains(own.begin()->first))
-                    touched[other].push_back(own.begin()->first);
+                const auto who = static_cast<std::size_t>(personOf(name));
+                if (const LandmarkName own(withoutPerson(name));
+                    who < drafts.size() && onBody(name) && drafts[who]->contains(own))
+                    touched[who].push_back(own);
                 std::erase_if(carried[name],
                               [&](const auto& m) { return m.first >= options.first && m.first <= options.last; });
                 for (const auto& [frame, mark] : track)
                     carried[name][frame] = mark;
             }
-            for (const bool other : {false, true})
-                if (!touched[other].empty())
+            for (std::size_t who = 0; who < drafts.size(); ++who)
+                if (const int person = static_cast<int>(who); !touched[who].empty())
                     for (auto& [name, track] :
-                         asPerson(joined(*drafts[other], ofPerson(carried, other), ofPerson(*marks, other),
-                                         options.framePeriod, touched[other]),
-                                  other))
+                         asPerson(joined(*drafts[who], ofPerson(carried, person), ofPerson(*marks, person),
+                                         options.framePeriod, touched[who]),
+                                  person))
                         (*all)[name] = track;
         }
         // On the interface thread; the row, and with it this, may be gone by then only when the whole window is.
@@ -400,8 +414,8 @@ void Carrier::next() {
                 return;
             }
             const CarryResult& r = **result;
-            for (const bool other : {false, true})
-                m_drafts[{job.take, other}] = drafts[other];
+            for (std::size_t who = 0; who < drafts.size(); ++who)
+                m_drafts[{job.take, static_cast<int>(who)}] = drafts[who];
             remember(job, r.marks, *marks);
             std::size_t n = 0;
             for (const auto& [landmark, track] : r.marks)

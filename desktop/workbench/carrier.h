@@ -29,9 +29,11 @@ public:
     /// Start marks for a rep from a marked one: places found by what they look like, then carried.
     void seedFrom(Id guideRep, Id rep);
     /// A first draft by the machine, from a box on a frame (no width: the most prominent person there) both ways
-    /// through these frames. What was found before is not looked for again. \p other: the body in the box is the second
-    /// person, whose points the take is given when it has none. Errors come by failed().
-    void draft(Id take, FrameIndex frame, const BodyBox& box, FrameIndex first, FrameIndex last, bool other = false);
+    /// through these frames. What was found before is not looked for again. \p person: whose body is in the box
+    /// (personOf()); the take is given points for another one who has none yet, and \p called as the name. Errors come
+    /// by failed().
+    void draft(Id take, FrameIndex frame, const BodyBox& box, FrameIndex first, FrameIndex last, int person = 0,
+               const std::string& called = {});
     void cancel();
     [[nodiscard]] bool busy() const { return m_row || !m_waiting.empty() || !m_putting.empty(); }
 
@@ -48,7 +50,7 @@ private:
         std::vector<std::pair<FrameIndex, FrameIndex>> seeds; ///< guide frame and about where to look for it
         FrameIndex seedFirst, seedLast;                       ///< where seeds may lie
         std::optional<FindBodyOptions> find;                  ///< a draft instead of carrying
-        bool other = false;                                   ///< of the second person
+        int person = 0;                                       ///< whose draft
     };
     void next();
     void put();
@@ -74,9 +76,9 @@ private:
         Track carried, hands;
     };
     std::map<Id, std::map<LandmarkName, Layer>> m_carried;
-    // As found, by take and person (true: the second), under the first person's names; null = not read yet.
-    std::map<std::pair<Id, bool>, std::shared_ptr<const TrackSet>> m_drafts;
-    [[nodiscard]] std::filesystem::path draftFile(const Take& take, bool other) const;
+    // As found, by take and person, under the athlete's names; null = not read yet.
+    std::map<std::pair<Id, int>, std::shared_ptr<const TrackSet>> m_drafts;
+    [[nodiscard]] std::filesystem::path draftFile(const Take& take, int person) const;
     [[nodiscard]] TrackSet carriedLayer(Id take) const;
     void remember(const Job& job, const TrackSet& carried, const TrackSet& marks);
     void startDraft(const Job& job, const Take& take, const std::shared_ptr<const TrackSet>& marks, int gesture);

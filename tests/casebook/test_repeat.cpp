@@ -111,7 +111,7 @@ private slots:
         rep.values = {v};
         data.repeats[7] = leaning(5.0, 1, "Ben");
         const auto known = differenceOf(data, m_blueprint, "guard_knee", "Anna", "Ben");
-        QVERIFY(known && known->frames == 20 && std::abs(known->more) > 1.0);
+        QVERIFY(known && known->n == 20 && std::abs(known->more) > 1.0);
         const auto back = differenceOf(data, m_blueprint, "guard_knee", "Ben", "Anna");
         QVERIFY(back && std::abs(back->more + known->more) < 1e-9 && back->u == known->u);
         const auto read = asReadBy(*known, "guard_knee", rep);

@@ -1,6 +1,7 @@
 // What a screen reader is told and where Tab leads, on every page of the real window.
 
 #include "desktop/theme/theme.h"
+#include "tests/support/colour_vision.h"
 #include "tests/support/contrast.h"
 #include "tests/support/window_test.h"
 
@@ -26,6 +27,14 @@ class TestAccess : public test::WindowTest {
     static constexpr std::array kPages = {Workspace::brief,    Workspace::footage,  Workspace::marking,
                                           Workspace::mirror,   Workspace::findings, Workspace::programme,
                                           Workspace::practice, Workspace::progress, Workspace::handover};
+
+    // What shows something by where it stands and in which colour.
+    inline static const std::set<QByteArray> kCharts = {
+        "riflesso::BodyMap",   "riflesso::RepStrip",   "riflesso::Ribbon",       "riflesso::TrustStrip",
+        "riflesso::ChainView", "riflesso::StillPair",  "riflesso::FindingList",  "riflesso::PlanCalendar",
+        "riflesso::RepDots",   "riflesso::GateBar",    "riflesso::LadderView",   "riflesso::StoryLine",
+        "riflesso::BandRows",  "riflesso::TrendChart", "riflesso::SpeedChart",   "riflesso::CueChart",
+        "riflesso::FeltChart", "riflesso::BreakChart"};
 
     static QString nameOf(QWidget* w) {
         const QAccessibleInterface* i = QAccessible::queryAccessibleInterface(w);
@@ -118,6 +127,89 @@ private slots:
         pale.removeDuplicates();
         QVERIFY2(seen > 300, qPrintable(QString::number(seen)));
         QVERIFY2(pale.isEmpty(), qPrintable("\n" + pale.join('\n')));
+    }
+    void theSimulationIsRight() {
+        for (const auto& cones : test::kWithoutCones) {
+            for (const auto& row : cones)
+                QVERIFY(std::abs(row[0] + row[1] + row[2] - 1.0) < 1e-5);
+            QVERIFY(test::farApart(test::seenWithout(cones, QColor("#808080")), QColor("#808080")) < 0.5);
+        }
+        // Red and green of one lightness, which two of the three cannot tell apart.
+        const QColor red("#b85c4a"), green("#7a7d2e");
+        QVERIFY(test::farApart(red, green) > 40.0);
+        for (const std::size_t i : {0U, 1U})
+            QVERIFY2(test::farApart(test::seenWithout(test::kWithoutCones[i], red),
+                                    test::seenWithout(test::kWithoutCones[i], green)) < 25.0,
+                     qPrintable(QString::number(test::farApart(test::seenWithout(test::kWithoutCones[i], red),
+                                                               test::seenWithout(test::kWithoutCones[i], green)))));
+        QVERIFY(std::abs(test::farApart(Qt::black, Qt::white) - 100.0) < 0.1);
+    }
+    // Whatever two colours of a duty stand in one chart can be told apart by everybody, and from their ground.
+    void chartsAreSeenWithoutOneKindOfCones() {
+        QStringList wrong;
+        std::set<QByteArray> seen;
+        int pairs = 0;
+        const auto look = [&](const QString& where, QWidget* page) {
+            const Theme& t = theme();
+            const std::array<std::pair<const char*, QColor>, 4> duties = {
+                {{"athlete", t.hues.athlete}, {"model", t.hues.model}, {"accent", t.accent}, {"caution", t.caution}}};
+            for (QWidget* w : page->findChildren<QWidget*>()) {
+                const QByteArray name = w->metaObject()->className();
+                if (!w->isVisible() || !kCharts.contains(name))
+                    continue;
+                seen.insert(name);
+                const QImage shown = w->grab().toImage().convertToFormat(QImage::Format_RGB32);
+                std::map<QRgb, int> colours;
+                for (int y = 0; y < shown.height(); ++y)
+                    for (int x = 0; x < shown.width(); ++x)
+                        ++colours[shown.pixel(x, y)];
+                std::vector<std::pair<QString, QColor>> there;
+                for (const auto& [duty, colour] : duties)
+                    if (const auto it = colours.find(colour.rgb()); it != colours.end() && it->second >= 12)
+                        there.emplace_back(duty, colour);
+                there.emplace_back(
+                    "ground", QColor(std::max_element(colours.begin(), colours.end(), [](const auto& a, const auto& b) {
+                                         return a.second < b.second;
+                                     })->first));
+                for (std::size_t i = 0; i < there.size(); ++i)
+                    for (std::size_t k = i + 1; k < there.size(); ++k)
+                        for (std::size_t cones = 0; cones < test::kWithoutCones.size(); ++cones) {
+                            if (there[i].second == there[k].second)
+                                continue;
+                            ++pairs;
+                            const double apart =
+                                test::farApart(test::seenWithout(test::kWithoutCones[cones], there[i].second),
+                                               test::seenWithout(test::kWithoutCones[cones], there[k].second));
+                            if (apart < 12.0)
+                                wrong << QString("%1, %2: %3 and %4 are %5 apart without cones %6")
+                                             .arg(where, name, there[i].first, there[k].first)
+                                             .arg(apart, 0, 'f', 1)
+                                             .arg(cones);
+                        }
+            }
+        };
+        for (const bool dark : {false, true}) {
+            useTheme(dark ? Theme::night() : Theme::light());
+            for (const Workspace page : kPages) {
+                go(page);
+                const QString where = QString("%1 page %2").arg(dark ? "dark" : "light").arg(static_cast<int>(page));
+                look(where, view()->page(page));
+                if (page == Workspace::progress)
+                    for (int question = 1; question <= 6; ++question) {
+                        press(qPrintable(QString("question%1").arg(question)));
+                        look(where + QString(", question %1").arg(question), view()->page(page));
+                    }
+            }
+        }
+        useTheme(Theme::light());
+        wrong.removeDuplicates();
+        QVERIFY2(wrong.isEmpty(), qPrintable("\n" + wrong.join('\n')));
+        QStringList missing;
+        for (const auto& name : kCharts)
+            if (!seen.contains(name))
+                missing << name;
+        QVERIFY2(missing.isEmpty(), qPrintable(missing.join(", ")));
+        QVERIFY(pairs > 100);
     }
     // What is painted says in words what it shows.
     void paintedViewsSpeak() {

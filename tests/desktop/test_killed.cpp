@@ -34,6 +34,12 @@ using namespace riflesso;
 
 namespace {
 
+// How often: a slot's usual number, or RIFLESSO_KILLS (make kills: 250 each, a thousand in all).
+int kills(int usual) {
+    const int asked = qEnvironmentVariableIntValue("RIFLESSO_KILLS");
+    return asked > 0 ? asked : usual;
+}
+
 void names() {
     QStandardPaths::setTestModeEnabled(true);
     QCoreApplication::setOrganizationName("RiflessoTest");
@@ -179,7 +185,7 @@ private slots:
         std::uniform_int_distribution<int> instant(0, 900);
         std::set<std::pair<int, std::string>> done;
         int gestures = 0, midst = 0;
-        for (int round = 0; round < 50; ++round) {
+        for (int round = 0; round < kills(50); ++round) {
             const auto said = saidUntilKilled({"--child", library, QString::number(1 + gestures)}, instant(random));
             QVERIFY(!said.isEmpty());
             std::pair<int, std::string> last{-1, ""};
@@ -244,7 +250,7 @@ private slots:
         };
         std::size_t reps = 0;
         int beyond = 0;
-        for (int round = 0; round < 30; ++round) {
+        for (int round = 0; round < kills(30); ++round) {
             {
                 const auto l = Library::open(library.toStdString());
                 QVERIFY(l.ok());
@@ -284,7 +290,7 @@ private slots:
         std::uniform_int_distribution<int> instant(0, 700);
         const auto folder = reviewFolder(library.toStdString(), 1);
         int scenes = 0;
-        for (int round = 0; round < 30; ++round) {
+        for (int round = 0; round < kills(30); ++round) {
             std::error_code ec;
             std::filesystem::remove_all(folder, ec); // each round from the scenes as they are proposed
             const auto said = saidUntilKilled({"--record", library}, instant(random));
@@ -311,7 +317,7 @@ private slots:
                      qPrintable(QString("%1 spoken, %2 said").arg(spoken).arg(done)));
             scenes += spoken;
         }
-        qInfo("%d scenes were there after thirty kills", scenes);
+        qInfo("%d scenes were there after %d kills", scenes, kills(30));
         QVERIFY(scenes > 15);
     }
     void thirtyTimesWhileAClipIsWritten() {
@@ -323,7 +329,7 @@ private slots:
         std::uniform_int_distribution<int> instant(0, 2500);
         int whole = 0;
         std::optional<std::size_t> frames;
-        for (int round = 0; round < 30; ++round) {
+        for (int round = 0; round < kills(30); ++round) {
             QVERIFY(!saidUntilKilled({"--clips", library, clips}, instant(random)).isEmpty());
             for (const auto& name : QDir(clips).entryList({"*.mp4"})) {
                 const auto film = Film::open(QDir(clips).filePath(name).toStdString());
@@ -335,7 +341,7 @@ private slots:
             // Of a half one at most a hidden file, which the next takes over.
             QVERIFY(QDir(clips).entryList(QDir::Files | QDir::Hidden).size() <= 4 + 4);
         }
-        qInfo("%d looks at whole clips after thirty kills", whole);
+        qInfo("%d looks at whole clips after %d kills", whole, kills(30));
         QVERIFY(whole > 30);
     }
 };

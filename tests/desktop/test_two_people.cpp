@@ -7,6 +7,10 @@
 #include <QApplication>
 #include <QComboBox>
 #include <QDialog>
+#include <QLineEdit>
+#include <QListWidget>
+#include <QTabWidget>
+#include <QTableWidget>
 #include <QToolButton>
 
 #include <cmath>
@@ -49,6 +53,12 @@ class TestTwoPeople : public test::WindowTest {
         QCOMPARE(box->currentIndex(), who);
         QTRY_VERIFY_WITH_TIMEOUT(!canvas()->box().isEmpty(), 60000);
         drag(boxOf(who == 1, frame));
+        if (who == 1) {
+            auto* called = child<QLineEdit>("draftCalled");
+            QVERIFY(called && called->isVisible());
+            called->setFocus();
+            QTest::keyClicks(called, "Ilse");
+        }
         picture(who ? "draft-other" : "draft-athlete");
         QTest::keyClick(canvas(), Qt::Key_Return);
         QTRY_VERIFY_WITH_TIMEOUT(!page()->carrier()->busy(), 240000);
@@ -149,12 +159,73 @@ private slots:
         // The take has the other's points now: they are seen, asked for and can be taken back.
         const auto& extra = data().takes.at(m_take).figure.extra;
         QVERIFY(std::any_of(extra.begin(), extra.end(), ofOther));
+        QCOMPARE(data().takes.at(m_take).figure.called.at(1), std::string("Ilse"));
         picture("two-people");
         // A correction of one of them is carried and teaches that one alone.
         QTest::keyClick(canvas(), Qt::Key_Z, Qt::ControlModifier);
         QVERIFY(settle(*m_window));
         QCOMPARE(found(true).n, 0);
         QCOMPARE(found(false).n, athlete.n);
+    }
+    // Everybody who is seen on the frame, one after the other, with one gesture.
+    void everybodyAtOnce() {
+        QTest::keyClick(canvas(), Qt::Key_Z, Qt::ControlModifier);
+        QTest::keyClick(canvas(), Qt::Key_Z, Qt::ControlModifier);
+        QVERIFY(settle(*m_window));
+        Take bare = data().takes.at(m_take);
+        std::erase_if(bare.figure.extra, ofOther);
+        bare.figure.called.clear();
+        QVERIFY(book().setTake(bare, "forget the other"));
+        view()->bench().setFrame(data().reps.begin()->second.first->value + 4);
+        QVERIFY(settle(*m_window));
+        QTest::keyClick(canvas(), Qt::Key_B);
+        auto* who = child<QComboBox>("draftWho");
+        who->setFocus();
+        QTest::keyClick(who, Qt::Key_End);
+        QCOMPARE(who->currentIndex(), 2);
+        QTRY_VERIFY_WITH_TIMEOUT(canvas()->people().size() >= 2 && !canvas()->box().isEmpty(), 60000);
+        drag(boxOf(false, view()->bench().frame()));
+        QTest::keyClick(canvas(), Qt::Key_Return);
+        QTRY_VERIFY_WITH_TIMEOUT(!page()->carrier()->busy(), 240000);
+        QVERIFY(settle(*m_window));
+        for (const bool other : {false, true}) {
+            const Found f = found(other);
+            QVERIFY2(f.n > 100 && f.own < 25.0 && f.own < 0.3 * f.wrong,
+                     qPrintable(QString("%1: %2 %3 %4").arg(other).arg(f.n).arg(f.own).arg(f.wrong)));
+        }
+    }
+    // What is seen of each of them is counted under their name.
+    void seenOfEach() {
+        Take named = data().takes.at(m_take);
+        if (std::none_of(named.figure.extra.begin(), named.figure.extra.end(), ofOther))
+            for (const auto& name : namesFor(Thing::other, {}))
+                named.figure.extra.push_back(name);
+        named.figure.called[1] = "Ilse";
+        QVERIFY(book().setTake(named, "name her"));
+        go(Workspace::marking);
+        child<QTabWidget>("markingTabs")->setCurrentIndex(2);
+        auto* who = child<QComboBox>("seenWho");
+        QTRY_VERIFY(who && who->isVisible());
+        who->setFocus();
+        QTest::keyClick(who, Qt::Key_Down);
+        QCOMPARE(who->currentText(), QString("Ilse"));
+        press("seenNo");
+        const auto rep = [&]() -> const Rep& { return data().reps.begin()->second; };
+        QCOMPARE(rep().seenOf.at("Ilse").size(), std::size_t(1));
+        QVERIFY(rep().seen.empty()); // nothing is said of the athlete
+        // A name put right takes along what was seen.
+        QVERIFY(book().callPerson(m_take, 1, "Ilse Brandt"));
+        QCOMPARE(rep().seenOf.at("Ilse Brandt").begin()->second.verdict, SeenVerdict::no);
+        QVERIFY(!rep().seenOf.contains("Ilse"));
+        QVERIFY(settle(*m_window));
+        picture("seen-of-each");
+        go(Workspace::findings);
+        press("setsWay");
+        auto* table = child<QTableWidget>("playerTable");
+        QTRY_VERIFY(table->isVisible() && table->rowCount() == 1);
+        QCOMPARE(table->item(0, 0)->text(), QString("Ilse Brandt"));
+        QCOMPARE(table->item(0, 1)->text(), QString("no: 1 of 1"));
+        picture("players");
     }
     // "Read it" on a film with two people asks by their pictures and goes on with the one that is clicked.
     void whoIsIt() {

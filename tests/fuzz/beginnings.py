@@ -63,6 +63,16 @@ points = b"".join(struct.pack("<ffff", x, x + 1, x + 2, 0.0) for x in (1.0, 2.0)
 (out / "rows/take").write_text(json.dumps({"id": 1, "title": "a", "view": "side", "facing": "left", "day": "2026-01-01", "width": 640,
                                            "height": 360, "handedness": "right", "performer": "athlete", "stage": "slow"}))
 (out / "rows/rep").write_text(json.dumps({"id": 1, "take": 1, "number": 1, "first": 0, "last": 10, "positions": {"a": {"frame": 3}}}))
+# The table of a film of three frames, the second shown last: three packets, the frames' packets, their times.
+index = struct.pack("<IIQQBiiiidd", 0x58495252, 2, 3, 3, 0, 1, 0, 0, 0, 0.04, 0.0)
+for pts, dts, place, frame, key in ((0, -1, 48, 0, 1), (2, 0, 900, 2, 0), (1, 1, 1200, 1, 0)):
+    index += struct.pack("<qqqiBB", pts, dts, place, frame, key, 0)
+index += struct.pack("<iii", 0, 2, 1) + struct.pack("<ddd", 0.0, 0.04, 0.08)
+(out / "index/small").write_bytes(index)
+(out / "found/small").write_text("riflesso-found 1\n3 0.99 120 0.9 50 60 110 0.01" + " 1.5 2.5 0.1 0.1 0.9 0.2" * 4 + " -" * 16 + " .\n")
+(out / "review/small").write_text(json.dumps({"format": 1, "next": 2, "scenes": [
+    {"id": 1, "kind": "good", "words": "a", "rep": 1, "other": 0, "measure": "", "seconds": 6, "slow": 4, "spoken": False,
+     "caption": "", "pointer": [[0.1, 0.5, 0.5, False]]}]}))
 packed = io.BytesIO()
 with zipfile.ZipFile(packed, "w") as z:
     z.writestr("riflesso.json", json.dumps({"format": 1, "made": "2026-01-01T00:00:00Z", "athletes": [], "cases": [],

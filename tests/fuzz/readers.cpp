@@ -6,6 +6,9 @@
 #include "files/write_file.h"
 #include "finder/model_file.h"
 #include "footage/film.h"
+#include "footage/film_index.h"
+#include "handover/review.h"
+#include "intake/found_file.h"
 #include "library/blueprint_json.h"
 #include "library/bundle.h"
 #include "library/calendar_file.h"
@@ -100,6 +103,26 @@ void read(const std::string& text) {
     static const ScratchFile file(".mp4");
     if (const auto film = Film::open(file.holding(text)))
         (void)(*film)->frame(FrameIndex(0));
+#elif defined(READ_index)
+    if (const auto index = indexFromBytes(text))
+        for (int f = 0; f < index->frames(); ++f) {
+            const auto last = static_cast<int>(index->packets.size());
+            demand(index->keyPacketFor(f) >= 0 && index->keyPacketFor(f) < last, "a key packet is among the packets");
+            demand(index->lastPacketOf(f) >= 0 && index->lastPacketOf(f) < last, "a last packet is among the packets");
+            demand(index->keyFrameFor(f) >= 0 && index->keyFrameFor(f) < index->frames(), "a key frame is a frame");
+        }
+#elif defined(READ_found)
+    static const ScratchFile file(".found");
+    for (const auto& [frame, found] : FoundFile::read(file.holding(text)))
+        demand(frame.value >= 0, "found frames are frames");
+#elif defined(READ_review)
+    static const std::filesystem::path folder = [] {
+        std::string made = (std::filesystem::temp_directory_path() / "riflesso-fuzz-XXXXXX").string();
+        demand(::mkdtemp(made.data()) != nullptr, "a folder can be made");
+        return made;
+    }();
+    demand(writeFile(folder / "review.json", text).ok(), "the review can be written");
+    (void)readReview(folder);
 #elif defined(READ_bundle)
     static const auto library = [] {
         std::string folder = (std::filesystem::temp_directory_path() / "riflesso-fuzz-XXXXXX").string();

@@ -204,6 +204,57 @@ private slots:
         QVERIFY(writeClips(both->filmed(), {clips[0]}, path("single.mp4")) && fs::exists(path("single.mp4")));
         QVERIFY(!fs::exists(path("single.unfinished")));
     }
+    // One long clip, stopped in its third piece: what was made is kept, and the film is as if made in one go.
+    void aLongOneGoesOnWhereItWas() {
+        const auto c = numbered(true);
+        ClipOptions o;
+        o.rep = 1;
+        o.width = 640;
+        o.height = 384;
+        o.wholePicture = true;
+        o.slow = 2.0;
+        QVERIFY(writeClip(c->filmed(), o, path("whole.mp4")) && !fs::exists(path("whole.pieces")));
+        auto whole = Film::open(path("whole.mp4"));
+        const int n = (*whole)->info().frames;
+        QVERIFY(n > 60);
+        constexpr std::size_t kPiece = 24;
+        const auto stopped = writeClip(
+            c->filmed(), o, path("long.mp4"), [&](double share) { return share * n < 60; }, kPiece);
+        QVERIFY(!stopped && stopped.error().kind == ErrorKind::cancelled);
+        QVERIFY(!fs::exists(path("long.mp4")) && fs::exists(path("long.pieces") / "2.mp4") &&
+                !fs::exists(path("long.pieces") / "3.mp4") && !fs::exists(path("long.pieces") / "3.mp4.part"));
+        double first = 1.0;
+        QVERIFY(writeClip(
+            c->filmed(), o, path("long.mp4"),
+            [&](double share) {
+                first = std::min(first, share);
+                return true;
+            },
+            kPiece));
+        QVERIFY(std::lround(first * n) == 48 && !fs::exists(path("long.pieces")));
+        auto made = Film::open(path("long.mp4"));
+        QVERIFY(made.ok());
+        QCOMPARE((*made)->info().frames, n);
+        QVERIFY(!(*made)->info().variableRate && std::abs((*made)->info().duration - (*whole)->info().duration) < 1e-6);
+        for (int i = 0; i < n; ++i)
+            QCOMPARE(numberIn(*(*made)->frame(FrameIndex(i)), 0), numberIn(*(*whole)->frame(FrameIndex(i)), 0));
+        // Other options meanwhile: the pieces are of another film and go. And what is not ours stays.
+        QVERIFY(!writeClip(
+            c->filmed(), o, path("long.mp4"), [&](double share) { return share * n < 60; }, kPiece));
+        o.title = "another";
+        first = 1.0;
+        QVERIFY(writeClip(
+            c->filmed(), o, path("long.mp4"),
+            [&](double share) {
+                first = std::min(first, share);
+                return true;
+            },
+            kPiece));
+        QCOMPARE(first, 0.0);
+        fs::create_directories(path("mine.pieces") / "photographs");
+        const auto refused = writeClip(c->filmed(), o, path("mine.mp4"), {}, kPiece);
+        QVERIFY(!refused && refused.error().kind == ErrorKind::conflict && fs::exists(path("mine.pieces")));
+    }
     void whatCannotBeMadeSaysSoAndLeavesNothing() {
         const auto c = numbered(false);
         ClipOptions o;

@@ -197,6 +197,32 @@ private slots:
         }
         QVERIFY2(refused > 200 && read > 0, qPrintable(QString("%1 and %2").arg(refused).arg(read)));
     }
+    // Stopped in the second scene: the first is not made again, and its voice is at its place.
+    void aStoppedOneGoesOn() {
+        ReviewFilmOptions o;
+        o.width = 320;
+        o.height = 180;
+        Review r;
+        addScene(r, words("one"));
+        addScene(r, words("two"));
+        Sound voice;
+        voice.rate = 48000.0;
+        voice.samples.assign(48000 * 4, 0.25f);
+        QVERIFY(!writeReviewFilm(filmed(), r, path("none"), path("on.mp4"), o, voice,
+                                 [&](double share) { return share < 0.7; }));
+        QVERIFY(fs::exists(path("on.pieces") / "1.mp4") && !fs::exists(path("on.mp4")));
+        double first = 1.0;
+        QVERIFY(writeReviewFilm(filmed(), r, path("none"), path("on.mp4"), o, voice, [&](double share) {
+            first = std::min(first, share);
+            return true;
+        }));
+        QVERIFY(std::abs(first - 0.5) < 0.02 && !fs::exists(path("on.pieces")));
+        auto film = Film::open(path("on.mp4"));
+        QVERIFY(film.ok());
+        QCOMPARE((*film)->info().frames, 120);
+        const auto sound = soundOf(path("on.mp4"), 48000.0);
+        QVERIFY(sound.ok() && std::abs(static_cast<double>(sound->samples.size()) / 48000.0 - 4.0) < 0.06);
+    }
     void whatFailsLeavesNothing() {
         ReviewFilmOptions o;
         o.width = 320;

@@ -32,9 +32,9 @@ const std::map<QString, Rooms>& plan() {
             a.insert(more);
             return a;
         };
-        r["files"] = {"core/motion"}; // nothing but the words of errors
-        r["footage"] = {"core/motion", "core/statistics", "files"};
-        r["finder"] = {"core/motion", "core/statistics"};
+        r["files"] = {"core/motion", "core/words"}; // nothing but the words of errors
+        r["footage"] = {"core/motion", "core/statistics", "core/words", "files"};
+        r["finder"] = {"core/motion", "core/statistics", "core/words"};
         r["library"] = with(core, {"files"});
         r["intake"] = with(core, {"files", "library", "footage", "finder"});
         r["casebook"] = with(core, {"files", "library"});

@@ -121,7 +121,8 @@ private slots:
         static const QRegularExpression piece("\"((?:[^\"\\\\]|\\\\.)*)\"");
         QStringList missing;
         int seen = 0;
-        for (const char* room : {"core", "casebook", "handover", "reading", "desktop"}) {
+        for (const char* room : {"core", "files", "library", "footage", "finder", "intake", "casebook", "handover", "reading", "demo",
+                                 "desktop"}) {
             QDirIterator it(QString(RIFLESSO_SOURCE_DIR "/") + room, {"*.cpp", "*.h"}, QDir::Files,
                             QDirIterator::Subdirectories);
             while (it.hasNext()) {

@@ -95,8 +95,10 @@ private slots:
     void turnedAboutALine() {
         const double degree = std::numbers::pi / 180.0, reach = 60.0;
         const auto at = [&](double lean, double turned) {
-            const double c = std::cos(lean * degree), s = std::sin(lean * degree), off = reach * std::sin(turned * degree);
-            return std::vector<Pixel>{{400, 400}, {400 + 200 * s, 400 - 200 * c}, {400 + 190 * s + off * c, 400 - 190 * c + off * s}};
+            const double c = std::cos(lean * degree), s = std::sin(lean * degree),
+                         off = reach * std::sin(turned * degree);
+            return std::vector<Pixel>{
+                {400, 400}, {400 + 200 * s, 400 - 200 * c}, {400 + 190 * s + off * c, 400 - 190 * c + off * s}};
         };
         const auto turn = [&](double turned, double sigma) {
             const auto a = asked({at(10, 90), sigma, FrameIndex(0), FrameIndex(5), at(-70, turned), 0, nullptr});

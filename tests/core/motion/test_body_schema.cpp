@@ -83,6 +83,33 @@ private slots:
         QVERIFY(namesFor(Thing::tip, "left").empty()); // "left_tip" would pretend to be a body's
         QVERIFY(namesFor(Thing::line, "2 bars").empty());
     }
+    void everyPersonHasPointsOfTheirOwn() {
+        BodySchema take;
+        for (int person = 1; person <= kMostOthers; ++person) {
+            QCOMPARE(nextPerson(take), std::optional(person));
+            for (const auto& n : namesFor(Thing::other, {}, person)) {
+                QVERIFY2(isLandmarkName(n) && onBody(n) && personOf(n) == person, n.c_str());
+                QCOMPARE(personOf(mirrored(n)), person);
+                QVERIFY(!whereToMark(n).empty());
+                take.extra.push_back(n);
+            }
+        }
+        QVERIFY(!nextPerson(take) && namesFor(Thing::other, {}, kMostOthers + 1).empty());
+        // A third one's knee is no second one's, and what only looks like such a name is none.
+        QCOMPARE(mirrored("other3_left_knee"), LandmarkName("other3_right_knee"));
+        QCOMPARE(std::string(withoutPerson("other3_left_knee")), std::string("left_knee"));
+        for (const char* none : {"other1_head", "other9_head", "other12_head", "other_tail", "other3_tail", "other2"})
+            QVERIFY2(!onBody(none), none);
+        QVERIFY(!isLandmarkName("other3_tail") && isLandmarkName("other9_tip"));
+        QCOMPARE(linesAmong({"other3_neck", "other3_head", "other_neck", "other2_head"}),
+                 (std::vector<std::pair<LandmarkName, LandmarkName>>{{"other3_head", "other3_neck"}}));
+        take.called = {{1, "Lea"}, {3, "Noor"}};
+        QCOMPARE(calledIn(take, 3), std::string("Noor"));
+        QCOMPARE(calledIn(take, 2), std::string("person 3"));
+        QCOMPARE(spokenIn(take, "other_left_knee"), std::string("Lea: left knee"));
+        QCOMPARE(spokenIn(take, "other2_left_knee"), std::string("person 3's left knee"));
+        QVERIFY(!isFreeName(take, 2, "Noor") && isFreeName(take, 3, "Noor"));
+    }
     void linesJoinWhatIsThere() {
         const auto lines =
             linesAmong({"left_knee", "left_ankle", "other_neck", "other_head", "bar_tail", "bar_tip", "ball"});

@@ -223,15 +223,17 @@ private slots:
         QVERIFY(all.contains("head") && !all.contains("neck"));
         QVERIFY(!all.at("head").contains(FrameIndex(3)));
     }
-    void twoPeople() {
+    void severalPeople() {
         TrackSet tracks;
         for (const char* name : {"left_knee", "other_left_knee", "foil_tip", "ball"})
             tracks[name][FrameIndex(0)] = {{1.0, 2.0}, 1.0, How::hand};
         tracks["other_left_knee"][FrameIndex(0)].at.x = 9.0;
-        const TrackSet first = ofPerson(tracks, false), second = ofPerson(tracks, true);
+        tracks["other2_left_knee"] = {};
+        const TrackSet first = ofPerson(tracks, 0), second = ofPerson(tracks, 1);
         QVERIFY(first.size() == 1 && first.at("left_knee").begin()->second.at.x == 1.0);
         QVERIFY(second.size() == 1 && second.at("left_knee").begin()->second.at.x == 9.0);
-        QVERIFY(asPerson(second, true).contains("other_left_knee") && asPerson(second, false) == second);
+        QVERIFY(ofPerson(tracks, 2).contains("left_knee") && asPerson(second, 2).contains("other2_left_knee"));
+        QVERIFY(asPerson(second, 1).contains("other_left_knee") && asPerson(second, 0) == second);
     }
 };
 QTEST_GUILESS_MAIN(TestDraft)
