@@ -4,6 +4,7 @@
 
 extern "C" {
 #include <libavcodec/avcodec.h>
+#include <libavcodec/bsf.h>
 #include <libavformat/avformat.h>
 #include <libavutil/opt.h>
 }
@@ -231,7 +232,11 @@ Status FilmWriter::addFilm(const std::filesystem::path& film) {
     auto& w = *m_impl;
     struct Input {
         AVFormatContext* format = nullptr;
-        ~Input() { avformat_close_input(&format); }
+        AVBSFContext* plain = nullptr; // packets as the encoder gives them: the muxer turns them into MP4's way again
+        ~Input() {
+            av_bsf_free(&plain);
+            avformat_close_input(&format);
+        }
     } in;
     if (avformat_open_input(&in.format, ("file:" + film.string()).c_str(), av_find_input_format("mp4"), nullptr) < 0)
         return w.failed("a piece of the film cannot be read");
@@ -239,6 +244,13 @@ Status FilmWriter::addFilm(const std::filesystem::path& film) {
     const AVStream* from = track < 0 ? nullptr : in.format->streams[track];
     if (!from || from->codecpar->width != w.codec->width || from->codecpar->height != w.codec->height)
         return w.failed("a piece of the film has another size than the film");
+    const AVBitStreamFilter* filter = av_bsf_get_by_name("h264_mp4toannexb");
+    if (!filter || av_bsf_alloc(filter, &in.plain) < 0 ||
+        avcodec_parameters_copy(in.plain->par_in, from->codecpar) < 0)
+        return w.failed("a piece of the film cannot be read");
+    in.plain->time_base_in = from->time_base;
+    if (av_bsf_init(in.plain) < 0)
+        return w.failed("a piece of the film cannot be read");
     const auto begin = av_rescale_q(w.next, w.codec->time_base, w.stream->time_base);
     int r = 0;
     while ((r = av_read_frame(in.format, w.packet)) >= 0) {
@@ -246,6 +258,9 @@ Status FilmWriter::addFilm(const std::filesystem::path& film) {
             av_packet_unref(w.packet);
             continue;
         }
+        // One packet in, one out: this filter holds none back.
+        if (av_bsf_send_packet(in.plain, w.packet) < 0 || av_bsf_receive_packet(in.plain, w.packet) < 0)
+            return w.failed("a piece of the film cannot be read");
         av_packet_rescale_ts(w.packet, from->time_base, w.stream->time_base);
         w.packet->pts += begin;
         w.packet->dts += begin;

@@ -73,6 +73,7 @@ void SetTable::fillSets() {
     const auto& b = m_bench.blueprint();
     m_table->clear();
     m_table->setRowCount(0);
+    m_table->setVisible(a.above.has_value());
     if (!a.above) {
         m_words->setText(tr("No set is measured yet."));
         m_table->setColumnCount(0);

@@ -1127,7 +1127,7 @@
     </message>
     <message>
         <source>the film %1 is not there</source>
-        <translation>il filmato %1 non c’è</translation>
+        <translation>il filmato %1 non c&apos;è</translation>
     </message>
     <message>
         <source>the copy cannot be read (%1)</source>
@@ -1147,7 +1147,7 @@
     </message>
     <message>
         <source>the column %1 is missing from the header</source>
-        <translation>nell’intestazione manca la colonna %1</translation>
+        <translation>nell&apos;intestazione manca la colonna %1</translation>
     </message>
     <message>
         <source>these are no scores (%1)</source>
@@ -1215,7 +1215,7 @@
     </message>
     <message>
         <source>there is no hand mark to carry from on frames %1 to %2</source>
-        <translation>dal fotogramma %1 al %2 non c’è nessun punto marcato a mano da cui portare avanti</translation>
+        <translation>dal fotogramma %1 al %2 non c&apos;è nessun punto marcato a mano da cui portare avanti</translation>
     </message>
     <message>
         <source>there is no frame %1: the film has frames 0 to %2</source>
@@ -1231,7 +1231,7 @@
     </message>
     <message>
         <source>there is no body model called &quot;%1&quot;</source>
-        <translation>non c’è un modello del corpo chiamato «%1»</translation>
+        <translation>non c&apos;è un modello del corpo chiamato «%1»</translation>
     </message>
     <message>
         <source>frame %1 is not among those to be searched (%2 to %3)</source>
@@ -1264,6 +1264,70 @@
     <message>
         <source>the film cannot be copied (%1)</source>
         <translation>il filmato non si può copiare (%1)</translation>
+    </message>
+    <message>
+        <source>a picture could not be encoded</source>
+        <translation>un&apos;immagine non si è potuta codificare</translation>
+    </message>
+    <message>
+        <source>a picture has another size than the film</source>
+        <translation>un&apos;immagine ha misure diverse dal filmato</translation>
+    </message>
+    <message>
+        <source>a picture or sound could not be encoded</source>
+        <translation>un&apos;immagine o un suono non si è potuto codificare</translation>
+    </message>
+    <message>
+        <source>a piece of the film cannot be read</source>
+        <translation>un pezzo del filmato non si può leggere</translation>
+    </message>
+    <message>
+        <source>a piece of the film has another size than the film</source>
+        <translation>un pezzo del filmato ha misure diverse dal filmato</translation>
+    </message>
+    <message>
+        <source>no MP4 can be made</source>
+        <translation>non si può creare un MP4</translation>
+    </message>
+    <message>
+        <source>no sound can be written</source>
+        <translation>non si può scrivere il suono</translation>
+    </message>
+    <message>
+        <source>pictures must be added in the order of time</source>
+        <translation>le immagini vanno aggiunte in ordine di tempo</translation>
+    </message>
+    <message>
+        <source>sound could not be encoded</source>
+        <translation>il suono non si è potuto codificare</translation>
+    </message>
+    <message>
+        <source>the encoder does not start</source>
+        <translation>il codificatore non parte</translation>
+    </message>
+    <message>
+        <source>the film could not be written</source>
+        <translation>il filmato non si è potuto scrivere</translation>
+    </message>
+    <message>
+        <source>the film could not be written to its end</source>
+        <translation>il filmato non si è potuto scrivere fino alla fine</translation>
+    </message>
+    <message>
+        <source>the film was begun without sound</source>
+        <translation>il filmato è stato cominciato senza suono</translation>
+    </message>
+    <message>
+        <source>there is not enough memory</source>
+        <translation>non c&apos;è abbastanza memoria</translation>
+    </message>
+    <message>
+        <source>this computer&apos;s FFmpeg cannot write H.264</source>
+        <translation>l&apos;FFmpeg di questo computer non può scrivere H.264</translation>
+    </message>
+    <message>
+        <source>width and height must be even and the rate positive</source>
+        <translation>larghezza e altezza devono essere pari e la frequenza positiva</translation>
     </message>
 </context>
 <context>
@@ -4110,7 +4174,7 @@ non fanno diagnosi.</translation>
     </message>
     <message>
         <source>mark another person</source>
-        <translation>marca un’altra persona</translation>
+        <translation>marca un&apos;altra persona</translation>
     </message>
     <message>
         <source>Draft of %1 in “%2”</source>
@@ -4311,7 +4375,7 @@ non fanno diagnosi.</translation>
     </message>
     <message>
         <source>name another person</source>
-        <translation>dai un nome a un’altra persona</translation>
+        <translation>dai un nome a un&apos;altra persona</translation>
     </message>
 </context>
 <context>
@@ -4877,7 +4941,7 @@ Marca una ripetizione dell&apos;atleta, e porta un modello.</translation>
     </message>
     <message>
         <source>one more person</source>
-        <translation>un’altra persona</translation>
+        <translation>un&apos;altra persona</translation>
     </message>
     <message>
         <source>everybody</source>
@@ -4885,7 +4949,7 @@ Marca una ripetizione dell&apos;atleta, e porta un modello.</translation>
     </message>
     <message>
         <source>The athlete is in this box? Everybody else that is seen is drafted after.</source>
-        <translation>L’atleta è in questo riquadro? Dopo si fanno le bozze di tutti gli altri che si vedono.</translation>
+        <translation>L&apos;atleta è in questo riquadro? Dopo si fanno le bozze di tutti gli altri che si vedono.</translation>
     </message>
 </context>
 <context>
@@ -5162,7 +5226,7 @@ Marca una ripetizione dell&apos;atleta, e porta un modello.</translation>
     </message>
     <message>
         <source>the athlete</source>
-        <translation>l’atleta</translation>
+        <translation>l&apos;atleta</translation>
     </message>
 </context>
 <context>
@@ -8090,11 +8154,11 @@ Ponile in Marcatura: vai al momento e premi il suo numero.</translation>
     </message>
     <message>
         <source>Another person</source>
-        <translation>Un’altra persona</translation>
+        <translation>Un&apos;altra persona</translation>
     </message>
     <message>
         <source>Another person, upper body</source>
-        <translation>Un’altra persona, parte alta del corpo</translation>
+        <translation>Un&apos;altra persona, parte alta del corpo</translation>
     </message>
     <message>
         <source>Name of the %1 …</source>
@@ -8102,7 +8166,7 @@ Ponile in Marcatura: vai al momento e premi il suo numero.</translation>
     </message>
     <message>
         <source>Another person in this film</source>
-        <translation>Un’altra persona in questo filmato</translation>
+        <translation>Un&apos;altra persona in questo filmato</translation>
     </message>
     <message>
         <source>Name</source>
@@ -10424,7 +10488,7 @@ Esc svuota la ricerca.</translation>
     </message>
     <message>
         <source>Give the cameras names when you use two: what one reads more than the other is then taken off in Progress, once both have filmed three reps from the same side and the films are locked.</source>
-        <translation>Se ne usi due, dai un nome alle telecamere: quello che una legge in più dell’altra viene poi sottratto in Progressi, quando tutte e due hanno filmato tre ripetizioni dallo stesso lato e i filmati sono agganciati.</translation>
+        <translation>Se ne usi due, dai un nome alle telecamere: quello che una legge in più dell&apos;altra viene poi sottratto in Progressi, quando tutte e due hanno filmato tre ripetizioni dallo stesso lato e i filmati sono agganciati.</translation>
     </message>
     <message>
         <source>name the camera</source>

@@ -6,6 +6,8 @@
 #include <QGridLayout>
 #include <QVBoxLayout>
 
+#include <algorithm>
+
 namespace riflesso {
 
 QString verdictWord(SeenVerdict verdict) {
@@ -97,6 +99,7 @@ EyePanel::EyePanel(Workbench& bench) : m_bench(bench) {
 void EyePanel::fillWho() {
     const QSignalBlocker quiet(m_who);
     const QString kept = m_who->currentData().toString();
+    const int place = m_who->currentIndex();
     m_who->clear();
     m_who->addItem(m_bench.data().brief.athlete.name.empty() ? tr("the athlete") : q(m_bench.data().brief.athlete.name),
                    QString());
@@ -112,7 +115,9 @@ void EyePanel::fillWho() {
                 for (const auto& [who, of] : rep.seenOf)
                     add(q(who));
     }
-    m_who->setCurrentIndex(std::max(0, m_who->findData(kept)));
+    // Whose name was put right stands where the old name stood.
+    const int same = m_who->findData(kept);
+    m_who->setCurrentIndex(same >= 0 ? same : std::clamp(place, 0, m_who->count() - 1));
     m_who->setVisible(m_who->count() > 1);
 }
 

@@ -94,8 +94,19 @@ class TestMarking : public test::MarkingTest {
         QVERIFY(settle(*m_window));
     }
     void worstFirstUntilItIsContent() {
-        const auto& attention = bench().analysis().attention.at(m_rep);
-        const auto asks = attention.asks.size();
+        const auto asksNow = [&] { return bench().analysis().attention.at(m_rep).asks.size(); };
+        if (asksNow() == 0) { // all was carried well: then a point that a measure needs is taken away
+            const FrameIndex at(rep().positions.at("heel_lands").frame);
+            const LandmarkName knee = resolveRole("rear_knee", data().takes.at(take()).handedness);
+            std::vector<Edit> edits;
+            for (int f = at.value - 20; f <= at.value + 20; ++f) // more than is filled
+                if (const auto m = data().marks.at(take()).at(knee).find(FrameIndex(f));
+                    m != data().marks.at(take()).at(knee).end())
+                    edits.push_back(MarkEdit{{take(), FrameIndex(f), knee}, m->second, std::nullopt});
+            QVERIFY(!edits.empty() && bench().book().perform("lose the knee", edits));
+            QVERIFY(settle(*m_window));
+        }
+        const auto asks = asksNow();
         QVERIFY2(asks >= 1 && asks <= 7, qPrintable(QString::number(asks)));
         QVERIFY(readable("until every measure can be decided"));
         key(Qt::Key_W);

@@ -129,6 +129,8 @@ private slots:
             kept = r->id;
             Rep shorter = *r;
             shorter.positions.clear();
+            shorter.seen.clear();
+            shorter.seenOf.clear();
             shorter.last = *shorter.first + kFrames;
             edits.push_back(RepEdit{r->id, *r, shorter});
         }
@@ -142,6 +144,7 @@ private slots:
     void eachUnderPointsOfTheirOwn() {
         Take bare = data().takes.at(m_take);
         std::erase_if(bare.figure.extra, ofOther);
+        bare.figure.called.clear();
         QVERIFY(book().setTake(bare, "forget the other"));
         const int at = data().reps.begin()->second.first->value + 4;
         draft(0, at);
@@ -217,6 +220,7 @@ private slots:
         QVERIFY(book().callPerson(m_take, 1, "Ilse Brandt"));
         QCOMPARE(rep().seenOf.at("Ilse Brandt").begin()->second.verdict, SeenVerdict::no);
         QVERIFY(!rep().seenOf.contains("Ilse"));
+        QCOMPARE(who->currentText(), QString("Ilse Brandt")); // still she who is judged
         QVERIFY(settle(*m_window));
         picture("seen-of-each");
         go(Workspace::findings);

@@ -73,7 +73,7 @@ protected:
     }
     // Opens the menu of points and chooses by keys, in its submenu when \p sub is given.
     void choosePoint(const QString& action, const QString& sub = {}) {
-        auto* menu = m_window->findChild<QMenu>("pointsMenu");
+        auto* menu = m_window->findChild<QMenu*>("pointsMenu");
         const auto choose = [](QMenu* m, const QString& words, Qt::Key how) {
             for (int i = 0; i < 20 && !(m->activeAction() && m->activeAction()->text() == words); ++i)
                 QTest::keyClick(m, Qt::Key_Down);
