@@ -20,6 +20,7 @@ namespace {
     QT_TRANSLATE_NOOP("error", "a voice is read at 48,000 Hz"),
     QT_TRANSLATE_NOOP("error",
                       "ankles, shoulders (or neck) and both hips (or shoulders) are needed to tell up from forward"),
+    QT_TRANSLATE_NOOP("error", "another program is writing this film"),
     QT_TRANSLATE_NOOP("error", "begin another technique for this athlete"),
     QT_TRANSLATE_NOOP("error", "both hold the same"),
     QT_TRANSLATE_NOOP("error", "bringing it in was cancelled"),
@@ -154,5 +155,6 @@ namespace {
     QT_TRANSLATE_NOOP("error", "what was recorded so far is kept"),
     QT_TRANSLATE_NOOP("error", "width and height must be even and the rate positive"),
     QT_TRANSLATE_NOOP("error", "without the model that finds people a box must be drawn"),
+    QT_TRANSLATE_NOOP("error", "wait until it is done, or choose another name"),
 };
 } // namespace

@@ -3,6 +3,9 @@
 #include "files/write_file.h"
 
 #include <algorithm>
+#include <fcntl.h>
+#include <sys/file.h>
+#include <unistd.h>
 
 namespace riflesso {
 namespace fs = std::filesystem;
@@ -18,38 +21,63 @@ bool isPiece(fs::path path) {
     return path.extension() == ".mp4" && !name.empty() &&
            std::all_of(name.begin(), name.end(), [](char c) { return c >= '0' && c <= '9'; });
 }
+
+// The open file with a lock that ends with the program, however it ends; null when it is not there or another has it.
+std::shared_ptr<const int> heldFile(const fs::path& path) {
+    const int file = ::open(path.c_str(), O_RDONLY | O_CLOEXEC | O_NOFOLLOW);
+    if (file < 0)
+        return nullptr;
+    if (::flock(file, LOCK_EX | LOCK_NB) != 0) {
+        ::close(file);
+        return nullptr;
+    }
+    return {new int(file), [](const int* held) {
+                ::close(*held);
+                delete held;
+            }};
+}
 } // namespace
 
-fs::path FilmPieces::folder() const {
-    fs::path out = m_file;
+fs::path FilmPieces::folderOf(const fs::path& file) {
+    fs::path out = file;
     return out.replace_extension(".pieces");
 }
 
 fs::path FilmPieces::piece(int index) const {
-    return folder() / (std::to_string(index + 1) + ".mp4");
+    return folderOf(m_file) / (std::to_string(index + 1) + ".mp4");
 }
 
 Result<FilmPieces> FilmPieces::open(const fs::path& file, const FilmWriterOptions& as, std::string key) {
     FilmPieces out(file, as);
     key += "\n";
-    const fs::path folder = out.folder();
+    const fs::path folder = folderOf(file);
+    const auto error = [&](const char* what, const char* advice, ErrorKind kind) {
+        return Error{what, folder.filename().string(), "no film was written", advice, kind};
+    };
     std::error_code ec;
     if (fs::exists(folder, ec)) {
+        out.m_held = heldFile(folder / kKey);
+        if (!out.m_held && fs::exists(folder / kKey, ec))
+            return error("another program is writing this film", "wait until it is done, or choose another name",
+                         ErrorKind::conflict);
         const auto before = readFile(folder / kKey, 4096);
         if (before && *before == key)
             return out;
-        const bool ours = before || fs::is_empty(folder, ec);
-        if (!ours || ec)
-            return Error{"a folder is in the way", folder.filename().string(), "no film was written",
-                         "choose another name", ErrorKind::conflict};
+        if (!before && !fs::is_empty(folder, ec))
+            return error("a folder is in the way", "choose another name", ErrorKind::conflict);
         out.clear(); // of another film, or of this one as it was
     }
-    fs::create_directory(folder, ec);
+    const bool made = fs::create_directory(folder, ec);
+    if (!made && !ec) // somebody has made it just now, or has put something of theirs into it
+        return error("a folder is in the way", "choose another name", ErrorKind::conflict);
     if (ec)
-        return Error{"the film could not be written", file.filename().string(), "no film was written",
-                     "is the disk full or write-protected?", ErrorKind::denied};
+        return error("the film could not be written", "is the disk full or write-protected?", ErrorKind::denied);
     if (auto s = writeFile(folder / kKey, key); !s)
         return s.error();
+    out.m_held = heldFile(folder / kKey);
+    if (!out.m_held)
+        return error("another program is writing this film", "wait until it is done, or choose another name",
+                     ErrorKind::conflict);
     return out;
 }
 
@@ -90,13 +118,13 @@ Result<std::unique_ptr<FilmWriter>> FilmPieces::joined(int pieces, const std::ve
 void FilmPieces::clear() const {
     std::error_code ec;
     std::vector<fs::path> ours;
-    for (const auto& entry : fs::directory_iterator(folder(), ec))
+    for (const auto& entry : fs::directory_iterator(folderOf(m_file), ec))
         if (isPiece(entry.path()))
             ours.push_back(entry.path());
     for (const auto& path : ours)
         fs::remove(path, ec);
-    fs::remove(folder() / kKey, ec);
-    fs::remove(folder(), ec); // stays when somebody has put something else there
+    fs::remove(folderOf(m_file) / kKey, ec);
+    fs::remove(folderOf(m_file), ec); // stays when somebody has put something else there
 }
 
 } // namespace riflesso

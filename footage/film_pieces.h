@@ -5,6 +5,7 @@
 #include "footage/film_writer.h"
 
 #include <functional>
+#include <memory>
 
 namespace riflesso {
 
@@ -13,8 +14,11 @@ namespace riflesso {
 class FilmPieces {
 public:
     /// \p key: changes as soon as anything in the pictures does; one line. \p as: of the whole film; pieces have its
-    /// pictures alone. Errors: something else lies at the folder's name; no right to write; a full disk.
+    /// pictures alone. Errors: something else lies at the folder's name; another program is at it; no right to write; a
+    /// full disk.
     static Result<FilmPieces> open(const std::filesystem::path& file, const FilmWriterOptions& as, std::string key);
+    /// Where the pieces of a film lie.
+    static std::filesystem::path folderOf(const std::filesystem::path& file);
 
     /// Piece \p index from 0, made by \p add unless it is there; add's error is passed on and leaves no piece.
     /// Any other than "cancelled" takes the others away too.
@@ -27,10 +31,10 @@ public:
 
 private:
     FilmPieces(std::filesystem::path file, FilmWriterOptions as) : m_file(std::move(file)), m_as(std::move(as)) {}
-    [[nodiscard]] std::filesystem::path folder() const;
     [[nodiscard]] std::filesystem::path piece(int index) const;
     std::filesystem::path m_file;
     FilmWriterOptions m_as;
+    std::shared_ptr<const int> m_held; ///< the key's file, locked for as long as this lives
 };
 
 } // namespace riflesso

@@ -231,6 +231,7 @@ QByteArray clipKey(const FilmedCase& filmed, const ClipOptions& o) {
     add(o.title + '\n' + QString::fromStdString(o.measure));
     return hash.result().toHex();
 }
+
 Status writeClip(const FilmedCase& filmed, const ClipOptions& o, const std::filesystem::path& file,
                  const std::function<bool(double)>& goOn, std::size_t piece) {
     auto pictures = ClipPictures::open(filmed, o);

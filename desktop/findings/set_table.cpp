@@ -27,6 +27,14 @@ QTableWidget* tableOf(const QString& name) {
     return table;
 }
 
+// No higher than its rows: what is empty is left to the table above.
+void fitToRows(QTableWidget* table) {
+    int height = table->horizontalHeader()->sizeHint().height() + 2 * table->frameWidth() + 4;
+    for (int row = 0; row < table->rowCount(); ++row)
+        height += table->rowHeight(row);
+    table->setMaximumHeight(height);
+}
+
 QTableWidgetItem* cell(const QString& text, const QString& tip = {}, bool strong = false) {
     auto* item = new QTableWidgetItem(text);
     item->setToolTip(tip);
@@ -207,6 +215,7 @@ void SetTable::fillChoices() {
     }
     m_choices->horizontalHeader()->setSectionResizeMode(QHeaderView::Stretch);
     m_choices->resizeRowsToContents();
+    fitToRows(m_choices);
 }
 
 // A row a player, a column a checkpoint: how often it was not so.
@@ -254,6 +263,7 @@ void SetTable::fillPlayers() {
     }
     m_players->horizontalHeader()->setSectionResizeMode(QHeaderView::Stretch);
     m_players->resizeRowsToContents();
+    fitToRows(m_players);
 }
 
 } // namespace riflesso

@@ -1329,6 +1329,14 @@
         <source>width and height must be even and the rate positive</source>
         <translation>larghezza e altezza devono essere pari e la frequenza positiva</translation>
     </message>
+    <message>
+        <source>another program is writing this film</source>
+        <translation>un altro programma sta scrivendo questo filmato</translation>
+    </message>
+    <message>
+        <source>wait until it is done, or choose another name</source>
+        <translation>aspetta che abbia finito, o scegli un altro nome</translation>
+    </message>
 </context>
 <context>
     <name>findings</name>

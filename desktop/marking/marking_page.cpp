@@ -395,7 +395,7 @@ void MarkingPage::refresh() {
     std::erase_if(rows, [](const auto& n) { return kindOf(n) == PointKind::scene; }); // sure everywhere or nowhere
     m_points->refresh();
     const std::string& asked = m_canvas->landmark();
-    const QString where = q(whereToMark(asked)), called = q(spokenIn(take->figure, asked));
+    const QString where = q(whereToMark(asked)), called = calledHere(asked);
     m_where->setText(asked.empty() ? QString() : where.isEmpty() ? called : called + ": " + where);
     m_trust->setLandmarks(rows);
     m_trust->setCurrent(m_canvas->landmark());
@@ -466,6 +466,12 @@ void MarkingPage::showOtherView() {
     m_canvas->setOtherView(line, m && m->landmark == m_canvas->landmark());
 }
 
+// A point by its name, and by whose it is where several people are marked.
+QString MarkingPage::calledHere(const LandmarkName& landmark) const {
+    const Take* take = m_bench.take();
+    return q(take ? spokenIn(take->figure, landmark) : spoken(landmark));
+}
+
 void MarkingPage::say() {
     const Take* take = m_bench.take();
     const Rep* rep = m_bench.rep();
@@ -483,7 +489,7 @@ void MarkingPage::say() {
         m_words->setText(open.empty()
                              ? tr("This frame is done. Enter goes to the next.")
                              : tr("Marking again: click the %1. %2 to go on this frame.")
-                                   .arg(q(spokenIn(take->figure, m_canvas->landmark())),
+                                   .arg(calledHere(m_canvas->landmark()),
                                         counted(static_cast<qsizetype>(open.size()), tr("point"), tr("points"))));
         return;
     }
@@ -510,12 +516,12 @@ void MarkingPage::say() {
         m_words->setText(
             tr("The %1 is not marked here. Click it, or press X when it is not to be seen. %2 until every measure "
                "can be decided.")
-                .arg(q(spokenIn(take->figure, m_canvas->landmark())), counted(asks, tr("frame"), tr("frames"))));
+                .arg(calledHere(m_canvas->landmark()), counted(asks, tr("frame"), tr("frames"))));
         return;
     } else if (ask) {
         QStringList names;
         for (const auto& n : ask->landmarks)
-            names << q(spokenIn(take->figure, n));
+            names << calledHere(n);
         m_words->setText(
             tr("Worth a look: %1. Drag what is off, Enter when it is right. %2 until every measure can be decided.")
                 .arg(names.join(", "), counted(asks, tr("frame"), tr("frames"))));
@@ -531,8 +537,7 @@ void MarkingPage::say() {
         rep && !here.empty() ? missingAt(m_bench.data(), m_bench.blueprint(), *rep, here) : std::vector<LandmarkName>();
     if (!missing.empty()) {
         m_words->setText(tr("%1: click the %2. %3 to go on this frame.")
-                             .arg(q(m_bench.blueprint().position(here)->name),
-                                  q(spokenIn(take->figure, m_canvas->landmark())),
+                             .arg(q(m_bench.blueprint().position(here)->name), calledHere(m_canvas->landmark()),
                                   counted(static_cast<qsizetype>(missing.size()), tr("point"), tr("points"))));
     } else if (open) {
         m_words->setText(tr("Step to “%1” with the arrow keys and press %2. %3")

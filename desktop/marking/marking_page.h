@@ -72,6 +72,7 @@ private:
     void refreshTakes();
     void refresh();
     void showFrame();
+    [[nodiscard]] QString calledHere(const LandmarkName& landmark) const;
     void say();
     void advance();
     void toPeg(int direction);

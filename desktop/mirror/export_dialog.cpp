@@ -2,6 +2,7 @@
 
 #include "casebook/text.h"
 #include "desktop/parts/card.h"
+#include "footage/film_pieces.h"
 
 #include <QFileDialog>
 #include <QFormLayout>
@@ -131,7 +132,7 @@ void ExportDialog::writeTo(const QString& file) {
         const auto done = writeClips(snapshot->filmed(), clips, file.toStdString(),
                                      [&](double share) { return progress({}, share); });
         QString words = done ? QString() : q(done.error().text());
-        if (!done && clips.size() > 1)
+        if (!done && (clips.size() > 1 || std::filesystem::exists(FilmPieces::folderOf(file.toStdString()))))
             words += ' ' + tr("Written to the same name again it goes on where it was.");
         return [this, words, n = clips.size(), file] {
             m_state->setText(!words.isEmpty() ? words

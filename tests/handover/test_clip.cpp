@@ -253,6 +253,17 @@ private slots:
             },
             kPiece));
         QCOMPARE(first, 0.0);
+        // Two at one film: the second is told.
+        bool second = true;
+        QVERIFY(writeClip(
+            c->filmed(), o, path("both.mp4"),
+            [&](double share) {
+                if (share > 0.5 && second)
+                    second = writeClip(c->filmed(), o, path("both.mp4"), {}, kPiece).ok();
+                return true;
+            },
+            kPiece));
+        QVERIFY(!second && fs::exists(path("both.mp4")) && !fs::exists(path("both.pieces")));
         fs::create_directories(path("mine.pieces/photographs"));
         const auto refused = writeClip(c->filmed(), o, path("mine.mp4"), {}, kPiece);
         QVERIFY(!refused && refused.error().kind == ErrorKind::conflict && fs::exists(path("mine.pieces")));
