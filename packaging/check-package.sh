@@ -16,16 +16,16 @@ for part in sources.list sources.list.d apt.conf.d trusted.gpg.d keyrings; do
   [ ! -e "/etc/apt/$part" ] || cp -r "/etc/apt/$part" "$root/etc/apt/"
 done
 cp "$deb" "$root/tmp/riflesso.deb"
-in() { chroot "$root" env DEBIAN_FRONTEND=noninteractive LC_ALL=C.UTF-8 HOME=/tmp/home QT_QPA_PLATFORM=offscreen "$@"; }
+within() { chroot "$root" env DEBIAN_FRONTEND=noninteractive LC_ALL=C.UTF-8 HOME=/tmp/home QT_QPA_PLATFORM=offscreen "$@"; }
 
 echo "Installing …"
-in apt-get update -qq
-in apt-get install -y -qq --no-install-recommends /tmp/riflesso.deb > /dev/null 2>&1
+within apt-get update -qq
+within apt-get install -y -qq --no-install-recommends /tmp/riflesso.deb > /dev/null 2>&1
 
 echo "Starting …"
-in riflesso-cli --version
+within riflesso-cli --version
 status=0
-in timeout 15 riflesso > "$root/tmp/said" 2>&1 || status=$?
+within timeout 15 riflesso > "$root/tmp/said" 2>&1 || status=$?
 if [ "$status" -ne 124 ]; then # it should still be running then
   cat "$root/tmp/said"
   echo "the program ended by itself ($status)"
@@ -35,7 +35,7 @@ library=$(find "$root/tmp/home" -name library.sqlite)
 [ -n "$library" ] || { cat "$root/tmp/said"; echo "no library was made at the first start"; exit 1; }
 
 echo "Removing …"
-in apt-get remove -y -qq riflesso > /dev/null 2>&1
+within apt-get remove -y -qq riflesso > /dev/null 2>&1
 left=$(find "$root/usr" "$root/etc" -iname '*riflesso*')
 [ -z "$left" ] || { echo "$left"; echo "these were left behind"; exit 1; }
 [ -f "$library" ] || { echo "the user's library went with the program"; exit 1; }

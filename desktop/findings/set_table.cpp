@@ -6,6 +6,7 @@
 #include "handover/words.h"
 
 #include <QHeaderView>
+#include <QTimer>
 
 #include <algorithm>
 #include <cmath>
@@ -21,6 +22,8 @@ QTableWidget* tableOf(const QString& name) {
     table->setAlternatingRowColors(false);
     table->setShowGrid(false);
     table->verticalHeader()->hide();
+    table->verticalHeader()->setSectionResizeMode(QHeaderView::ResizeToContents); // also when the columns change
+    table->verticalHeader()->setMinimumSectionSize(26);
     table->horizontalHeader()->setDefaultAlignment(Qt::AlignLeft | Qt::AlignVCenter);
     table->setWordWrap(true);
     table->setFrameShape(QFrame::NoFrame);
@@ -29,10 +32,13 @@ QTableWidget* tableOf(const QString& name) {
 
 // No higher than its rows: what is empty is left to the table above.
 void fitToRows(QTableWidget* table) {
-    int height = table->horizontalHeader()->sizeHint().height() + 2 * table->frameWidth() + 4;
-    for (int row = 0; row < table->rowCount(); ++row)
-        height += table->rowHeight(row);
-    table->setMaximumHeight(height);
+    // Once the columns have their widths.
+    QTimer::singleShot(0, table, [table] {
+        int height = table->horizontalHeader()->sizeHint().height() + 2 * table->frameWidth() + 4;
+        for (int row = 0; row < table->rowCount(); ++row)
+            height += table->rowHeight(row);
+        table->setMaximumHeight(height);
+    });
 }
 
 QTableWidgetItem* cell(const QString& text, const QString& tip = {}, bool strong = false) {
@@ -152,17 +158,16 @@ void SetTable::fillSets() {
             }
     }
     m_table->horizontalHeader()->setSectionResizeMode(QHeaderView::Stretch);
-    m_table->resizeRowsToContents();
+    const auto said = [](const SetKey& key) { return tr("%1, %2").arg(shownWord(key.name), q(dayWords(key.day))); };
     if (sets.size() < 2)
         m_words->setText(
             tr("One set so far. Give reps a set in Footage, or film another day, and they stand side by side here."));
     else if (moved.isEmpty())
         m_words->setText(tr("From “%1” to “%2”: nothing can be told from so few reps.")
-                             .arg(q(textOf(sets[sets.size() - 2]->key)), q(textOf(sets.back()->key))));
+                             .arg(said(sets[sets.size() - 2]->key), said(sets.back()->key)));
     else
-        m_words->setText(
-            tr("From “%1” to “%2”: %3. Of the rest nothing can be told.")
-                .arg(q(textOf(sets[sets.size() - 2]->key)), q(textOf(sets.back()->key)), moved.join("; ")));
+        m_words->setText(tr("From “%1” to “%2”: %3. Of the rest nothing can be told.")
+                             .arg(said(sets[sets.size() - 2]->key), said(sets.back()->key), moved.join("; ")));
 }
 
 void SetTable::fillBreaks() {
@@ -214,7 +219,6 @@ void SetTable::fillChoices() {
         m_choices->setItem(row, 4, cell(rule, {}, c.choice != kDecline && (beyond || (c.advised && !*c.advised))));
     }
     m_choices->horizontalHeader()->setSectionResizeMode(QHeaderView::Stretch);
-    m_choices->resizeRowsToContents();
     fitToRows(m_choices);
 }
 
@@ -262,7 +266,6 @@ void SetTable::fillPlayers() {
         }
     }
     m_players->horizontalHeader()->setSectionResizeMode(QHeaderView::Stretch);
-    m_players->resizeRowsToContents();
     fitToRows(m_players);
 }
 

@@ -9602,6 +9602,10 @@ Ponile in Marcatura: vai al momento e premi il suo numero.</translation>
         <source>%1 Yes %2, partly %3, no %4; no in %5 to %6 % of such reps, 95 %.</source>
         <translation>%1 Sì %2, in parte %3, no %4; no nel %5–%6 % di ripetizioni così, 95 %.</translation>
     </message>
+    <message>
+        <source>%1, %2</source>
+        <translation>%1, %2</translation>
+    </message>
 </context>
 <context>
     <name>riflesso::SettingsDialog</name>
@@ -10721,6 +10725,30 @@ Esc svuota la ricerca.</translation>
     <message>
         <source>%1, frame %2: %3, sure to %4 px</source>
         <translation>%1, fotogramma %2: %3, sicuro entro %4 px</translation>
+    </message>
+    <message>
+        <source>head</source>
+        <translation>testa</translation>
+    </message>
+    <message>
+        <source>arms</source>
+        <translation>braccia</translation>
+    </message>
+    <message>
+        <source>legs</source>
+        <translation>gambe</translation>
+    </message>
+    <message>
+        <source>by hand</source>
+        <translation>a mano</translation>
+    </message>
+    <message>
+        <source>unsure</source>
+        <translation>incerto</translation>
+    </message>
+    <message>
+        <source>sure</source>
+        <translation>sicuro</translation>
     </message>
 </context>
 <context>

@@ -15,7 +15,27 @@ namespace riflesso {
 namespace {
 constexpr double kTallest = 132; // px of all rows: the frame is what is looked at
 
-constexpr int kTop = 4;
+constexpr int kTop = 16;               // room for three words about the shades
+constexpr double kFewestForAName = 12; // px of a group's rows that carry a name
+
+enum class Part { head, arms, legs, things };
+
+Part partOf(const LandmarkName& landmark) {
+    const LandmarkName own(withoutPerson(landmark));
+    if (!onBody(own))
+        return Part::things;
+    if (own == "head" || own == "neck")
+        return Part::head;
+    for (const char* leg : {"hip", "knee", "ankle", "heel", "toe"})
+        if (own.ends_with(leg))
+            return Part::legs;
+    return Part::arms;
+}
+
+std::pair<int, Part> groupOf(const LandmarkName& landmark) {
+    const int person = personOf(landmark);
+    return {person, person > 0 ? Part::head : partOf(landmark)}; // another person's rows are one group
+}
 } // namespace
 
 TrustStrip::TrustStrip(Workbench& bench, const Ribbon& ribbon, QWidget* parent)
@@ -55,9 +75,11 @@ QSize TrustStrip::minimumSizeHint() const {
 }
 
 void TrustStrip::setLandmarks(const std::vector<LandmarkName>& landmarks) {
-    if (landmarks == m_landmarks)
+    if (landmarks == m_given)
         return;
-    m_landmarks = landmarks;
+    m_given = m_landmarks = landmarks;
+    std::stable_sort(m_landmarks.begin(), m_landmarks.end(),
+                     [](const auto& a, const auto& b) { return groupOf(a) < groupOf(b); });
     m_stale = true;
     updateGeometry();
     update();
@@ -154,6 +176,62 @@ void TrustStrip::paintEvent(QPaintEvent*) {
     p.setPen(QPen(t.text, 1));
     const double x = m_ribbon.xOf(m_bench.frame());
     p.drawLine(QPointF(x, 0), QPointF(x, height()));
+    paintNames(p);
+    paintLegend(p);
+}
+
+// Rows are too low for a name each: whole groups have one.
+void TrustStrip::paintNames(QPainter& p) const {
+    const Theme& t = theme();
+    p.setFont(typeface(Type::small));
+    for (std::size_t first = 0; first < m_landmarks.size();) {
+        std::size_t last = first;
+        while (last + 1 < m_landmarks.size() && groupOf(m_landmarks[last + 1]) == groupOf(m_landmarks[first]))
+            ++last;
+        const double y = kTop + rowHeight() * static_cast<double>(first),
+                     high = rowHeight() * static_cast<double>(last + 1 - first);
+        const auto [person, part] = groupOf(m_landmarks[first]);
+        const Take* take = m_bench.take();
+        const QString name = person > 0 && take   ? q(calledIn(take->figure, person))
+                             : part == Part::head ? tr("head")
+                             : part == Part::arms ? tr("arms")
+                             : part == Part::legs ? tr("legs")
+                                                  : q(spoken(m_landmarks[first]));
+        if (high >= kFewestForAName) {
+            QColor plate = t.panel;
+            plate.setAlpha(215);
+            const QRectF room(0, y + high / 2 - 7, QFontMetricsF(p.font()).horizontalAdvance(name) + 6, 14);
+            p.fillRect(room, plate);
+            p.setPen(t.text);
+            p.drawText(room, Qt::AlignCenter, name);
+        }
+        if (first > 0) { // where a group begins
+            p.setPen(QPen(t.quiet, 1));
+            p.drawLine(QPointF(0, y - 1), QPointF(m_ribbon.xOf(m_drawn.first), y - 1));
+        }
+        first = last + 1;
+    }
+}
+
+void TrustStrip::paintLegend(QPainter& p) const {
+    const Theme& t = theme();
+    p.setFont(typeface(Type::small));
+    double right = width() - 4;
+    const auto word = [&](const QString& words, const QColor& colour) {
+        const QRectF text(right - QFontMetricsF(p.font()).horizontalAdvance(words), 1, 400, kTop - 3);
+        p.setPen(t.quiet);
+        p.drawText(text, Qt::AlignLeft | Qt::AlignVCenter, words);
+        p.fillRect(QRectF(text.left() - 15, 4, 10, 8), colour);
+        right = text.left() - 27;
+    };
+    const auto shaded = [&](double sigma) {
+        QColor c = t.text;
+        c.setAlphaF(static_cast<float>(0.14 + 0.80 * shade(sigma)));
+        return c;
+    };
+    word(tr("by hand"), t.hues.athlete);
+    word(tr("unsure"), shaded(16.0));
+    word(tr("sure"), shaded(1.0));
 }
 
 void TrustStrip::mousePressEvent(QMouseEvent* e) {

@@ -14,7 +14,7 @@ class TrustStrip : public QWidget {
     Q_OBJECT
 public:
     TrustStrip(Workbench& bench, const Ribbon& ribbon, QWidget* parent = nullptr);
-    /// Rows, top to bottom.
+    /// Rows; they stand by person, then head, arms, legs and what is held, each group with its name at its left.
     void setLandmarks(const std::vector<LandmarkName>& landmarks);
     [[nodiscard]] const std::vector<LandmarkName>& landmarks() const { return m_landmarks; }
     void setCurrent(const LandmarkName& landmark);
@@ -36,9 +36,11 @@ private:
     [[nodiscard]] double rowHeight() const; ///< px
     [[nodiscard]] int rowAt(double y) const;
     void drawRows();
+    void paintNames(QPainter& painter) const;
+    void paintLegend(QPainter& painter) const;
     Workbench& m_bench;
     const Ribbon& m_ribbon;
-    std::vector<LandmarkName> m_landmarks;
+    std::vector<LandmarkName> m_given, m_landmarks; ///< as they came; as they stand
     LandmarkName m_current;
     QPixmap m_rows;
     Ribbon::Span m_drawn;
