@@ -247,26 +247,6 @@ bool Casebook::setTake(const Take& take, const QString& what) {
     return perform(what, {TakeEdit{take.id, it->second, take}});
 }
 
-bool Casebook::callPerson(Id take, int person, const std::string& name) {
-    const auto it = m_data.takes.find(take);
-    if (it == m_data.takes.end() || name.empty() || person < 1 || person > kMostOthers ||
-        !isFreeName(it->second.figure, person, name))
-        return false;
-    Take after = it->second;
-    const std::string before = std::exchange(after.figure.called[person], name);
-    if (before == name)
-        return true;
-    std::vector<Edit> edits{TakeEdit{take, it->second, after}};
-    for (const auto& [id, rep] : m_data.reps)
-        if (const auto seen = rep.seenOf.find(before); rep.take == take && seen != rep.seenOf.end()) {
-            Rep moved = rep;
-            moved.seenOf.erase(before);
-            moved.seenOf[name].insert(seen->second.begin(), seen->second.end());
-            edits.emplace_back(RepEdit{id, rep, moved});
-        }
-    return perform(tr("name another person"), std::move(edits));
-}
-
 Id Casebook::keepNote(FrameNote note) {
     const auto before = m_data.notes.find(note.id);
     if (before == m_data.notes.end()) {

@@ -1,6 +1,7 @@
 #include "handover/report.h"
 
 #include "casebook/drawing.h"
+#include "casebook/sets.h"
 #include "casebook/text.h"
 #include "core/programme/support.h"
 #include "core/words/say.h"
@@ -313,6 +314,25 @@ QString athletesPage(const CaseData& data, const Blueprint& b, const Analysis& a
     return h + says("report", "<h2>What you do for it</h2>") + drillTable(b, a);
 }
 
+// Where others are in the films: who was seen doing what, how often it was not so. Empty where the athlete is alone.
+QString playersTable(const CaseData& data, const Blueprint& blueprint) {
+    const auto tallies = tallyByPlayer(data);
+    if (std::none_of(tallies.begin(), tallies.end(), [](const auto& t) { return !t.who.empty(); }))
+        return {};
+    QString h;
+    for (const auto& t : tallies) {
+        const auto c = std::find_if(blueprint.checkpoints.begin(), blueprint.checkpoints.end(),
+                                    [&](const auto& x) { return x.id == t.checkpoint; });
+        if (c == blueprint.checkpoints.end())
+            continue;
+        h += QString("<tr><td>%1</td><td>%2</td><td>%3</td></tr>")
+                 .arg(escaped(t.who.empty() ? data.brief.athlete.name : t.who), escaped(c->name),
+                      says("report", "yes %1, partly %2, no %3").arg(t.yes).arg(t.partly).arg(t.no));
+    }
+    return says("report", "<h2>Seen by eye, player by player</h2>") +
+           "<table width=\"100%\" cellspacing=0 cellpadding=3>" + h + "</table>";
+}
+
 // What the coach saw and kept, each with its frame.
 void addNotes(const FilmedCase& filmed, PaperContent& content) {
     QString h;
@@ -372,7 +392,7 @@ PaperContent gatherReport(const FilmedCase& filmed, Reader reader) {
     if (reader == Reader::coach)
         content.html +=
             says("report", "<h2 class=newpage style=\"page-break-before:always\">Drills, in this order</h2>") +
-            drillTable(b, a) + nextWeeks(b, a) + allMeasures(b, a);
+            drillTable(b, a) + nextWeeks(b, a) + playersTable(data, b) + allMeasures(b, a);
     if (reader == Reader::parent)
         content.html += says(
             "report", "<h2>Consent</h2><p>Films and figures of a minor are kept with a guardian's consent only. They "

@@ -2681,6 +2681,14 @@ non fanno diagnosi.</translation>
         <source>Above the line: you. Below it: the model, at the same moments of the movement.</source>
         <translation>Sopra la linea: tu. Sotto: il modello, negli stessi momenti del movimento.</translation>
     </message>
+    <message>
+        <source>yes %1, partly %2, no %3</source>
+        <translation>sì %1, in parte %2, no %3</translation>
+    </message>
+    <message>
+        <source>&lt;h2&gt;Seen by eye, player by player&lt;/h2&gt;</source>
+        <translation>&lt;h2&gt;Visto a occhio, giocatore per giocatore&lt;/h2&gt;</translation>
+    </message>
 </context>
 <context>
     <name>review</name>

@@ -1,4 +1,6 @@
 #include "handover/report.h"
+
+#include "casebook/sets.h"
 #include "handover/words.h"
 
 #include "casebook/shipped.h"
@@ -55,6 +57,21 @@ private slots:
         QVERIFY(h.contains("data:image/jpeg;base64,"));
         QVERIFY(!h.contains("picture:") && !h.contains("http")); // self-contained: nothing is fetched
         QVERIFY(h.size() > 40000);
+    }
+    // Others in the film stand in the coach's report, by name, and in nobody else's.
+    void playersAreForTheCoach() {
+        CaseData data = m_book->data();
+        const auto& checkpoint = m_book->blueprint().checkpoints.front();
+        for (auto& [id, rep] : data.reps)
+            if (data.takes.at(rep.take).performer == Performer::athlete)
+                rep.seenOf["Ilse <b>"][checkpoint.id] = {SeenVerdict::no, FrameIndex(0), {}, {}};
+        const FilmedCase filmed{data, m_book->blueprint(), m_book->analysis(), m_book->library().media()};
+        QVERIFY(!gatherReport(*m_book).html.contains("player by player"));
+        const QString coach = gatherReport(filmed).html;
+        QVERIFY(coach.contains("player by player") && coach.contains("Ilse &lt;b&gt;"));
+        QVERIFY(coach.contains(QString("yes 0, partly 0, no %1").arg(tallyByPlayer(data).front().no)));
+        for (const Reader reader : {Reader::athlete, Reader::parent})
+            QVERIFY(!gatherReport(filmed, reader).html.contains("Ilse"));
     }
     void aFocusThatTheFilmDoesNotShow() {
         // Taken up by a person, found by no film; and a block of a drill that nobody knows any more.
