@@ -162,6 +162,13 @@ private slots:
         rep.set = "after";
         rep.landed = Landing{FrameIndex(3), {10.5, 20.0}};
         rep.seen["look"] = Seen{SeenVerdict::partly, FrameIndex(2), "hip", Pixel{1.0, 2.0}};
+        rep.seenOf["Ilse"]["look"] = Seen{SeenVerdict::no, FrameIndex(3), "late", Pixel{3.0, 4.0}};
+        const Take& plain = data.takes.at(rep.take);
+        Take take = plain;
+        take.filmedWith = "telephone";
+        take.markedBy = "Anna";
+        take.figure.extra = {"other2_head"};
+        take.figure.called = {{2, "Ilse"}};
         const FrameNote note{rich.freshId(), rep.take, FrameIndex(4), {{1, 2}}, FrameIndex(9), {{3, 4}},
                              "way",          1.0,      0.1,           "m",      "far",         day};
         FindingDecision decision;
@@ -178,9 +185,14 @@ private slots:
         planned.minutes = 5.0;
         planned.locked = true;
         planned.why = "moved by the coach";
-        QVERIFY(
-            rich.apply(id, {BlockEdit{block.id, {}, block}, RepEdit{rep.id, before, rep}, NoteEdit{note.id, {}, note},
-                            DecisionEdit{decision.id, {}, decision}, PlanEdit{planned.id, {}, planned}}));
+        QVERIFY(rich.apply(id, {BlockEdit{block.id, {}, block}, RepEdit{rep.id, before, rep},
+                                TakeEdit{take.id, plain, take}, NoteEdit{note.id, {}, note},
+                                DecisionEdit{decision.id, {}, decision}, PlanEdit{planned.id, {}, planned}}));
+        // What was written is what is read.
+        const auto again = Library::open(path("rich"));
+        QVERIFY(again);
+        const auto read = *(*again)->load(id);
+        QVERIFY(read.reps.at(rep.id) == rep && read.takes.at(take.id) == take);
         BundleOptions o;
         o.films = false;
         QVERIFY(writeBundle(rich, {id}, path("rich.riflesso"), o));
