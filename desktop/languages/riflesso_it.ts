@@ -6889,6 +6889,10 @@ Filma prima di lato, telecamera all&apos;altezza delle anche, tutto il movimento
         <source>the film of the rep before, after</source>
         <translation>il filmato della ripetizione prima, dopo</translation>
     </message>
+    <message>
+        <source>a presenter&apos;s keys while another window is in front</source>
+        <translation>i tasti di un telecomando mentre davanti c&apos;è un&apos;altra finestra</translation>
+    </message>
 </context>
 <context>
     <name>riflesso::MarkCanvas</name>
@@ -8452,6 +8456,22 @@ Ponile in Marcatura: vai al momento e premi il suo numero.</translation>
     <message>
         <source>End rest</source>
         <translation>Fine riposo</translation>
+    </message>
+    <message>
+        <source>Keys from afar</source>
+        <translation>Tasti da lontano</translation>
+    </message>
+    <message>
+        <source>A presenter&apos;s keys count also while another window is in front: page down is good, page up not yet. No other program gets them meanwhile. (F)</source>
+        <translation>I tasti di un telecomando da presentazione contano anche mentre davanti c&apos;è un&apos;altra finestra: pagina giù è buona, pagina su non ancora. Intanto nessun altro programma li riceve. (F)</translation>
+    </message>
+    <message>
+        <source>This desktop does not let a program hear keys while another window is in front.</source>
+        <translation>Questo desktop non lascia sentire a un programma i tasti mentre davanti c&apos;è un&apos;altra finestra.</translation>
+    </message>
+    <message>
+        <source>Another program has these keys: nothing is heard from afar.</source>
+        <translation>Questi tasti li ha un altro programma: da lontano non si sente niente.</translation>
     </message>
 </context>
 <context>

@@ -136,6 +136,8 @@ QWidget* PracticePage::makeCounting() {
 void PracticePage::hideEvent(QHideEvent* e) {
     m_metronome.stop();
     m_camera->setChecked(false); // nobody is filmed unseen
+    if (!e->spontaneous()) // a minimised window goes on listening: that is what it is for
+        m_far->setChecked(false);
     m_tempo->setChecked(false);
     m_tempo->setText(tr("Tempo"));
     QWidget::hideEvent(e);
@@ -344,6 +346,10 @@ void PracticePage::keyPressEvent(QKeyEvent* e) {
         break;
     case Qt::Key_C:
         m_camera->toggle();
+        break;
+    case Qt::Key_F:
+        if (m_far->isEnabled())
+            m_far->toggle();
         break;
     case Qt::Key_L:
         if (m_camera->isChecked())

@@ -3,6 +3,7 @@
 /// Practice: a block counted rep by rep, one key a rep. Readable from three metres.
 
 #include "desktop/parts/card.h"
+#include "desktop/practice/far_keys.h"
 #include "desktop/practice/metronome.h"
 #include "desktop/practice/rep_screen.h"
 #include "desktop/practice/sounds.h"
@@ -30,8 +31,8 @@ std::vector<std::string> reasonsOfBad(const Blueprint& blueprint, const std::str
 /// Keys: G, arrow up or a presenter's forward = good; B, arrow down or its backward = not yet, and then a number for
 /// the reason, or none; Backspace or its black-screen key takes the last rep back; N begins a new block; R a rest; T
 /// the tempo, plus and minus a beat; C the camera, L the last rep once more, M what the focus measure
-/// says of it. Modes: the coach alone, the athlete alone,
-/// or both, the athlete first.
+/// says of it; F a presenter's two keys while
+/// another window is in front. Modes: the coach alone, the athlete alone, or both, the athlete first.
 class PracticePage : public QWidget {
     Q_OBJECT
 public:
@@ -41,7 +42,7 @@ public:
 
 protected:
     void keyPressEvent(QKeyEvent* e) override;
-    void hideEvent(QHideEvent* e) override; ///< tempo and camera end with the page
+    void hideEvent(QHideEvent* e) override; ///< tempo, camera and keys from afar end with the page
 
 private:
     void refresh();
@@ -88,6 +89,8 @@ private:
     RightAndWrong* m_pictures;
     RepScreen* m_screen;
     QPushButton* m_camera;
+    FarKeys m_farKeys;
+    QPushButton* m_far;
     QElapsedTimer m_judged; ///< since the last verdict
     QLabel* m_cue;
     QLabel* m_what;

@@ -9,6 +9,7 @@
 #include <QHBoxLayout>
 #include <QSettings>
 #include <QSignalBlocker>
+#include <QToolTip>
 
 #include <algorithm>
 
@@ -82,6 +83,28 @@ QWidget* PracticePage::makeSettings() {
         }
         setFocus();
     });
+    m_far = new QPushButton(tr("Keys from afar"));
+    m_far->setObjectName("farKeys");
+    m_far->setCheckable(true);
+    m_far->setFocusPolicy(Qt::NoFocus);
+    m_far->setEnabled(FarKeys::possible());
+    m_far->setToolTip(
+        FarKeys::possible()
+            ? tr("A presenter's keys count also while another window is in front: page down is good, page "
+                 "up not yet. No other program gets them meanwhile. (F)")
+            : tr("This desktop does not let a program hear keys while another window is in front."));
+    second->addWidget(m_far);
+    connect(m_far, &QPushButton::toggled, this, [this](bool on) {
+        if (!m_farKeys.listen(on) && on) {
+            const QSignalBlocker quiet(m_far);
+            m_far->setChecked(false);
+            QToolTip::showText(m_far->mapToGlobal(m_far->rect().bottomLeft()),
+                               tr("Another program has these keys: nothing is heard from afar."), m_far);
+        }
+        setFocus();
+    });
+    connect(&m_farKeys, &FarKeys::forward, this, [this] { verdict(true); });
+    connect(&m_farKeys, &FarKeys::backward, this, [this] { verdict(false); });
     m_hear = new QComboBox;
     m_hear->setObjectName("practiceSound");
     m_hear->setAccessibleName(tr("What is heard"));

@@ -564,8 +564,9 @@ void MainWindow::showShortcuts() {
         row("1 … 4", tr("why not, after a rep that was not")) + row("Backspace", tr("take the last one back")) +
         row("N, R", tr("new block, rest")) + row("T, + −", tr("tempo; a beat more, less")) +
         row("C, L, M", tr("camera; the last rep once more; measure it")) +
-        row("← →", tr("the film of the rep before, after")) + row("V", tr("speak a note, end it")) + "</table><h3>" +
-        tr("Review") + "</h3><table>" + row("R, P", tr("record and go on to the next scene; pause")) +
+        row("← →", tr("the film of the rep before, after")) + row("V", tr("speak a note, end it")) +
+        row("F", tr("a presenter's keys while another window is in front")) + "</table><h3>" + tr("Review") +
+        "</h3><table>" + row("R, P", tr("record and go on to the next scene; pause")) +
         row(tr("Space"), tr("play, stop")) + row("N, Delete", tr("add the frame looked at, leave a scene out")) +
         row("Backspace", tr("forget what was recorded")) + row("Alt+↑ ↓", tr("earlier, later")) + "</table>");
     auto* buttons = new QDialogButtonBox(QDialogButtonBox::Close);

@@ -76,6 +76,49 @@ private slots:
         tool({"key", "ctrl+shift+z"});
         QTRY_COMPARE_WITH_TIMEOUT(saved().blocks.rbegin()->second.reps.size(), std::size_t(2), 8000);
     }
+    // Another program's window is in front: its keys are its own, but a presenter's two count here when asked for.
+    void keysFromAfar() {
+        tool({"key", "ctrl+7"});
+        const auto reps = [&] {
+            const auto data = saved();
+            return data.blocks.empty() ? std::size_t(0) : data.blocks.rbegin()->second.reps.size();
+        };
+        const std::size_t before = reps();
+        QProcess other;
+        auto environment = m_program.processEnvironment();
+        other.setProcessEnvironment(environment);
+        other.start("mpv", {"--no-config", "--idle=yes", "--force-window=yes", "--vo=x11", "--title=elsewhere",
+                            "--geometry=200x100+1000+600", "--no-terminal"});
+        QVERIFY2(other.waitForStarted(), "package mpv");
+        QString front;
+        for (int i = 0; i < 40 && front.isEmpty(); ++i)
+            front = tool({"search", "--onlyvisible", "--name", "elsewhere"}).section('\n', 0, 0);
+        QVERIFY(!front.isEmpty());
+        const QString ours = tool({"search", "--onlyvisible", "--name", "Riflesso"}).section('\n', 0, 0);
+        tool({"windowfocus", "--sync", front});
+        tool({"key", "Next"});
+        QTest::qWait(500);
+        QCOMPARE(reps(), before); // nobody has asked for it
+        tool({"windowfocus", "--sync", ours});
+        tool({"key", "f"});
+        tool({"windowfocus", "--sync", front});
+        tool({"key", "Next"});
+        QTRY_COMPARE_WITH_TIMEOUT(reps(), before + 1, 8000);
+        tool({"key", "Prior"});
+        QTRY_COMPARE_WITH_TIMEOUT(reps(), before + 2, 8000);
+        const Block b = saved().blocks.rbegin()->second;
+        QVERIFY(b.reps[before].coach == true && b.reps[before + 1].coach == false);
+        // Another page: the keys are everybody's again.
+        tool({"windowfocus", "--sync", ours});
+        tool({"key", "ctrl+6"});
+        tool({"windowfocus", "--sync", front});
+        tool({"key", "Next"});
+        QTest::qWait(500);
+        QCOMPARE(reps(), before + 2);
+        other.kill();
+        other.waitForFinished(5000);
+        tool({"windowfocus", "--sync", ours});
+    }
     void aMarkByMouse() {
         tool({"key", "ctrl+3"}); // Marking, on yesterday's film from the side
         QTest::qWait(800);
