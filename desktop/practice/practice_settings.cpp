@@ -93,7 +93,6 @@ QWidget* PracticePage::makeSettings() {
             ? tr("A presenter's keys count also while another window is in front: page down is good, page "
                  "up not yet. No other program gets them meanwhile. (F)")
             : tr("This desktop does not let a program hear keys while another window is in front."));
-    second->addWidget(m_far);
     connect(m_far, &QPushButton::toggled, this, [this](bool on) {
         if (!m_farKeys.listen(on) && on) {
             const QSignalBlocker quiet(m_far);
@@ -122,7 +121,6 @@ QWidget* PracticePage::makeSettings() {
     });
     second->addWidget(m_hear);
     second->addWidget(m_rest, 1);
-    second->addWidget(m_note, 2);
     m_cues = new QComboBox;
     m_cues->setObjectName("practiceCues");
     m_cues->setEditable(true);
@@ -150,10 +148,14 @@ QWidget* PracticePage::makeSettings() {
     third->addWidget(m_tempo);
     third->addWidget(m_pattern, 1);
     third->addWidget(m_beats);
-    third->addWidget(m_spoken);
+    auto* fourth = new QHBoxLayout;
+    fourth->addWidget(m_note, 1);
+    fourth->addWidget(m_spoken);
+    fourth->addWidget(m_far);
     card->body()->addLayout(first);
     card->body()->addLayout(second);
     card->body()->addLayout(third);
+    card->body()->addLayout(fourth);
     for (QWidget* w : {static_cast<QWidget*>(m_tempo), static_cast<QWidget*>(alone)})
         w->setFocusPolicy(Qt::NoFocus);
     connect(m_cues, &QComboBox::activated, this, [this] {
