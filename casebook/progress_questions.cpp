@@ -72,6 +72,20 @@ std::vector<RepBehind> repsBehind(const CaseData& data, const Analysis& analysis
     return out;
 }
 
+std::vector<RepBehind> newestByDay(const CaseData& data, const Analysis& analysis, const std::string& measure) {
+    std::map<Day, RepBehind> byDay; // later reps of a day take the place of earlier ones
+    for (const auto& stage : kStageNames)
+        for (const auto& r : repsBehind(data, analysis, measure, static_cast<Stage>(&stage - kStageNames.begin()))) {
+            const auto there = byDay.find(r.day);
+            if (there == byDay.end() || there->second.rep < r.rep)
+                byDay.insert_or_assign(r.day, r);
+        }
+    std::vector<RepBehind> out;
+    for (const auto& [day, r] : byDay)
+        out.push_back(r);
+    return out;
+}
+
 CueTrial cueTrial(const CaseData& data, const Blueprint& blueprint) {
     std::map<std::pair<std::string, Stage>, std::map<std::string, CueReps>> all;
     const auto cueOf = [&](const Block& block) {

@@ -29,6 +29,9 @@ struct RepBehind {
 std::vector<RepBehind> repsBehind(const CaseData& data, const Analysis& analysis, const std::string& measure,
                                   Stage stage, std::optional<Day> day = std::nullopt);
 
+/// The newest rep of each day on which a measure could be taken, oldest day first, at whatever stage.
+std::vector<RepBehind> newestByDay(const CaseData& data, const Analysis& analysis, const std::string& measure);
+
 /// New guesses of a brief: one that says something else than before on another day sends the old one to the past.
 void giveGuesses(Brief& brief, std::vector<Guess> given);
 

@@ -1,11 +1,13 @@
 #include "handover/report.h"
 
 #include "casebook/drawing.h"
+#include "casebook/progress_questions.h"
 #include "casebook/sets.h"
 #include "casebook/text.h"
 #include "core/programme/support.h"
 #include "core/words/say.h"
 #include "handover/clip.h"
+#include "handover/guide.h"
 #include "handover/words.h"
 
 #include <QPainter>
@@ -314,6 +316,47 @@ QString athletesPage(const CaseData& data, const Blueprint& b, const Analysis& a
     return h + says("report", "<h2>What you do for it</h2>") + drillTable(b, a);
 }
 
+// The moment of the first focus measure on each day that shows it, side by side; nothing with fewer than three days.
+void addDates(const FilmedCase& filmed, PaperContent& content) {
+    constexpr std::size_t kMost = 6; // stills in the width of the page
+    constexpr int kStill = 300, kWords = 44;
+    if (filmed.analysis.trends.empty())
+        return;
+    const auto& measure = filmed.analysis.trends.front().measure;
+    const BlueprintMeasure* m = filmed.blueprint.measure(measure);
+    auto days = newestByDay(filmed.data, filmed.analysis, measure);
+    if (!m || days.size() < 3)
+        return;
+    if (days.size() > kMost)
+        days.erase(days.begin() + 1, days.end() - static_cast<std::ptrdiff_t>(kMost - 1));
+    QImage strip(static_cast<int>(days.size()) * kStill, kStill + kWords, QImage::Format_RGB32);
+    strip.fill(Qt::white);
+    QPainter p(&strip);
+    QFont font = p.font();
+    font.setPixelSize(24);
+    p.setFont(font);
+    for (std::size_t i = 0; i < days.size(); ++i) {
+        const Take& take = filmed.data.takes.at(filmed.data.reps.at(days[i].rep).take);
+        auto film = openFilmOf(filmed, take);
+        auto picture = film ? (*film)->frame(days[i].frame) : Result<Picture>(film.error());
+        if (!picture)
+            return; // what is missing is said with the pictures of the board
+        std::map<LandmarkName, Pixel> points;
+        for (const auto& [name, at] : pointsAt(filmed.data, filmed.analysis, take.id, days[i].frame))
+            points[name] = {at.x(), at.y()};
+        const int left = static_cast<int>(i) * kStill;
+        p.drawImage(QRect(left, 0, kStill - 6, kStill), positionStill(std::move(*picture), points));
+        p.setPen(Qt::black);
+        p.drawText(QRect(left, kStill, kStill - 6, kWords), Qt::AlignCenter,
+                   q(dayWords(days[i].day)).mid(4) + "   " + q(numberWords(m->definition, days[i].value)));
+    }
+    p.end();
+    content.pictures["dates"] = strip;
+    content.html += QString("<h2>%1</h2><img src=\"picture:dates\" width=\"%2\">")
+                        .arg(says("report", "%1, day by day").arg(escaped(m->definition.name)))
+                        .arg(std::min(660, 110 * static_cast<int>(days.size())));
+}
+
 // Where others are in the films: who was seen doing what, how often it was not so. Empty where the athlete is alone.
 QString playersTable(const CaseData& data, const Blueprint& blueprint) {
     const auto tallies = tallyByPlayer(data);
@@ -387,8 +430,10 @@ PaperContent gatherReport(const FilmedCase& filmed, Reader reader) {
     content.html = reader == Reader::coach ? pageOne(data, b, a, shown) : athletesPage(data, b, a, shown);
     if (!content.problem.empty())
         content.html += says("report", "<p class=caution>Pictures are missing: %1</p>").arg(escaped(content.problem));
-    if (reader == Reader::coach)
+    if (reader == Reader::coach) {
+        addDates(filmed, content);
         addNotes(filmed, content);
+    }
     if (reader == Reader::coach)
         content.html +=
             says("report", "<h2 class=newpage style=\"page-break-before:always\">Drills, in this order</h2>") +

@@ -2689,6 +2689,10 @@ non fanno diagnosi.</translation>
         <source>&lt;h2&gt;Seen by eye, player by player&lt;/h2&gt;</source>
         <translation>&lt;h2&gt;Visto a occhio, giocatore per giocatore&lt;/h2&gt;</translation>
     </message>
+    <message>
+        <source>%1, day by day</source>
+        <translation>%1, giorno per giorno</translation>
+    </message>
 </context>
 <context>
     <name>review</name>
@@ -3381,6 +3385,14 @@ non fanno diagnosi.</translation>
     <message>
         <source>model</source>
         <translation>modello</translation>
+    </message>
+    <message>
+        <source>Click two days to see them beside one another.</source>
+        <translation>Clicca due giorni per vederli uno accanto all&apos;altro.</translation>
+    </message>
+    <message>
+        <source>Click for the strip of all days (Space). Left and right change the first, with Shift the second.</source>
+        <translation>Clicca per la striscia di tutti i giorni (Spazio). Sinistra e destra cambiano il primo, con Maiusc il secondo.</translation>
     </message>
 </context>
 <context>

@@ -183,8 +183,9 @@ void TrendChart::paintEvent(QPaintEvent*) {
         const double at = x(*h.day) - 12;
         p.drawLine(QPointF(at, top), QPointF(at, bottom));
         p.setFont(typeface(Type::small));
-        p.drawText(QPointF(at + 6, top + 12),
-                   tr("a step, 95 %: %1 to %2").arg(q(dayWords(h.days.front())), q(dayWords(h.days.back()))));
+        const QString words = tr("a step, 95 %: %1 to %2").arg(q(dayWords(h.days.front())), q(dayWords(h.days.back())));
+        const double wide = p.fontMetrics().horizontalAdvance(words);
+        p.drawText(QPointF(at + 6 + wide > width() ? at - 6 - wide : at + 6, top + 12), words);
     }
     if (const auto& aim = m_bench.data().brief.aim;
         aim && aim->measure == trend.measure && aim->to > lo && aim->to < hi) {
@@ -235,61 +236,6 @@ void TrendChart::paintEvent(QPaintEvent*) {
         const double middle = std::clamp(x(day), wide / 2, width() - wide / 2);
         p.drawText(QRectF(middle - wide / 2, bottom + 6, wide, 50), Qt::AlignHCenter, words);
     }
-}
-
-BeforeAfter::BeforeAfter(Workbench& bench, QWidget* parent) : QWidget(parent), m_bench(bench) {
-    setAccessibleName(tr("Before and after, the model below"));
-    connect(&bench.frames(), &FrameService::frameReady, this, [this] { update(); });
-}
-
-void BeforeAfter::show(const std::string& measure) {
-    m_measure = measure;
-    update();
-}
-
-void BeforeAfter::paintEvent(QPaintEvent*) {
-    const Theme& t = theme();
-    QPainter p(this);
-    p.setRenderHint(QPainter::Antialiasing);
-    const auto& a = m_bench.analysis();
-    const BlueprintMeasure* m = m_bench.blueprint().measure(m_measure);
-    // The first and the newest rep that show the measure, and the model's.
-    struct Shown {
-        Id rep = 0;
-        FrameIndex frame;
-        Day day{};
-        double value = 0.0;
-    } first, last, model;
-    for (const auto& [id, rep] : a.measured)
-        for (const auto& v : rep.values) {
-            if (v.measure != m_measure || v.refused || v.frames.empty())
-                continue;
-            const Take& take = m_bench.data().takes.at(m_bench.data().reps.at(id).take);
-            const Shown s{id, v.frames.front(), take.day, v.value};
-            if (take.performer == Performer::model) {
-                model = model.rep ? model : s;
-            } else {
-                if (!first.rep || s.day < first.day)
-                    first = s;
-                if (!last.rep || s.day >= last.day)
-                    last = s;
-            }
-        }
-    const double h = (height() - 2.0) / 2, w = (width() - 6.0) / 2;
-    const auto draw = [&](const QRectF& box, const Shown& s, QColor colour, const QString& words) {
-        if (!m || !drawRepStill(p, m_bench, box, s.rep, s.frame, colour, &m->definition)) {
-            p.fillRect(box, t.panel);
-            p.setPen(t.quiet);
-            p.setFont(typeface(Type::small));
-            p.drawText(box, Qt::AlignCenter | Qt::TextWordWrap, tr("no picture yet"));
-            return;
-        }
-        drawPlate(p, box, words + "  " + q(numberWords(m->definition, s.value)), Type::small);
-    };
-    draw(QRectF(0, 0, w, h), first, t.hues.athleteOnPicture, q(dayWords(first.day)).mid(4));
-    draw(QRectF(w + 6, 0, w, h), last, t.hues.athleteOnPicture, q(dayWords(last.day)).mid(4));
-    draw(QRectF(0, h + 2, width(), h), model, t.hues.modelOnPicture, tr("model"));
-    p.fillRect(QRectF(0, h, width(), 2), t.text); // the waterline
 }
 
 void BreakChart::show(const BreakPoint& broken, const std::string& measure, const Band& band) {

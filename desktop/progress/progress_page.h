@@ -5,6 +5,7 @@
 #include "casebook/progress_questions.h"
 #include "core/progress/sets.h"
 #include "desktop/parts/card.h"
+#include "desktop/progress/before_after.h"
 #include "desktop/progress/point_chart.h"
 #include "desktop/progress/story_line.h"
 #include "desktop/workbench/workbench.h"
@@ -55,22 +56,6 @@ private:
     BreakPoint m_broken;
     std::string m_measure;
     Band m_band;
-};
-
-/// The first film and the newest beside one another, the model below the waterline, at the moment of a measure.
-class BeforeAfter : public QWidget {
-    Q_OBJECT
-public:
-    explicit BeforeAfter(Workbench& bench, QWidget* parent = nullptr);
-    void show(const std::string& measure);
-    [[nodiscard]] QSize minimumSizeHint() const override { return {260, 200}; }
-
-protected:
-    void paintEvent(QPaintEvent*) override;
-
-private:
-    Workbench& m_bench;
-    std::string m_measure;
 };
 
 /// What was felt against what was filmed, guess by guess: a hollow mark, a filled one with its error, and the gap

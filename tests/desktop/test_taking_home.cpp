@@ -257,6 +257,62 @@ private slots:
             QVERIFY2(QFile::exists(folder + "/" + name), name);
         QVERIFY(soundOf((folder + "/review.mp4").toStdString(), 16000.0).ok()); // with the voice
     }
+    // Any two days beside one another, and all of them as a strip: a third day is filmed for it.
+    void oneMomentOverAllDays() {
+        const auto& trend = view()->bench().analysis().trends.front();
+        std::vector<Edit> edits;
+        Id side = 0;
+        for (const auto& [id, t] : data().takes)
+            if (t.film == "athlete-before.mp4")
+                side = id;
+        Take third = data().takes.at(side);
+        third.id = 70001;
+        third.day += std::chrono::days(6);
+        edits.push_back(TakeEdit{third.id, std::nullopt, third});
+        for (const auto& [name, track] : data().marks.at(side))
+            for (const auto& [frame, mark] : track)
+                edits.push_back(MarkEdit{{third.id, frame, name}, std::nullopt, mark});
+        for (const auto& [id, r] : data().reps)
+            if (r.take == side) {
+                Rep copy = r;
+                copy.id = 70000 + id;
+                copy.take = third.id;
+                edits.push_back(RepEdit{copy.id, std::nullopt, copy});
+            }
+        QVERIFY(book().perform("a third day", edits));
+        QVERIFY(settle(*m_window));
+        go(Workspace::progress);
+        press("question1");
+        auto* stills = view()->findChild<BeforeAfter*>();
+        QVERIFY(stills && stills->isVisible() && !stills->strip());
+        const auto all = newestByDay(data(), view()->bench().analysis(), trend.measure);
+        QCOMPARE(all.size(), std::size_t(3));
+        QCOMPARE(stills->days(), (std::vector<Day>{all[0].day, all[2].day}));
+        QTest::mouseClick(stills, Qt::LeftButton, {}, stills->placeOf(0).center().toPoint());
+        QVERIFY(stills->strip());
+        QCOMPARE(stills->days().size(), std::size_t(3));
+        stills->grab();
+        QVERIFY(settle(*m_window));
+        QTest::qWait(800);
+        picture("dates-strip");
+        QTest::mouseClick(stills, Qt::LeftButton, {}, stills->placeOf(2).center().toPoint());
+        QTest::mouseClick(stills, Qt::LeftButton, {}, stills->placeOf(1).center().toPoint());
+        QVERIFY(!stills->strip());
+        QCOMPARE(stills->days(), (std::vector<Day>{all[1].day, all[2].day}));
+        // By keys alone.
+        stills->setFocus();
+        QTest::keyClick(stills, Qt::Key_Left);
+        QCOMPARE(stills->days(), (std::vector<Day>{all[0].day, all[2].day}));
+        QTest::keyClick(stills, Qt::Key_Left, Qt::ShiftModifier);
+        QCOMPARE(stills->days(), (std::vector<Day>{all[0].day, all[1].day}));
+        QTest::keyClick(stills, Qt::Key_Space);
+        QVERIFY(stills->strip());
+        // It goes into the coach's report.
+        QVERIFY(gatherReport(book()).pictures.contains("dates"));
+        QVERIFY(book().undo());
+        QVERIFY(settle(*m_window));
+        QVERIFY(!gatherReport(book()).pictures.contains("dates"));
+    }
     void progressAnswersSixQuestions() {
         go(Workspace::progress);
         for (int i = 1; i <= 6; ++i) {
