@@ -259,7 +259,7 @@ private slots:
     }
     // Any two days beside one another, and all of them as a strip: a third day is filmed for it.
     void oneMomentOverAllDays() {
-        const auto& trend = view()->bench().analysis().trends.front();
+        const std::string measure = view()->bench().analysis().trends.front().measure;
         std::vector<Edit> edits;
         Id side = 0;
         for (const auto& [id, t] : data().takes)
@@ -285,7 +285,7 @@ private slots:
         press("question1");
         auto* stills = view()->findChild<BeforeAfter*>();
         QVERIFY(stills && stills->isVisible() && !stills->strip());
-        const auto all = newestByDay(data(), view()->bench().analysis(), trend.measure);
+        const auto all = newestByDay(data(), view()->bench().analysis(), measure);
         QCOMPARE(all.size(), std::size_t(3));
         QCOMPARE(stills->days(), (std::vector<Day>{all[0].day, all[2].day}));
         QTest::mouseClick(stills, Qt::LeftButton, {}, stills->placeOf(0).center().toPoint());
