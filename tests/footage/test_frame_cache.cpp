@@ -3,10 +3,13 @@
 #include "footage/frame_cache.h"
 #include "tests/support/coded_films.h"
 
+#include <QFile>
 #include <QTemporaryDir>
 #include <QTest>
 
+#include <cmath>
 #include <limits>
+#include <random>
 
 using namespace riflesso;
 
@@ -150,6 +153,45 @@ private slots:
         QCOMPARE(x.keyPacketFor(6), 3);
         QCOMPARE(x.keyFrameFor(7), 5);
         QCOMPARE(x.keyFrameFor(4), 0);
+    }
+
+    // Whatever becomes of a kept table: it is refused, or what it says of frames lies within it.
+    void aMutatedIndexIsRefusedOrHolds() {
+        FilmIndex index;
+        index.packets = {{0, -1, 48, 0, 1, 0}, {2, 0, 900, 2, 0, 0}, {1, 1, 1200, 1, 0, 0}};
+        index.packetOf = {0, 2, 1};
+        index.times = {0.0, 0.04, 0.08};
+        index.reorder = 1;
+        QTemporaryDir dir;
+        const std::filesystem::path folder = dir.path().toStdString();
+        keepIndex(folder, "film", index);
+        QCOMPARE(readIndex(folder, "film"), std::optional(index));
+        QFile file(dir.filePath("film.index"));
+        QVERIFY(file.open(QIODevice::ReadOnly));
+        std::string bytes = file.readAll().toStdString();
+        bytes.resize(bytes.size() - sizeof(std::uint64_t)); // its sum
+        QCOMPARE(indexFromBytes(bytes), std::optional(index));
+        std::mt19937 random(5);
+        int accepted = 0;
+        for (int round = 0; round < 20000; ++round) {
+            std::string damaged = bytes;
+            for (unsigned k = random() % 4 + 1; k > 0; --k)
+                damaged[random() % damaged.size()] = static_cast<char>(random());
+            if (random() % 5 == 0)
+                damaged.resize(random() % damaged.size());
+            const auto read = indexFromBytes(damaged);
+            if (!read)
+                continue;
+            ++accepted;
+            const auto packets = static_cast<int>(read->packets.size());
+            for (int f = 0; f < read->frames(); ++f) {
+                QVERIFY(read->keyPacketFor(f) >= 0 && read->keyPacketFor(f) < packets);
+                QVERIFY(read->lastPacketOf(f) >= 0 && read->lastPacketOf(f) < packets);
+                QVERIFY(read->keyFrameFor(f) >= 0 && read->keyFrameFor(f) < read->frames());
+                QVERIFY(std::isfinite(read->times[static_cast<std::size_t>(f)]));
+            }
+        }
+        QVERIFY2(accepted > 100, qPrintable(QString::number(accepted))); // other stamps are a table as well
     }
 };
 QTEST_GUILESS_MAIN(TestFrameCache)
