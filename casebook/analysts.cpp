@@ -3,6 +3,7 @@
 #include "casebook/repeat.h"
 #include "core/statistics/summary.h"
 
+#include <algorithm>
 #include <cmath>
 
 namespace riflesso {
@@ -63,21 +64,27 @@ std::vector<std::pair<Id, Id>> filmedTwice(const CaseData& data, const std::stri
 std::optional<ReadingDifference> cameraDifference(const CaseData& data, const std::map<Id, MeasuredRep>& measured,
                                                   const std::string& measure, const std::string& first,
                                                   const std::string& second) {
-    const auto valueOf = [&](Id rep) -> std::optional<double> {
+    const auto valueOf = [&](Id rep) -> const MeasureValue* {
         if (const auto it = measured.find(rep); it != measured.end())
             for (const auto& v : it->second.values)
                 if (v.measure == measure && !v.refused)
-                    return v.value;
-        return std::nullopt;
+                    return &v;
+        return nullptr;
     };
     std::vector<double> more;
+    double chance = 0.0; // squares, of the readings' own
     for (const auto& [a, b] : filmedTwice(data, first, second))
-        if (const auto x = valueOf(a), y = valueOf(b); x && y)
-            more.push_back(*y - *x);
+        if (const MeasureValue* x = valueOf(a), *y = valueOf(b); x && y) {
+            more.push_back(y->value - x->value);
+            for (const MeasureValue* v : {x, y})
+                chance += std::max(0.0, v->u * v->u - v->uShared * v->uShared);
+        }
     if (more.size() < 3)
         return std::nullopt;
     const auto s = summarise(more);
-    return ReadingDifference{s->mean, s->sd / std::sqrt(static_cast<double>(s->n)), s->n};
+    // A few reps may agree by luck, times on whole frames more than others: never surer than the readings are.
+    const double square = std::max(s->sd * s->sd, chance / s->n);
+    return ReadingDifference{s->mean, std::sqrt(square / s->n), s->n};
 }
 
 MeasuredRep asReadBy(const ReadingDifference& difference, const std::string& measure, MeasuredRep rep) {

@@ -18,8 +18,9 @@ std::optional<ReadingDifference> differenceOf(const CaseData& data, const Bluepr
                                               const std::string& measure, const std::string& first,
                                               const std::string& second);
 
-/// From reps that both cameras filmed: of takes that are locked to one another, seen from the same side. Empty with
-/// fewer than three.
+/// From reps that both cameras filmed: of takes that are locked to one another, seen from the same side. Its error is
+/// that of the mean of the pairs, by their spread or by the readings' own chance, whichever is larger. Empty with fewer
+/// than three.
 std::optional<ReadingDifference> cameraDifference(const CaseData& data, const std::map<Id, MeasuredRep>& measured,
                                                   const std::string& measure, const std::string& first,
                                                   const std::string& second);

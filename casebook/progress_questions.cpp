@@ -52,11 +52,11 @@ std::vector<TimedRep> timedReps(const CaseData& data, const Blueprint& blueprint
 }
 
 std::vector<RepBehind> repsBehind(const CaseData& data, const Analysis& analysis, const std::string& measure,
-                                  Stage stage, std::optional<Day> day) {
+                                  std::optional<Stage> stage, std::optional<Day> day) {
     std::vector<RepBehind> out;
     for (const auto& [id, measured] : analysis.measured) {
         const auto rep = data.reps.find(id);
-        if (rep == data.reps.end() || stageOf(data, rep->second) != stage)
+        if (rep == data.reps.end() || (stage && stageOf(data, rep->second) != *stage))
             continue;
         const Take& take = data.takes.at(rep->second.take);
         if (take.performer != Performer::athlete || (day && take.day != *day))
@@ -73,16 +73,12 @@ std::vector<RepBehind> repsBehind(const CaseData& data, const Analysis& analysis
 }
 
 std::vector<RepBehind> newestByDay(const CaseData& data, const Analysis& analysis, const std::string& measure) {
-    std::map<Day, RepBehind> byDay; // later reps of a day take the place of earlier ones
-    for (const auto& stage : kStageNames)
-        for (const auto& r : repsBehind(data, analysis, measure, static_cast<Stage>(&stage - kStageNames.begin()))) {
-            const auto there = byDay.find(r.day);
-            if (there == byDay.end() || there->second.rep < r.rep)
-                byDay.insert_or_assign(r.day, r);
-        }
     std::vector<RepBehind> out;
-    for (const auto& [day, r] : byDay)
-        out.push_back(r);
+    for (const auto& r : repsBehind(data, analysis, measure)) {
+        if (out.empty() || out.back().day != r.day)
+            out.push_back(r);
+        out.back() = r; // a later one of the same day takes its place
+    }
     return out;
 }
 

@@ -25,9 +25,10 @@ struct RepBehind {
     double value = 0.0, u = 0.0; ///< SI
     FrameIndex frame;            ///< where it was read, in the rep's take
 };
-/// The athlete's reps of a stage in which a measure could be taken, by day and number; of one day when it is given.
+/// The athlete's reps in which a measure could be taken, by day and number; of one stage and of one day when they are
+/// given.
 std::vector<RepBehind> repsBehind(const CaseData& data, const Analysis& analysis, const std::string& measure,
-                                  Stage stage, std::optional<Day> day = std::nullopt);
+                                  std::optional<Stage> stage = std::nullopt, std::optional<Day> day = std::nullopt);
 
 /// The newest rep of each day on which a measure could be taken, oldest day first, at whatever stage.
 std::vector<RepBehind> newestByDay(const CaseData& data, const Analysis& analysis, const std::string& measure);

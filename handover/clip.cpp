@@ -229,6 +229,7 @@ QByteArray clipKey(const FilmedCase& filmed, const ClipOptions& o) {
                            static_cast<double>(o.last.value_or(FrameIndex(-1)).value)})
         number(v);
     add(o.title + '\n' + QString::fromStdString(o.measure));
+    add(says("review", ", %1 times slower")); // the language that is written on it
     return hash.result().toHex();
 }
 

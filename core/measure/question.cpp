@@ -134,9 +134,7 @@ public:
             "twist", "1", [](const Points& p) { return offAxis(p, 3) / offAxis(p, 0); }, false);
         const Answer share = m_answers.back();
         m_answers.pop_back();
-        const auto angle = [](double s) { return toDegrees(Radians(std::asin(std::clamp(s, -1.0, 1.0)))).value; };
-        const double turned = angle(share.value),
-                     u = std::max(angle(share.value + share.u) - turned, turned - angle(share.value - share.u));
+        const auto [turned, u] = axisTurn(share.value, share.u);
         if (!share.refused.empty())
             refuse(share.refused);
         else if (std::abs(share.value) > 1.0 + 3.0 * share.u)

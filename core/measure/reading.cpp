@@ -230,9 +230,7 @@ std::optional<Error> asTwist(const MeasureDefinition& d, Reading& r, const std::
     const double share = r.value, relative = d.fullWidthSigma / d.fullWidth;
     r.alike.push_back(-share * relative);
     r.u = std::hypot(r.u, share * relative);
-    const auto angle = [](double s) { return toDegrees(Radians(std::asin(std::clamp(s, -1.0, 1.0)))).value; };
-    const double turned = angle(share);
-    const double u = std::max(angle(share + r.u) - turned, turned - angle(share - r.u));
+    const auto [turned, u] = axisTurn(share, r.u);
     if (std::abs(share) > 1.0 + 3.0 * r.u)
         return Error{say("measure", "the edge lies further off the axis than its full width: the full width or the "
                                     "segment is wrong"),
@@ -291,6 +289,12 @@ std::optional<Error> asTwist(const MeasureDefinition& d, Reading& r, const std::
 }
 
 } // namespace
+
+AxisTurn axisTurn(double share, double u) {
+    const auto angle = [](double s) { return toDegrees(Radians(std::asin(std::clamp(s, -1.0, 1.0)))).value; };
+    const double turned = angle(share);
+    return {turned, std::max(angle(share + u) - turned, turned - angle(share - u))};
+}
 
 // Angles wrap: the difference of two leans is taken the short way round.
 double difference(const MeasureDefinition& d, double a, double b) {

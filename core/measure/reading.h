@@ -9,6 +9,13 @@ namespace riflesso {
 /// \p a less \p b in the measure's unit; what goes round (leans, signed angles, dials) the short way.
 double difference(const MeasureDefinition& definition, double a, double b);
 
+/// The turn about a long axis of which \p share (± \p u) is the sine.
+struct AxisTurn {
+    double degrees = 0.0;
+    double u = 0.0; ///< degrees; what one standard error of the share makes, to the side on which it makes more
+};
+AxisTurn axisTurn(double share, double u);
+
 /// Standard error from which on a turn about a long axis is no reading, degrees. Our own choice.
 inline constexpr double kMostTwistError = 30.0;
 

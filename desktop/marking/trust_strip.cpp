@@ -15,8 +15,8 @@ namespace riflesso {
 namespace {
 constexpr double kTallest = 132; // px of all rows: the frame is what is looked at
 
-constexpr int kTop = 16;               // room for three words about the shades
-constexpr double kFewestForAName = 12; // px of a group's rows that carry a name
+constexpr int kTop = 16;           // room for three words about the shades
+constexpr double kNameHeight = 14; // px
 
 enum class Part { head, arms, legs, things };
 
@@ -184,6 +184,7 @@ void TrustStrip::paintEvent(QPaintEvent*) {
 void TrustStrip::paintNames(QPainter& p) const {
     const Theme& t = theme();
     p.setFont(typeface(Type::small));
+    double free = 0.0; // down from here no name stands yet
     for (std::size_t first = 0; first < m_landmarks.size();) {
         std::size_t last = first;
         while (last + 1 < m_landmarks.size() && groupOf(m_landmarks[last + 1]) == groupOf(m_landmarks[first]))
@@ -197,10 +198,12 @@ void TrustStrip::paintNames(QPainter& p) const {
                              : part == Part::arms ? tr("arms")
                              : part == Part::legs ? tr("legs")
                                                   : q(spoken(m_landmarks[first]));
-        if (high >= kFewestForAName) {
+        const double top = std::min(y + high / 2 - kNameHeight / 2, height() - kNameHeight);
+        if (top >= free) { // else the rows are too few and too low for a name between the others
             QColor plate = t.panel;
             plate.setAlpha(215);
-            const QRectF room(0, y + high / 2 - 7, QFontMetricsF(p.font()).horizontalAdvance(name) + 6, 14);
+            free = top + kNameHeight;
+            const QRectF room(0, top, QFontMetricsF(p.font()).horizontalAdvance(name) + 6, kNameHeight);
             p.fillRect(room, plate);
             p.setPen(t.text);
             p.drawText(room, Qt::AlignCenter, name);

@@ -71,6 +71,79 @@ QListWidget* checkList(ItemForm& form, const QString& label, std::function<Optio
     return list;
 }
 
+// Rows of a measure, one of its two sides and a number: one each, as many as there are, and an empty one.
+template <typename Row> struct MeasureRows {
+    const char* object;         ///< the box's name
+    QString label, side, value; ///< for screens and undo; what the two fields of a row are called
+    QStringList sides{};        ///< words of Deviance
+    Row fresh{};                ///< of the empty row
+    Deviance Row::*direction = nullptr;
+    double Row::*number = nullptr;
+    std::function<bool(const BlueprintMeasure&)> offered{};
+    std::function<void(QDoubleSpinBox&, const Row&)> dress{}; ///< range and steps of the number
+};
+
+template <typename Row, typename List> void measureRows(ItemForm* f, const MeasureRows<Row>& how, List list) {
+    auto* rows = new QVBoxLayout;
+    rows->setSpacing(3);
+    auto* box = new QWidget;
+    box->setObjectName(how.object);
+    box->setLayout(rows);
+    f->layoutForm()->addRow(how.label, box);
+    f->onFill([f, rows, how, list] {
+        clearLayout(rows);
+        const std::vector<Row>& there = list(f->document().value(), f->index());
+        Options measures = {{"", Workshop::tr("(one more measure)")}};
+        for (const auto& m : f->document().value().measures)
+            if (how.offered(m))
+                measures.emplace_back(m.definition.id, q(m.definition.name));
+        for (std::size_t k = 0; k <= there.size(); ++k) {
+            const Row one = k < there.size() ? there[k] : how.fresh;
+            auto* line = new QHBoxLayout;
+            auto* measure = ItemForm::box(Workshop::tr("Measure"));
+            ItemForm::fillChoice(measure, measures, one.measure);
+            auto* way = ItemForm::box(how.side);
+            way->addItems(how.sides);
+            way->setMinimumContentsLength(7);
+            way->setCurrentIndex(static_cast<int>(one.*how.direction));
+            auto* number = new QDoubleSpinBox;
+            number->setAccessibleName(how.value);
+            how.dress(*number, one);
+            number->setValue(one.*how.number);
+            line->addWidget(measure, 1);
+            line->addWidget(way);
+            line->addWidget(number);
+            rows->addLayout(line);
+            const auto edit = [f, k, how, list, measure, way, number] {
+                f->change(how.label, [&](Blueprint& b) {
+                    auto& all = list(b, f->index());
+                    Row changed = how.fresh;
+                    changed.measure = measure->currentData().toString().toStdString();
+                    changed.*how.direction = static_cast<Deviance>(way->currentIndex());
+                    changed.*how.number = number->value();
+                    if (changed.measure.empty()) {
+                        if (k < all.size())
+                            all.erase(all.begin() + static_cast<std::ptrdiff_t>(k));
+                        return;
+                    }
+                    if (all.size() <= k)
+                        all.resize(k + 1);
+                    all[k] = changed;
+                });
+            };
+            // Not at once: the row that is edited is made anew.
+            QObject::connect(measure, &QComboBox::activated, f, edit, Qt::QueuedConnection);
+            QObject::connect(way, &QComboBox::activated, f, edit, Qt::QueuedConnection);
+            QObject::connect(
+                number, &QDoubleSpinBox::editingFinished, f,
+                [number, before = one.*how.number, edit] {
+                    if (number->value() != before)
+                        edit();
+                },
+                Qt::QueuedConnection);
+        }
+    });
+}
 } // namespace
 
 ItemForm* Workshop::techniqueForm() {
@@ -323,64 +396,18 @@ ItemForm* Workshop::faultForm() {
     f->number(
         tr("How readily it changes"), 0.05, 1.0, 2, 0.05,
         [](auto& b, int i) -> auto& { return at(b.faults, i).trainability; });
-    // Indicators: one row each, as many as there are, and an empty one.
-    auto* rows = new QVBoxLayout;
-    rows->setSpacing(3);
-    auto* box = new QWidget;
-    box->setObjectName("indicators");
-    box->setLayout(rows);
-    f->layoutForm()->addRow(tr("Seen in"), box);
-    f->onFill([this, f, rows] {
-        clearLayout(rows);
-        const auto& fault = at(m_document->value().faults, f->index());
-        Options measures = {{"", tr("(one more measure)")}};
-        for (const auto& m : m_document->value().measures)
-            measures.emplace_back(m.definition.id, q(m.definition.name));
-        for (std::size_t k = 0; k <= fault.indicators.size(); ++k) {
-            const Indicator now =
-                k < fault.indicators.size() ? fault.indicators[k] : Indicator{"", Deviance::high, 0.9};
-            auto* line = new QHBoxLayout;
-            auto* measure = ItemForm::box(tr("Measure"));
-            ItemForm::fillChoice(measure, measures, now.measure);
-            auto* way = ItemForm::box(tr("Too low or too high"));
-            way->addItems({tr("too low"), tr("too high")});
-            way->setMinimumContentsLength(7);
-            way->setCurrentIndex(static_cast<int>(now.direction));
-            auto* weight = new QDoubleSpinBox;
-            weight->setAccessibleName(tr("Weight"));
-            weight->setRange(0.05, 1.0);
-            weight->setSingleStep(0.05);
-            weight->setValue(now.weight);
-            line->addWidget(measure, 1);
-            line->addWidget(way);
-            line->addWidget(weight);
-            rows->addLayout(line);
-            const auto edit = [f, k, measure, way, weight] {
-                f->change(QObject::tr("Seen in"), [&](Blueprint& b) {
-                    auto& list = at(b.faults, f->index()).indicators;
-                    const std::string id = measure->currentData().toString().toStdString();
-                    if (id.empty()) {
-                        if (k < list.size())
-                            list.erase(list.begin() + static_cast<std::ptrdiff_t>(k));
-                        return;
-                    }
-                    if (list.size() <= k)
-                        list.resize(k + 1);
-                    list[k] = {id, static_cast<Deviance>(way->currentIndex()), weight->value()};
-                });
-            };
-            // Not at once: the row that is edited is made anew.
-            connect(measure, &QComboBox::activated, f, edit, Qt::QueuedConnection);
-            connect(way, &QComboBox::activated, f, edit, Qt::QueuedConnection);
-            connect(
-                weight, &QDoubleSpinBox::editingFinished, f,
-                [weight, now, edit] {
-                    if (weight->value() != now.weight)
-                        edit();
-                },
-                Qt::QueuedConnection);
-        }
-    });
+    MeasureRows<Indicator> seen{"indicators", tr("Seen in"), tr("Too low or too high"), tr("Weight")};
+    seen.sides = QStringList{tr("too low"), tr("too high")};
+    seen.fresh = {"", Deviance::high, 0.9};
+    seen.direction = &Indicator::direction;
+    seen.number = &Indicator::weight;
+    seen.offered = [](const BlueprintMeasure&) { return true; };
+    seen.dress = [](QDoubleSpinBox& weight, const Indicator&) {
+        weight.setRange(0.05, 1.0);
+        weight.setSingleStep(0.05);
+    };
+    measureRows(
+        f, seen, [](auto& b, int i) -> auto& { return at(b.faults, i).indicators; });
     checkList(
         *f, tr("Drills"), [this] { return optionsOf(m_document->value().drills); },
         [](auto& b, int i) -> auto& { return at(b.faults, i).drills; });
@@ -420,68 +447,23 @@ ItemForm* Workshop::drillForm() {
     return f;
 }
 
-// A row a limit beyond which it is better declined, and an empty one.
+// A row a limit beyond which it is better declined.
 void Workshop::limitRows(ItemForm& form) {
-    auto* f = &form;
-    auto* rows = new QVBoxLayout;
-    rows->setSpacing(3);
-    auto* box = new QWidget;
-    box->setObjectName("declineLimits");
-    box->setLayout(rows);
-    f->layoutForm()->addRow(tr("Better declined when"), box);
-    f->onFill([this, f, rows] {
-        clearLayout(rows);
-        const auto& limits = at(m_document->value().situations, f->index()).decline;
-        Options measures = {{"", tr("(one more measure)")}};
-        for (const auto& m : m_document->value().measures)
-            if (!isAcrossReps(m.definition.kind) && m.definition.kind != MeasureKind::choice)
-                measures.emplace_back(m.definition.id, q(m.definition.name));
-        for (std::size_t k = 0; k <= limits.size(); ++k) {
-            const DeclineLimit now = k < limits.size() ? limits[k] : DeclineLimit{};
-            auto* line = new QHBoxLayout;
-            auto* measure = ItemForm::box(tr("Measure"));
-            ItemForm::fillChoice(measure, measures, now.measure);
-            auto* way = ItemForm::box(tr("Below or above"));
-            way->addItems({tr("below"), tr("above")});
-            way->setMinimumContentsLength(7);
-            way->setCurrentIndex(static_cast<int>(now.beyond));
-            auto* bound = new QDoubleSpinBox;
-            bound->setAccessibleName(tr("Limit"));
-            bound->setRange(-10000.0, 10000.0);
-            bound->setDecimals(3);
-            bound->setValue(now.bound);
-            if (const auto* m = m_document->value().measure(now.measure))
-                bound->setSuffix(" " + q(unitOf(m->definition)));
-            line->addWidget(measure, 1);
-            line->addWidget(way);
-            line->addWidget(bound);
-            rows->addLayout(line);
-            const auto edit = [f, k, measure, way, bound] {
-                f->change(QObject::tr("Better declined when"), [&](Blueprint& b) {
-                    auto& list = at(b.situations, f->index()).decline;
-                    const std::string id = measure->currentData().toString().toStdString();
-                    if (id.empty()) {
-                        if (k < list.size())
-                            list.erase(list.begin() + static_cast<std::ptrdiff_t>(k));
-                        return;
-                    }
-                    if (list.size() <= k)
-                        list.resize(k + 1);
-                    list[k] = {id, static_cast<Deviance>(way->currentIndex()), bound->value()};
-                });
-            };
-            // Not at once: the row that is edited is made anew.
-            connect(measure, &QComboBox::activated, f, edit, Qt::QueuedConnection);
-            connect(way, &QComboBox::activated, f, edit, Qt::QueuedConnection);
-            connect(
-                bound, &QDoubleSpinBox::editingFinished, f,
-                [bound, now, edit] {
-                    if (bound->value() != now.bound)
-                        edit();
-                },
-                Qt::QueuedConnection);
-        }
-    });
+    MeasureRows<DeclineLimit> limits{"declineLimits", tr("Better declined when"), tr("Below or above"), tr("Limit")};
+    limits.sides = QStringList{tr("below"), tr("above")};
+    limits.direction = &DeclineLimit::beyond;
+    limits.number = &DeclineLimit::bound;
+    limits.offered = [](const BlueprintMeasure& m) {
+        return !isAcrossReps(m.definition.kind) && m.definition.kind != MeasureKind::choice;
+    };
+    limits.dress = [this](QDoubleSpinBox& bound, const DeclineLimit& now) {
+        bound.setRange(-10000.0, 10000.0);
+        bound.setDecimals(3);
+        if (const auto* m = m_document->value().measure(now.measure))
+            bound.setSuffix(" " + q(unitOf(m->definition)));
+    };
+    measureRows(
+        &form, limits, [](auto& b, int i) -> auto& { return at(b.situations, i).decline; });
 }
 
 ItemForm* Workshop::namedForm(Part part) {

@@ -187,7 +187,7 @@ private slots:
         d.takes[take("athlete-before.mp4")].markedBy.clear(); // nobody in particular: as it was
         QCOMPARE(analyse(d, m_blueprint, m_today).trends.front().points.size(), before.trends.front().points.size());
     }
-    // The newest session seen by two cameras, of which one reads the hand two to three frames later; the first film is
+    // The newest session seen by two cameras, of which one reads the hand two frames later; the first film is
     // of the other camera. The difference is learnt from the reps that both filmed, each of which counts once.
     void anotherCamerasFilmIsBroughtToThisOne() {
         const auto before = analyse(m_demo, m_blueprint, m_today);
@@ -207,7 +207,7 @@ private slots:
                 twins.back().id = 9000 + id;
                 twins.back().take = twin;
                 for (const char* hand : {"arm_starts", "arm_straight"})
-                    twins.back().positions.at(hand).frame = twins.back().positions.at(hand).frame + 2 + rep.number % 2;
+                    twins.back().positions.at(hand).frame = twins.back().positions.at(hand).frame + 2;
             }
         for (const Rep& rep : twins)
             d.reps[rep.id] = rep;
@@ -222,7 +222,9 @@ private slots:
         QCOMPARE(t.measure, plain.measure);
         const auto known = t.cameras.corrected.at("stand");
         QCOMPARE(known.n, 5);
-        QVERIFY(known.u > 0.0 && std::abs(std::abs(known.more) * *d.takes[side].captureRate - 2.6) < 0.5);
+        // All five pairs agree to the frame: no surer than the readings are for all that.
+        QVERIFY(known.u * *d.takes[side].captureRate > 0.05);
+        QVERIFY(std::abs(std::abs(known.more) * *d.takes[side].captureRate - 2.0) < 1e-6);
         QCOMPARE(t.points.size(), plain.points.size());
         QCOMPARE(t.points.back().reps, plain.points.back().reps); // once each
         QVERIFY(std::abs(t.points.front().value - (plain.points.front().value - known.more)) < 1e-9);

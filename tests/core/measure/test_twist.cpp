@@ -14,14 +14,19 @@ namespace {
 
 constexpr double kDegree = std::numbers::pi / 180.0, kReach = 40.0, kLong = 100.0; // px
 
-MeasureDefinition twist() {
+MeasureDefinition of(MeasureKind kind, Aspect aspect, std::initializer_list<const char*> points) {
     MeasureDefinition d;
-    d.id = "twist";
-    d.kind = MeasureKind::twist;
-    d.aspect = Aspect::turned;
+    d.id = "measured";
+    d.kind = kind;
+    d.aspect = aspect;
     d.at = "here";
-    for (const char* p : {"left_elbow", "left_wrist", "left_thumb"})
+    for (const char* p : points)
         d.points.push_back(*pointFromText(p));
+    return d;
+}
+
+MeasureDefinition twist() {
+    auto d = of(MeasureKind::twist, Aspect::turned, {"left_elbow", "left_wrist", "left_thumb"});
     d.per = {d.points[0], d.points[1]};
     d.fullWidth = kReach / kLong;
     return d;
@@ -116,13 +121,7 @@ private slots:
         }
     }
     void betweenTwoOthers() {
-        MeasureDefinition d;
-        d.id = "amid";
-        d.kind = MeasureKind::amid;
-        d.aspect = Aspect::off;
-        d.at = "here";
-        for (const char* p : {"left_hip", "ball", "other_right_hip"})
-            d.points.push_back(*pointFromText(p));
+        auto d = of(MeasureKind::amid, Aspect::off, {"left_hip", "ball", "other_right_hip"});
         QVERIFY(problemOf(d).find("direction") != std::string::npos);
         d.direction = Direction::across;
         d.view = View::above;
