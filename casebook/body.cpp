@@ -1,9 +1,12 @@
 #include "casebook/body.h"
 
+#include "casebook/analysis.h"
 #include "core/statistics/numbers.h"
 #include "core/words/say.h"
 
 #include <algorithm>
+#include <iterator>
+#include <map>
 
 namespace riflesso {
 
@@ -55,6 +58,47 @@ std::string growthWords(const Athlete& athlete) {
                     "Grown %1 cm since %2: films from before show another body. Lengths in its own segments still "
                     "hold; metres and habits change."),
                 {figure(by, 0), isoDate(first->day)});
+}
+
+std::vector<SegmentLength> segmentLengths(const CaseData& data) {
+    constexpr std::size_t kFewest = 10; // frames
+    struct Ends {
+        const char *segment, *from, *to;
+    };
+    static constexpr Ends kSegments[] = {{"thigh", "hip", "knee"},
+                                         {"shank", "knee", "ankle"},
+                                         {"upper arm", "shoulder", "elbow"},
+                                         {"forearm", "elbow", "wrist"}};
+    std::map<std::pair<Day, std::size_t>, std::vector<double>> seen;
+    for (const auto& [id, take] : data.takes) {
+        const auto marks = data.marks.find(id);
+        const auto calibration = calibrationOf(take);
+        if (take.performer != Performer::athlete || marks == data.marks.end() || !calibration || !*calibration ||
+            !(*calibration)->metric())
+            continue;
+        for (std::size_t k = 0; k < std::size(kSegments); ++k)
+            for (const char* side : {"left_", "right_"}) {
+                const auto from = marks->second.find(std::string(side) + kSegments[k].from),
+                           to = marks->second.find(std::string(side) + kSegments[k].to);
+                if (from == marks->second.end() || to == marks->second.end())
+                    continue;
+                for (const auto& [frame, mark] : from->second)
+                    if (const auto other = to->second.find(frame);
+                        other != to->second.end() && mark.how != How::hidden && other->second.how != How::hidden)
+                        seen[{take.day, k}].push_back(((*calibration)->upright(mark.at.vector()) -
+                                                       (*calibration)->upright(other->second.at.vector()))
+                                                          .norm());
+            }
+    }
+    std::vector<SegmentLength> out;
+    for (auto& [which, lengths] : seen) {
+        if (lengths.size() < kFewest)
+            continue;
+        const auto at = lengths.begin() + static_cast<std::ptrdiff_t>(lengths.size() * 95 / 100);
+        std::nth_element(lengths.begin(), at, lengths.end());
+        out.push_back({which.first, kSegments[which.second].segment, *at, static_cast<int>(lengths.size())});
+    }
+    return out;
 }
 
 void setStature(Athlete& athlete, Day day, double stature) {

@@ -1,5 +1,7 @@
 #include "casebook/card.h"
 
+#include "casebook/body.h"
+
 #include <algorithm>
 #include <set>
 
@@ -102,6 +104,8 @@ CardDetail detailOf(const CaseData& data, const Blueprint& blueprint, const Anal
         if (d.judged)
             out.measures.push_back({d.measure, d.value.mean, d.value.u, d.band.lo, d.band.hi});
     out.focus = a.judgement.focus;
+    for (const auto& fault : out.focus)
+        out.reached.emplace_back(fault, stageReached(blueprint, fault, a.gates));
     for (const auto& block : a.plan.blocks) {
         if (block.day < today || block.day >= today + std::chrono::days(7) || block.state != BlockState::planned)
             continue;
@@ -112,6 +116,8 @@ CardDetail detailOf(const CaseData& data, const Blueprint& blueprint, const Anal
         it->second += block.minutes;
     }
     out.injuries = data.brief.injuries;
+    for (const auto& s : segmentLengths(data))
+        out.segments.push_back({isoDate(s.day), s.segment, s.metres});
     for (const auto& day : data.brief.competitions)
         if (day >= today && (out.competition.empty() || isoDate(day) < out.competition))
             out.competition = isoDate(day);

@@ -1,5 +1,7 @@
 #include "casebook/planner.h"
 
+#include "core/words/say.h"
+
 #include <algorithm>
 #include <cctype>
 #include <set>
@@ -71,6 +73,26 @@ void takeOverCalendar(Brief& brief, const std::vector<CalendarEvent>& events, co
         }
     }
     std::sort(brief.competitions.begin(), brief.competitions.end());
+}
+
+std::string whyWords(const Blueprint& blueprint, const PlannedBlock& block) {
+    // What the program itself noted is kept in English, and said in the reader's language.
+    const auto after = [&](std::string_view beginning) {
+        return block.why.starts_with(beginning) ? std::optional(block.why.substr(beginning.size())) : std::nullopt;
+    };
+    std::string why = block.why;
+    if (const auto from = after("moved from ")) {
+        const auto day = dayFromIso(*from);
+        why = fill(say("plan", "moved from %1"), {day ? dayWords(*day) : *from});
+    } else if (const auto drill = after("instead of ")) {
+        const Drill* d = blueprint.drill(*drill);
+        why = fill(say("plan", "instead of %1"), {d ? d->name : *drill});
+    } else if (block.why == "laid by hand") {
+        why = say("plan", "laid by hand");
+    }
+    return block.by.empty() ? why
+           : why.empty()    ? fill(say("plan", "by %1"), {block.by})
+                            : fill(say("plan", "%1 (%2)"), {why, block.by});
 }
 
 Adherence adherenceOf(const CaseData& data, Day today, int days) {

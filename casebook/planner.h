@@ -21,6 +21,10 @@ PlanInput planInputOf(const CaseData& data, const Blueprint& blueprint, const An
 /// day once.
 void takeOverCalendar(Brief& brief, const std::vector<CalendarEvent>& events, const std::string& competition);
 
+/// Why a block was changed by hand, and by whom, in the reader's language: "moved from Mon 4 Jan (Anna)". Empty when it
+/// was not, or nobody said.
+std::string whyWords(const Blueprint& blueprint, const PlannedBlock& block);
+
 /// The kept blocks that are not over: planned ones of days gone by are missed.
 std::vector<PlannedBlock> standingPlan(const CaseData& data);
 /// Of the last \p days days: done, and planned but not done.

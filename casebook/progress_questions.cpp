@@ -1,5 +1,8 @@
 #include "casebook/progress_questions.h"
 
+#include "core/technique/texts.h"
+#include "core/words/say.h"
+
 #include "casebook/sets.h"
 
 #include <algorithm>
@@ -9,20 +12,23 @@
 
 namespace riflesso {
 
-std::vector<TimedRep> timedReps(const CaseData& data, const Blueprint& blueprint, const Analysis& analysis,
-                                const std::string& measure) {
-    struct Measured {
-        const Rep* rep;
-        const MeasureValue* value;
-        const Take* take;
-    };
+namespace {
+
+struct Measured {
+    const Rep* rep;
+    const MeasureValue* value;
+    const Take* take;
+};
+
+// The athlete's reps in which a measure could be taken, by day and number.
+std::vector<Measured> measuredReps(const CaseData& data, const Analysis& analysis, const std::string& measure) {
     std::vector<Measured> seen;
     for (const auto& [id, measured] : analysis.measured) {
         const auto rep = data.reps.find(id);
         if (rep == data.reps.end())
             continue;
         const Take& take = data.takes.at(rep->second.take);
-        if (take.performer != Performer::athlete || !take.captureRate)
+        if (take.performer != Performer::athlete)
             continue;
         for (const auto& v : measured.values)
             if (v.measure == measure && !v.refused)
@@ -31,6 +37,23 @@ std::vector<TimedRep> timedReps(const CaseData& data, const Blueprint& blueprint
     std::sort(seen.begin(), seen.end(), [](const Measured& a, const Measured& b) {
         return std::tuple(a.take->day, a.take->id, a.rep->number) < std::tuple(b.take->day, b.take->id, b.rep->number);
     });
+    return seen;
+}
+
+} // namespace
+
+std::vector<TimedRep> statedReps(const CaseData& data, const Analysis& analysis, const std::string& measure) {
+    std::vector<TimedRep> out;
+    for (const auto& s : measuredReps(data, analysis, measure))
+        if (s.rep->effort)
+            out.push_back({std::to_string(s.rep->id), 0.0, 0.0, s.value->value, s.value->u, s.rep->effort});
+    return out;
+}
+
+std::vector<TimedRep> timedReps(const CaseData& data, const Blueprint& blueprint, const Analysis& analysis,
+                                const std::string& measure) {
+    auto seen = measuredReps(data, analysis, measure);
+    std::erase_if(seen, [](const Measured& s) { return !s.take->captureRate; });
     const PositionId *first = nullptr, *last = nullptr;
     for (const auto& p : blueprint.positions)
         if (std::all_of(seen.begin(), seen.end(), [&](const Measured& s) { return s.rep->positions.contains(p.id); })) {
@@ -46,7 +69,7 @@ std::vector<TimedRep> timedReps(const CaseData& data, const Blueprint& blueprint
         const double duration = time.real(b).value - time.real(a).value;
         if (duration > 0.0)
             out.push_back({std::to_string(s.rep->id), duration, std::hypot(time.instantError(a), time.instantError(b)),
-                           s.value->value, s.value->u});
+                           s.value->value, s.value->u, s.rep->effort});
     }
     return out;
 }
@@ -123,6 +146,100 @@ CueTrial cueTrial(const CaseData& data, const Blueprint& blueprint) {
     for (const auto& [which, counts] : days)
         best.days[which.first].push_back({which.second, counts.first, counts.second});
     return best;
+}
+
+std::string cueName(const std::string& cue) {
+    return cue == kPictureCue ? say("progress", "the picture") : cue;
+}
+
+std::vector<PractisedWeek> practisedWeeks(const CaseData& data, const Blueprint& blueprint, Day today,
+                                          std::size_t most) {
+    using std::chrono::days;
+    const auto mondayOf = [](Day day) { return day - (std::chrono::weekday(day) - std::chrono::Monday); };
+    std::map<Day, PractisedWeek> weeks;
+    const auto week = [&](Day day) -> PractisedWeek& {
+        PractisedWeek& w = weeks[mondayOf(day)];
+        w.monday = mondayOf(day);
+        return w;
+    };
+    std::map<std::pair<Day, std::string>, double> ticked; // minutes of done blocks, by day and drill
+    for (const auto& [id, b] : data.planned) {
+        if (b.state == BlockState::dropped)
+            continue;
+        week(b.day).planned += b.minutes;
+        if (b.state == BlockState::done)
+            ticked[{b.day, b.drill}] += b.minutes;
+    }
+    for (const auto& [which, minutes] : ticked)
+        week(which.first).done += minutes;
+    for (const auto& [id, b] : data.blocks) {
+        if (!b.film.empty() || b.day > today)
+            continue;
+        PractisedWeek& w = week(b.day);
+        for (const auto& r : b.reps)
+            w.good += r.good();
+        w.reps[b.stage] += static_cast<int>(b.reps.size());
+        const Drill* drill = blueprint.drill(b.drill);
+        if (b.own) {
+            w.alone += b.own->minutes;
+            w.done += b.own->minutes;
+        } else if (drill && !ticked.contains({b.day, b.drill})) {
+            w.done += drill->dose.minutes * static_cast<double>(b.reps.size()) /
+                      std::max(1, drill->dose.sets * drill->dose.reps);
+        }
+    }
+    std::vector<PractisedWeek> out;
+    if (weeks.empty())
+        return out;
+    const Day last = std::min(weeks.rbegin()->first, mondayOf(today) + days(7));
+    for (Day monday = std::min(weeks.begin()->first, last); monday <= last; monday += days(7))
+        out.push_back(week(monday));
+    if (out.size() > most)
+        out.erase(out.begin(), out.end() - static_cast<std::ptrdiff_t>(most));
+    return out;
+}
+
+std::optional<TakeDrift> driftOverTake(const CaseData& data, const Analysis& analysis, const std::string& measure) {
+    constexpr std::size_t kFewest = 6;                                                       // reps
+    std::map<std::pair<Day, Id>, std::pair<std::vector<double>, std::vector<double>>> takes; // times, s, and values
+    for (const auto& r : repsBehind(data, analysis, measure)) {
+        const Take& take = data.takes.at(data.reps.at(r.rep).take);
+        if (!take.captureRate)
+            continue;
+        auto& [times, values] = takes[{take.day, take.id}];
+        times.push_back(timebaseOf(take).real(r.frame).value);
+        values.push_back(r.value);
+    }
+    for (auto it = takes.rbegin(); it != takes.rend(); ++it) {
+        const auto& [times, values] = it->second;
+        if (times.size() < kFewest)
+            continue;
+        const auto drift = driftOf(times, values);
+        if (!drift)
+            continue;
+        const auto [first, last] = std::minmax_element(times.begin(), times.end());
+        return TakeDrift{it->first.second, (*last - *first) / 60.0, static_cast<int>(times.size()), *drift};
+    }
+    return std::nullopt;
+}
+
+std::vector<CueReps> repsByVariation(const CaseData& data, const Blueprint& blueprint, const Drill& drill) {
+    std::vector<CueReps> out;
+    for (const auto& v : drill.variations)
+        out.push_back({v, 0, 0});
+    for (const auto& [id, block] : data.blocks)
+        if (block.film.empty() && block.drill == drill.id)
+            for (const auto& r : block.reps) {
+                if (r.variation.empty())
+                    continue;
+                auto of = std::find_if(out.begin(), out.end(),
+                                       [&](const CueReps& c) { return saysTheSame(blueprint, c.cue, r.variation); });
+                if (of == out.end())
+                    of = out.insert(of, {r.variation, 0, 0});
+                ++(r.good() ? of->good : of->bad);
+            }
+    std::erase_if(out, [](const CueReps& c) { return c.good + c.bad == 0; });
+    return out;
 }
 
 void giveGuesses(Brief& brief, std::vector<Guess> given) {

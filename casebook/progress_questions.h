@@ -4,6 +4,7 @@
 /// reps are behind a number.
 
 #include "casebook/analysis.h"
+#include "core/measure/kinds/derived.h"
 #include "core/progress/cues.h"
 #include "core/progress/speed.h"
 
@@ -17,6 +18,10 @@ namespace riflesso {
 /// first to its last key position of those that all of them have; a rep of a cyclic technique from cycle to cycle.
 std::vector<TimedRep> timedReps(const CaseData& data, const Blueprint& blueprint, const Analysis& analysis,
                                 const std::string& measure);
+
+/// The athlete's measured reps whose effort was stated, by day and number; at whatever frame rate. Durations are left
+/// 0.
+std::vector<TimedRep> statedReps(const CaseData& data, const Analysis& analysis, const std::string& measure);
 
 /// A rep of the athlete's that stands behind a point of a chart.
 struct RepBehind {
@@ -40,6 +45,11 @@ void giveGuesses(Brief& brief, std::vector<Guess> given);
 /// with films, at most three weeks away; those without such a day are left out.
 std::vector<DatedPerception> feltOverTime(const CaseData& data, const Analysis& analysis, const std::string& measure);
 
+/// A cue that is no words but a look at the drill's picture, as a block holds it.
+inline constexpr std::string_view kPictureCue = "[picture]";
+/// As it is read: its words, or "the picture".
+std::string cueName(const std::string& cue);
+
 /// Practised reps by cue, of the drill and stage with the most cues and, of those, the most reps.
 struct CueTrial {
     std::string drill;
@@ -53,5 +63,34 @@ struct CueTrial {
 };
 /// Empty drill = nothing is practised yet. A block without a cue of its own was done with the drill's.
 CueTrial cueTrial(const CaseData& data, const Blueprint& blueprint);
+
+/// What was practised in a week against what was planned for it.
+struct PractisedWeek {
+    Day monday{};
+    double planned = 0.0; ///< minutes, whatever became of them; those dropped left out
+    double done = 0.0;    ///< minutes: of planned blocks that were done, else as long as the drill's dose takes for as
+                          ///< many reps; days alone as they were told
+    double alone = 0.0;   ///< of that, told as alone
+    std::map<Stage, int> reps{}; ///< by stage
+    int good = 0;                ///< of all reps
+};
+/// From the first week with anything in it to the one after \p today, none left out; at most the last \p most.
+std::vector<PractisedWeek> practisedWeeks(const CaseData& data, const Blueprint& blueprint, Day today,
+                                          std::size_t most = 26);
+
+/// The drift of a measure over the minutes of the newest take with six measured reps or more.
+struct TakeDrift {
+    Id take = 0;
+    double minutes = 0.0; ///< from the first rep's frame to the last one's
+    int reps = 0;
+    Drift drift; ///< over that time, in the measure's unit
+    [[nodiscard]] bool sure() const { return drift.interval.lo > 0.0 || drift.interval.hi < 0.0; }
+};
+/// Null when no take has as many, or their capture rate is not known.
+std::optional<TakeDrift> driftOverTake(const CaseData& data, const Analysis& analysis, const std::string& measure);
+
+/// Practised reps of a drill by the way they were fed or done, in the order of the drill's own variations, others
+/// after them, whatever language they were told in; reps whose way nobody told are left out.
+std::vector<CueReps> repsByVariation(const CaseData& data, const Blueprint& blueprint, const Drill& drill);
 
 } // namespace riflesso

@@ -117,13 +117,15 @@ std::vector<SetValue> setValues(const CaseData& data, const std::map<Id, Measure
 }
 
 std::vector<StageCount> insideByStage(const CaseData& data, const std::map<Id, MeasuredRep>& measured,
-                                      const std::string& measure, const Band& band) {
+                                      const std::string& measure, const Band& band, std::optional<Day> from,
+                                      std::optional<Day> before) {
     std::vector<StageCount> out;
     for (const auto name : kStageNames)
         out.push_back({std::string(name), 0, 0});
     for (const auto& [id, m] : measured) {
         const Rep& rep = data.reps.at(id);
-        if (data.takes.at(rep.take).performer != Performer::athlete)
+        const Take& take = data.takes.at(rep.take);
+        if (take.performer != Performer::athlete || (from && take.day < *from) || (before && take.day >= *before))
             continue;
         for (const auto& v : m.values)
             if (v.measure == measure && !v.refused) {

@@ -58,8 +58,10 @@ std::vector<PlayerTally> tallyByPlayer(const CaseData& data);
 /// The rep's own stage, else its take's.
 Stage stageOf(const CaseData& data, const Rep& rep);
 
-/// By stage in ladder order: how many of the athlete's reps have this measure inside the band.
+/// By stage in ladder order: how many of the athlete's reps have this measure inside the band; only those of films from
+/// a day on, or before one, when it is given.
 std::vector<StageCount> insideByStage(const CaseData& data, const std::map<Id, MeasuredRep>& measured,
-                                      const std::string& measure, const Band& band);
+                                      const std::string& measure, const Band& band, std::optional<Day> from = {},
+                                      std::optional<Day> before = {});
 
 } // namespace riflesso

@@ -77,6 +77,14 @@ std::span<const char* const> knownWords() {
         QT_TRANSLATE_NOOP("word", "halting"),
         QT_TRANSLATE_NOOP("word", "low jump"),
         QT_TRANSLATE_NOOP("word", "rate fades"),
+        // orders in which reps are fed
+        QT_TRANSLATE_NOOP("word", "always so"),
+        QT_TRANSLATE_NOOP("word", "in turn"),
+        QT_TRANSLATE_NOOP("word", "mixed"),
+        // segments of the body
+        QT_TRANSLATE_NOOP("word", "shank"),
+        QT_TRANSLATE_NOOP("word", "upper arm"),
+        QT_TRANSLATE_NOOP("word", "forearm"),
         // rules of the plan
         QT_TRANSLATE_NOOP("word", "rest day"),
         QT_TRANSLATE_NOOP("word", "minutes"),
@@ -88,6 +96,7 @@ std::span<const char* const> knownWords() {
         QT_TRANSLATE_NOOP("word", "load"),
         QT_TRANSLATE_NOOP("word", "partner"),
         QT_TRANSLATE_NOOP("word", "equipment"),
+        QT_TRANSLATE_NOOP("word", "variations"),
         QT_TRANSLATE_NOOP("word", "focus"),
         QT_TRANSLATE_NOOP("word", "twice"),
         QT_TRANSLATE_NOOP("word", "ban"),

@@ -163,7 +163,7 @@ struct CaseArguments {
     std::string day;                          ///< of plan move: where to
     bool homeOnly = false;                    ///< of plan ics
     bool firstOnly = false, restOnly = false; ///< of demo
-    std::string drill, verdicts;              ///< of practice log
+    std::string drill, verdicts, variation;   ///< of practice log
     std::string measure;                      ///< of progress; empty = those of the focus
 };
 Status demo(const CaseArguments& a);

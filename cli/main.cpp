@@ -388,6 +388,7 @@ int main(int argc, char** argv) {
     plan->add_option("--regime", c.regime, "rebuild, often, keep or competition")
         ->check(CLI::IsMember({"rebuild", "often", "keep", "competition"}));
     plan->add_option("--reason", c.reason, "why, of a change by hand");
+    plan->add_option("--by", c.name, "who makes it");
     plan->add_flag("--keep", c.keep, "keep it: from then on it stands and changes as little as possible");
     plan->add_flag("--json", c.json, "as JSON");
     plan->require_subcommand(0, 1);
@@ -431,6 +432,7 @@ int main(int argc, char** argv) {
     log->add_option("--drill", c.drill, "the drill's id")->required();
     log->add_option("--reps", c.verdicts, "G for good, B for bad, as GGBGG")->required();
     log->add_option("--reason", c.reason, "what was wrong with the bad ones");
+    log->add_option("--variation", c.variation, "the way they were fed or done: one for all, or one a rep with commas");
     log->add_option("--today", c.today, "the day (2026-11-23)");
     log->callback([&] { chosen = [&] { return cli::logPractice(c); }; });
     auto* list = practice->add_subcommand("list", "What was practised");

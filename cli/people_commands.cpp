@@ -337,7 +337,12 @@ Status eye(const PeopleArguments& a) {
                         {"threshold", rounded(s.threshold(), 5)},
                         {"interval95", {rounded(s.interval().lo, 5), rounded(s.interval().hi, 5)}},
                         {"false_alarms", rounded(s.falseAlarms())},
-                        {"blind", s.blind()}});
+                        {"blind", s.blind()},
+                        {"size_bias", nullptr}});
+        if (const auto bias = sizeBias(s.history()))
+            list.back()["size_bias"] = {{"ratio", rounded(bias->ratio)},
+                                        {"interval95", {rounded(bias->interval.lo), rounded(bias->interval.hi)}},
+                                        {"looks", bias->looks}};
         if (!a.json)
             std::printf(
                 "%s, %s: %s\n", technique.c_str(), fault.c_str(),

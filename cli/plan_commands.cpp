@@ -4,6 +4,7 @@
 
 #include "casebook/casebook.h"
 #include "casebook/planner.h"
+#include "casebook/trends.h"
 #include "core/statistics/numbers.h"
 #include "files/write_file.h"
 #include "handover/progress_words.h"
@@ -13,6 +14,7 @@
 #include <algorithm>
 #include <cstdio>
 #include <ctime>
+#include <sstream>
 
 namespace riflesso::cli {
 namespace {
@@ -31,6 +33,8 @@ json blockJson(const PlannedBlock& b) {
             {"locked", b.locked},
             {"forecast", b.forecast},
             {"accepted", b.accepted},
+            {"why", b.why},
+            {"by", b.by},
             {"rules", b.rules}};
 }
 
@@ -138,7 +142,7 @@ Status planBlock(const CaseArguments& a) {
         const auto day = dayFromIso(a.day);
         if (!day)
             return Error{"a day is a date like 2026-12-04, not \"" + a.day + "\"", {}, "nothing was changed", {}};
-        b.why = "moved from " + dayWords(b.day);
+        b.why = "moved from " + isoDate(b.day);
         b.day = *day;
         b.state = BlockState::moved;
         b.locked = true;
@@ -150,6 +154,7 @@ Status planBlock(const CaseArguments& a) {
         b.state = BlockState::dropped;
     }
     b.why = a.reason.empty() ? b.why : a.reason;
+    b.by = a.name;
     if (auto s = saved(**book, [&](Casebook& k) { return k.setPlanned(b, "change the plan") != 0; }); !s)
         return s;
     const auto in = inputOf(**book, a);
@@ -201,6 +206,18 @@ Status planBusy(const CaseArguments& a) {
     return Done{};
 }
 
+// "high, low" as "high" and "low".
+static std::vector<std::string> partsOf(const std::string& text) {
+    std::vector<std::string> out;
+    std::istringstream in(text);
+    for (std::string part; std::getline(in, part, ',');) {
+        const auto first = part.find_first_not_of(' ');
+        if (first != std::string::npos)
+            out.push_back(part.substr(first, part.find_last_not_of(' ') - first + 1));
+    }
+    return out;
+}
+
 Status logPractice(const CaseArguments& a) {
     const auto book = openCase(a);
     if (!book)
@@ -214,9 +231,18 @@ Status logPractice(const CaseArguments& a) {
     if (a.verdicts.empty() || a.verdicts.find_first_not_of("GBgb") != std::string::npos)
         return Error{
             "reps are G for good and B for bad, as GGBGG", "--reps", "nothing was logged", {}, ErrorKind::wrongUse};
+    const auto ways = partsOf(a.variation);
+    if (ways.size() > 1 && ways.size() != a.verdicts.size())
+        return Error{"there are " + std::to_string(a.verdicts.size()) + " reps and " + std::to_string(ways.size()) +
+                         " variations",
+                     "--variation",
+                     "nothing was logged",
+                     {},
+                     ErrorKind::wrongUse};
     Block block{0, *today, drill->id, drill->stage, {}, {}, {}};
     for (const char c : a.verdicts) {
         PractisedRep rep;
+        rep.variation = ways.empty() ? std::string() : ways[std::min(block.reps.size(), ways.size() - 1)];
         rep.coach = c == 'G' || c == 'g';
         if (!*rep.coach)
             rep.reason = a.reason;
@@ -246,11 +272,17 @@ Status listPractice(const CaseArguments& a) {
             verdicts += r.good() ? 'G' : 'B';
             good += r.good();
         }
+        json variations = json::array(); // one a rep, or none at all
+        for (const auto& r : b->reps)
+            variations.push_back(r.variation);
+        if (std::all_of(b->reps.begin(), b->reps.end(), [](const auto& r) { return r.variation.empty(); }))
+            variations.clear();
         list.push_back({{"id", b->id},
                         {"day", isoDate(b->day)},
                         {"drill", b->drill},
                         {"stage", kStageNames[static_cast<std::size_t>(b->stage)]},
                         {"reps", verdicts},
+                        {"variations", variations},
                         {"note", b->note}});
         if (!a.json)
             std::printf("%s  %-24s %d of %zu good  %s\n", isoDate(b->day).c_str(), b->drill.c_str(), good,
@@ -270,10 +302,20 @@ Status progress(const CaseArguments& a) {
     const Blueprint& blueprint = (*book)->blueprint();
     const auto today = todayOf(a);
     json list = json::array();
-    for (const auto& t : result.trends) {
-        if (!a.measure.empty() && t.measure != a.measure)
-            continue;
-        json points = json::array(), stages = json::array();
+    std::vector<FocusTrend> trends = result.trends;
+    if (!a.measure.empty()) {
+        if (!blueprint.measure(a.measure))
+            return Error{
+                "the blueprint has no measure \"" + a.measure + "\"", "--measure", {}, {}, ErrorKind::wrongUse};
+        std::erase_if(trends, [&](const FocusTrend& t) { return t.measure != a.measure; });
+        const auto followed = followedMeasures(blueprint, result);
+        if (trends.empty() && std::find(followed.begin(), followed.end(), a.measure) == followed.end())
+            return Error{"\"" + a.measure + "\" has no band, or no value in any rep yet", "--measure", {}, {}};
+        if (trends.empty()) // nobody works on it: it has its dates all the same
+            trends.push_back(trendOf(data, blueprint, result, {}, a.measure));
+    }
+    for (const auto& t : trends) {
+        json points = json::array();
         for (const auto& p : t.points)
             points.push_back({{"day", isoDate(p.day)},
                               {"stage", kStageNames[static_cast<std::size_t>(p.stage)]},
@@ -282,11 +324,15 @@ Status progress(const CaseArguments& a) {
                               {"reps", p.reps}});
         const History h = historyOf(t);
         const auto broken = breakOf(data, result, t);
-        for (const auto& s : broken.stages)
-            stages.push_back({{"stage", s.stage}, {"n", s.n}, {"inside", s.inside}, {"isotonic", s.smoothed}});
+        const auto stageRows = [](const BreakPoint& at) {
+            json rows = json::array();
+            for (const auto& s : at.stages)
+                rows.push_back({{"stage", s.stage}, {"n", s.n}, {"inside", s.inside}, {"isotonic", s.smoothed}});
+            return rows;
+        };
         std::string words = movedWords(blueprint, t);
-        for (const auto& more : {sourceWords(blueprint, t), againstBestWords(blueprint, t),
-                                 keptWords(data, blueprint, t), transferredWords(t)})
+        for (const auto& more : {againstLastWords(blueprint, t), againstBestWords(blueprint, t),
+                                 sourceWords(blueprint, t), keptWords(data, blueprint, t), transferredWords(t)})
             words += more.empty() ? "" : " " + more;
         const std::string goal = goalWords(blueprint, data.brief.aim, t);
         json one = {{"fault", t.fault},
@@ -297,13 +343,21 @@ Status progress(const CaseArguments& a) {
                     {"day", h.kind == HistoryKind::step ? json(isoDate(*h.day)) : json(nullptr)},
                     {"words", words},
                     {"goal", goal},
-                    {"stages", stages},
+                    {"stages", stageRows(broken.now)},
+                    {"stages_before", stageRows(broken.then)},
+                    {"now_since", broken.since ? json(isoDate(*broken.since)) : json(nullptr)},
                     {"breaks", broken.words}};
         const auto speed = whereItFallsApart(timedReps(data, blueprint, result, t.measure), t.band);
         const std::string fast = speedWords(blueprint, t.measure, speed);
         one["speed"] = {{"words", fast}, {"reps", speed.points.size()}};
         if (speed.leaves)
             one["speed"]["leaves_percent"] = rounded(speed.leaves->x);
+        if (const auto stated = statedReps(data, result, t.measure); !stated.empty()) {
+            const auto effort = whereItFallsApart(stated, t.band, SpeedBy::effort);
+            one["effort"] = {{"words", speedWords(blueprint, t.measure, effort)}, {"reps", effort.points.size()}};
+            if (effort.leaves)
+                one["effort"]["leaves_percent"] = rounded(effort.leaves->x);
+        }
         if (t.change) {
             one["change"] = t.change->change;
             one["mdc95"] = t.change->mdc;
@@ -315,17 +369,20 @@ Status progress(const CaseArguments& a) {
     const auto trial = cueTrial(data, blueprint);
     const auto cues = compareCues(trial.cues);
     const std::string cueSentence = cueWords(blueprint, trial, cues);
+    const std::string ways = variationWords(data, blueprint);
     const std::string feeling = feelingWords(data, blueprint, result), practised = practisedWords(data, *today);
     if (!a.json) {
         std::printf("%s\n%s\n%s\n", feeling.c_str(), cueSentence.c_str(), practised.c_str());
+        if (!ways.empty())
+            std::printf("%s\n", ways.c_str());
         return Done{};
     }
     json standings = json::array();
     for (const auto& c : cues)
         standings.push_back(
             {{"cue", c.cue}, {"good", c.good}, {"n", c.n}, {"p_best", rounded(c.pBest)}, {"more", c.more}});
-    json out = {{"measures", list},         {"feeling", feeling},     {"cues", standings},
-                {"cue_words", cueSentence}, {"practised", practised}, {"agreement", nullptr}};
+    json out = {{"measures", list},        {"feeling", feeling},     {"cues", standings},   {"cue_words", cueSentence},
+                {"variation_words", ways}, {"practised", practised}, {"agreement", nullptr}};
     if (const auto agreement = verdictsAgree(data))
         out["agreement"] = {{"kappa", agreement->kappa},
                             {"u", agreement->u},

@@ -78,6 +78,10 @@ Brief briefOf(const JsonReader& j, Day today) {
     b.thinks = j["thinks"].text();
     b.told = j["told"].text();
     b.injuries = j["injuries"].text();
+    for (const auto& n : a.itemsOr("body"))
+        b.athlete.body.push_back({n["part"].text(), n["words"].text(), today - days(n["days_ago"].integer()), false});
+    for (const auto& g : a.itemsOr("growth"))
+        b.athlete.growth.push_back({today - days(g["days_ago"].integer()), g["stature_cm"].number()});
     const auto minutes = j["minutes"].items();
     for (std::size_t i = 0; i < 7; ++i)
         b.minutes[i] = minutes.at(i).integer();
@@ -207,10 +211,13 @@ std::optional<Error> addFilm(const JsonReader& f, const FilmRecipe& recipe, cons
                 for (const auto& [checkpoint, verdict] : seen["verdicts"].fields())
                     of[checkpoint] = {verdict.word<SeenVerdict>(kSeenVerdictNames), *rep->after->first, {}, {}};
             }
-    if (const std::string set = f.textOr("set"); !set.empty())
-        for (std::size_t i = before; i < edits.size(); ++i)
-            if (auto* rep = std::get_if<RepEdit>(&edits[i]))
-                rep->after->set = set;
+    const std::string set = f.textOr("set");
+    for (std::size_t i = before; i < edits.size(); ++i)
+        if (auto* rep = std::get_if<RepEdit>(&edits[i])) {
+            rep->after->set = set;
+            if (f.has("effort"))
+                rep->after->effort = f["effort"].number();
+        }
     return std::nullopt;
 }
 
@@ -225,9 +232,28 @@ void addWork(const JsonReader& person, const Blueprint& blueprint, Library& libr
                 p.textOr("cue")};
         // Two letters a rep: the athlete's verdict, then the coach's.
         const std::string verdicts = p["verdicts"].text();
-        for (std::size_t i = 0; i + 1 < verdicts.size(); i += 3)
+        const auto ways = p.itemsOr("variations"); // fed in turn
+        for (std::size_t i = 0; i + 1 < verdicts.size(); i += 3) {
             b.reps.push_back({verdicts[i] == 'g', verdicts[i + 1] == 'g', {}});
+            if (!ways.empty())
+                b.reps.back().variation = ways[i / 3 % ways.size()].text();
+        }
         edits.push_back(BlockEdit{b.id, std::nullopt, b});
+    }
+    // What had been planned until today, and what became of it.
+    for (const auto& p : person.itemsOr("planned")) {
+        const Drill* drill = blueprint.drill(p["drill"].text());
+        if (!drill)
+            p.fail("no such drill");
+        PlannedBlock b;
+        b.id = library.freshId();
+        b.day = today - days(p["days_ago"].integer());
+        b.fault = p["fault"].text();
+        b.drill = drill->id;
+        b.stage = drill->stage;
+        b.minutes = p["minutes"].number();
+        b.state = p.truthOr("done", false) ? BlockState::done : BlockState::missed;
+        edits.push_back(PlanEdit{b.id, std::nullopt, b});
     }
     if (!person.has("decisions"))
         return;

@@ -120,7 +120,7 @@ PaperContent techniqueGuide(const Blueprint& b, const std::map<PositionId, QImag
                 h += QString("<tr><td width=\"26%\"><b>%1</b><br><span class=quiet>%2, %3%4</span></td><td>%5 "
                              "<b>&ldquo;%6&rdquo;</b>%7</td></tr>")
                          .arg(escaped(d.name), escaped(word(kStageNames[stage])), escaped(doseWords(d.dose)),
-                              d.home ? says("report", ", also at home") : "", escaped(d.how), escaped(d.cue),
+                              d.home ? says("report", ", also at home") : "", escaped(howWords(d)), escaped(d.cue),
                               d.caution.empty() ? QString()
                                                 : says("report", "<br><span class=caution>Caution: ") +
                                                       escaped(d.caution) + "</span>");

@@ -10,6 +10,7 @@
 #include <algorithm>
 #include <cmath>
 #include <map>
+#include <numeric>
 
 namespace riflesso {
 
@@ -138,6 +139,19 @@ std::string transferredWords(const FocusTrend& trend) {
                            : fill(say("progress", "Inside the band %1; not yet %2."), {inside, not_yet});
 }
 
+std::string againstLastWords(const Blueprint& blueprint, const FocusTrend& trend) {
+    const auto points = comparable(trend);
+    if (points.size() < 3)
+        return {};
+    const TrendPoint& last = points[points.size() - 2];
+    const Change c = changeBetween(last, points.back(), trend.band);
+    return fill(
+        c.movement == Movement::withinError ? say("progress", "Since %1: %2, not more than chance.")
+                                            : say("progress", "Since %1: %2."),
+        {dayWords(last.day),
+         (c.change > 0 ? "+" : "") + numberWords(blueprint.measure(trend.measure)->definition, c.change, c.mdc / 2)});
+}
+
 std::string againstBestWords(const Blueprint& blueprint, const FocusTrend& trend) {
     const auto points = comparable(trend);
     if (points.size() < 3)
@@ -175,8 +189,33 @@ std::string goalWords(const Blueprint& blueprint, const std::optional<Goal>& aim
                    : fill(say("progress", "Goal %1: %2."), {numberWords(d, aim->to), state});
 }
 
-BreakPoint breakOf(const CaseData& data, const Analysis& analysis, const FocusTrend& trend) {
-    return whereItBreaks(insideByStage(data, analysis.measured, trend.measure, trend.band));
+ThenAndNow breakOf(const CaseData& data, const Analysis& analysis, const FocusTrend& trend) {
+    constexpr std::chrono::days kNow{28};
+    ThenAndNow out;
+    const auto counted = [&](std::optional<Day> from, std::optional<Day> before) {
+        return whereItBreaks(insideByStage(data, analysis.measured, trend.measure, trend.band, from, before));
+    };
+    out.now = counted({}, {});
+    out.words = out.now.words;
+    std::optional<Day> newest;
+    for (const auto& p : trend.points)
+        newest = std::max(newest.value_or(p.day), p.day);
+    if (!newest)
+        return out;
+    const Day since = *newest - kNow + std::chrono::days(1);
+    const BreakPoint then = counted({}, since);
+    if (then.stages.empty())
+        return out;
+    out.now = counted(since, {});
+    out.then = then;
+    out.since = since;
+    const std::string before = then.owned && then.breaks ? fill(say("progress", "owned up to %1, broke at %2"),
+                                                                {word(*then.owned), word(*then.breaks)})
+                               : then.owned              ? fill(say("progress", "owned up to %1"), {word(*then.owned)})
+                               : then.breaks             ? fill(say("progress", "broke at %1"), {word(*then.breaks)})
+                                                         : say("progress", "neither owned nor broken for sure");
+    out.words = out.now.words + fill(say("progress", " Before %1: %2."), {dayWords(since), before});
+    return out;
 }
 
 std::optional<Agreement> verdictsAgree(const CaseData& data) {
@@ -239,8 +278,14 @@ std::string speedWords(const Blueprint& blueprint, const std::string& measure, c
     const auto percent = [](double v) { return figure(v, 0) + " %"; };
     const std::string each =
         a.line ? numberWords(m->definition, 10.0 * a.line->slope, 10.0 * a.line->uSlope) : std::string();
+    const bool stated = a.by == SpeedBy::effort;
     switch (a.verdict) {
     case SpeedVerdict::tooFew:
+        if (stated)
+            return a.points.size() < 5
+                       ? fill(say("progress", "Five reps with different stated efforts are needed: %1 so far."),
+                              {std::to_string(a.points.size())})
+                       : say("progress", "All reps are of about one effort: film some at half, some at full.");
         return a.points.size() < 5
                    ? fill(say("progress",
                               "Five reps at different speeds are needed, with the capture rate stated: %1 so far."),
@@ -248,11 +293,15 @@ std::string speedWords(const Blueprint& blueprint, const std::string& measure, c
                    : say("progress",
                          "All reps are of about one speed: film some at walking speed, some at half, some at full.");
     case SpeedVerdict::unmoved:
-        return say("progress", "It does not change with the speed by more than could be chance.");
+        return stated ? say("progress", "It does not change with the effort by more than could be chance.")
+                      : say("progress", "It does not change with the speed by more than could be chance.");
     case SpeedVerdict::staysInside:
-        return fill(say("progress", "It changes by %1 for 10 % more speed, and stays inside its band."), {each});
+        return fill(stated ? say("progress", "It changes by %1 for 10 % more effort, and stays inside its band.")
+                           : say("progress", "It changes by %1 for 10 % more speed, and stays inside its band."),
+                    {each});
     case SpeedVerdict::outAtAll:
-        return say("progress", "Outside its band at every speed of these reps: slower still.");
+        return stated ? say("progress", "Outside its band at every effort of these reps: easier still.")
+                      : say("progress", "Outside its band at every speed of these reps: slower still.");
     case SpeedVerdict::leavesAt:
         break;
     }
@@ -260,10 +309,10 @@ std::string speedWords(const Blueprint& blueprint, const std::string& measure, c
                                   ? fill(say("progress", " (%1 to %2)"),
                                          {figure(a.leaves->interval->lo, 0), figure(a.leaves->interval->hi, 0)})
                                   : std::string();
-    return a.practiseAt > 0.0
-               ? fill(say("progress", "It falls apart from %1 of the fastest on%2. Practise it at %3."),
-                      {percent(a.leaves->x), about, percent(a.practiseAt)})
-               : fill(say("progress", "It falls apart from %1 of the fastest on%2."), {percent(a.leaves->x), about});
+    const std::string falls = fill(stated ? say("progress", "It falls apart from %1 of the utmost effort on%2.")
+                                          : say("progress", "It falls apart from %1 of the fastest on%2."),
+                                   {percent(a.leaves->x), about});
+    return a.practiseAt > 0.0 ? falls + fill(say("progress", " Practise it at %1."), {percent(a.practiseAt)}) : falls;
 }
 
 std::string cueWords(const Blueprint& blueprint, const CueTrial& trial, const std::vector<CueStanding>& s) {
@@ -278,19 +327,71 @@ std::string cueWords(const Blueprint& blueprint, const CueTrial& trial, const st
     if (s.size() < 2)
         return where + fill(say("progress", "one cue so far, \"%1\", %2. Try another at the same drill, and they can "
                                             "be compared."),
-                            {s.front().cue, counts(s.front())});
+                            {cueName(s.front().cue), counts(s.front())});
     if (const CueStanding* best = clearlyBest(s))
         return where + fill(say("progress", "\"%1\" works better than the rest (%2), %3."),
-                            {best->cue, figure(best->pBest, 2), counts(*best)});
+                            {cueName(best->cue), figure(best->pBest, 2), counts(*best)});
     std::string more;
     for (const auto& c : s)
         if (c.more > 0)
             more += (more.empty() ? "" : ", ") +
-                    fill(say("progress", "%1 more with \"%2\""), {std::to_string(c.more), c.cue});
+                    fill(say("progress", "%1 more with \"%2\""), {std::to_string(c.more), cueName(c.cue)});
     if (!more.empty())
         return where + fill(say("progress", "not enough yet, %1."), {more});
     return where + fill(say("progress", "no cue is clearly better yet; \"%1\" leads (%2)."),
-                        {s.front().cue, figure(s.front().pBest, 2)});
+                        {cueName(s.front().cue), figure(s.front().pBest, 2)});
+}
+
+std::string fatigueWords(const CaseData& data, const Blueprint& blueprint, const Analysis& analysis,
+                         const std::string& measure) {
+    const BlueprintMeasure* m = blueprint.measure(measure);
+    const auto found = m ? driftOverTake(data, analysis, measure) : std::nullopt;
+    if (!found)
+        return {};
+    const Take& take = data.takes.at(found->take);
+    const std::string minutes = figure(found->minutes, found->minutes < 10.0 ? 1 : 0);
+    if (!found->sure())
+        return fill(
+            say("progress", "Over the %1 minutes of %2 (%3 reps) it does not drift by more than could be chance."),
+            {minutes, take.title, std::to_string(found->reps)});
+    return fill(
+        say("progress", "Over the %1 minutes of %2 (%3 reps) it drifts by %4: does it tire?"),
+        {minutes, take.title, std::to_string(found->reps),
+         (found->drift.change > 0.0 ? "+" : "") + numberWords(m->definition, found->drift.change, found->drift.u)});
+}
+
+std::string variationWords(const CaseData& data, const Blueprint& blueprint) {
+    constexpr double kSure = 0.9; // as for cues
+    const auto all = [](const std::vector<CueReps>& ways) {
+        return std::accumulate(ways.begin(), ways.end(), 0, [](int n, const CueReps& c) { return n + c.good + c.bad; });
+    };
+    const Drill* most = nullptr;
+    std::vector<CueReps> ways;
+    for (const auto& d : blueprint.drills)
+        if (auto tried = repsByVariation(data, blueprint, d); tried.size() > 1 && all(tried) > all(ways)) {
+            most = &d;
+            ways = std::move(tried);
+        }
+    if (!most)
+        return {};
+    const auto worst = likelyWorst(ways);
+    const auto at = static_cast<std::size_t>(std::max_element(worst.begin(), worst.end()) - worst.begin());
+    const bool enough =
+        std::all_of(ways.begin(), ways.end(), [](const CueReps& c) { return c.good + c.bad >= kCueReps; });
+    const bool sure = enough && worst[at] >= kSure;
+    if (sure)
+        std::rotate(ways.begin(), ways.begin() + static_cast<std::ptrdiff_t>(at),
+                    ways.begin() + static_cast<std::ptrdiff_t>(at) + 1); // the weaker one first
+    std::string counts;
+    for (const auto& c : ways)
+        counts += (counts.empty() ? "" : ", ") + fill(say("progress", "%1 %2 good of %3"),
+                                                      {c.cue, std::to_string(c.good), std::to_string(c.good + c.bad)});
+    if (sure)
+        return fill(say("progress", "%1: %2 is the weaker way (%3); %4."),
+                    {most->name, ways.front().cue, figure(worst[at], 2), counts});
+    return fill(enough ? say("progress", "%1: no way is clearly weaker; %2.")
+                       : say("progress", "%1: not enough yet to tell the ways apart; %2."),
+                {most->name, counts});
 }
 
 std::string practisedWords(const CaseData& data, Day today) {

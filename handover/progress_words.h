@@ -28,12 +28,20 @@ std::string keptWords(const CaseData& data, const Blueprint& blueprint, const Fo
 /// Where it appears under more stress: "Inside the band at slow since 12 Oct, at open since 9 Nov; not yet at scored."
 /// Empty when one stage alone was filmed.
 std::string transferredWords(const FocusTrend& trend);
+/// Against the film before the newest, of the same stage: "Since Mon 9 Nov: +12 ms, not more than chance." Empty with
+/// fewer than three points: with two it is the change itself.
+std::string againstLastWords(const Blueprint& blueprint, const FocusTrend& trend);
 /// The newest value against the best one of the same stage; empty when it is the best itself.
 std::string againstBestWords(const Blueprint& blueprint, const FocusTrend& trend);
 /// "Goal −20 ms by 18 Dec: partly." Empty when the goal is of another measure.
 std::string goalWords(const Blueprint& blueprint, const std::optional<Goal>& aim, const FocusTrend& trend);
-/// Where a focus measure breaks under stress.
-BreakPoint breakOf(const CaseData& data, const Analysis& analysis, const FocusTrend& trend);
+/// Where a measure breaks under stress: in the four weeks up to the newest film, and in those before.
+struct ThenAndNow {
+    BreakPoint now, then;     ///< `then` without stages: there are no films from before
+    std::optional<Day> since; ///< from when on it is now; empty = all of it
+    std::string words;
+};
+ThenAndNow breakOf(const CaseData& data, const Analysis& analysis, const FocusTrend& trend);
 /// Athlete's and coach's verdicts on the same practised reps; empty when both were there too seldom.
 std::optional<Agreement> verdictsAgree(const CaseData& data);
 std::string feelingWords(const CaseData& data, const Blueprint& blueprint, const Analysis& analysis);
@@ -41,6 +49,12 @@ std::string feelingWords(const CaseData& data, const Blueprint& blueprint, const
 std::string speedWords(const Blueprint& blueprint, const std::string& measure, const SpeedAnswer& answer);
 /// "\"Hand first\" works better than the other (0.94): 14 good of 17 against 6 of 15."
 std::string cueWords(const Blueprint& blueprint, const CueTrial& trial, const std::vector<CueStanding>& standings);
+/// Over the minutes of one take: does it tire away? Empty when no take has six reps.
+std::string fatigueWords(const CaseData& data, const Blueprint& blueprint, const Analysis& analysis,
+                         const std::string& measure);
+/// Of the drill with the most reps in several ways: "Glove that opens late: low is the weaker way (0.96), 3 good of 11;
+/// high 9 good of 12." Empty when no drill was practised in two.
+std::string variationWords(const CaseData& data, const Blueprint& blueprint);
 std::string practisedWords(const CaseData& data, Day today);
 
 } // namespace riflesso

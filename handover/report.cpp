@@ -229,7 +229,7 @@ QString drillTable(const Blueprint& b, const Analysis& a) {
         h += QString("<tr><td width=\"27%\"><b>%1</b><br><span class=quiet>%2, %3</span></td><td>%4 "
                      "<b>&ldquo;%5&rdquo;</b>%6</td></tr>")
                  .arg(escaped(d.name), escaped(word(kStageNames[static_cast<std::size_t>(d.stage)])),
-                      escaped(doseWords(d.dose)), escaped(d.how), escaped(d.cue),
+                      escaped(doseWords(d.dose)), escaped(howWords(d)), escaped(d.cue),
                       d.caution.empty()
                           ? QString()
                           : says("report", "<br><span class=caution>Caution: %1</span>").arg(escaped(d.caution)));

@@ -164,6 +164,14 @@ std::string guessWords(const Blueprint& blueprint, const GuessCheck& g) {
     return words;
 }
 
+std::string howWords(const Drill& drill) {
+    std::string ways;
+    for (const auto& v : drill.variations)
+        ways += (ways.empty() ? "" : ", ") + v;
+    return ways.empty() ? drill.how
+                        : drill.how + (drill.how.empty() ? "" : " ") + fill(say("words", "In these ways: %1."), {ways});
+}
+
 std::string doseWords(const Dose& dose) {
     const auto sets = static_cast<std::size_t>(dose.sets);
     return fill(sayCount("words", "%n sets of %1, %2 min", "%n set of %1, %2 min", sets),

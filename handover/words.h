@@ -48,5 +48,7 @@ std::string planWords(const Casebook& book);
 std::string planWords(const Casebook& book, const Plan& plan);
 /// "3 sets of 6, 5 min"
 std::string doseWords(const Dose& dose);
+/// How a drill goes, and in which ways.
+std::string howWords(const Drill& drill);
 
 } // namespace riflesso

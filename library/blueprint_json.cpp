@@ -62,6 +62,8 @@ Drill readDrill(const JsonReader& j) {
     d.partner = j.truthOr("partner", false);
     d.home = j.truthOr("home", false);
     d.speed = j.textOr("speed");
+    for (const auto& v : j.itemsOr("variations"))
+        d.variations.push_back(v.text());
     return d;
 }
 
@@ -275,6 +277,8 @@ Json drillJson(const Drill& d) {
     if (d.home)
         j["home"] = true;
     put(j, "speed", d.speed);
+    if (!d.variations.empty())
+        j["variations"] = d.variations;
     return j;
 }
 

@@ -52,8 +52,14 @@ std::string toJson(const CardDetail& d) {
     const auto end = [](double v) { return std::isfinite(v) ? json(v) : json(nullptr); };
     for (const auto& m : d.measures)
         measures.push_back({m.id, m.value, m.u, end(m.lo), end(m.hi)});
-    return json{{"faults", faults}, {"measures", measures},   {"focus", d.focus},
-                {"week", d.week},   {"injuries", d.injuries}, {"competition", d.competition}}
+    json segments = json::array();
+    for (const auto& s : d.segments)
+        segments.push_back({s.day, s.name, s.metres});
+    json reached = json::array();
+    for (const auto& [fault, stage] : d.reached)
+        reached.push_back({fault, static_cast<int>(stage)});
+    return json{{"faults", faults},       {"measures", measures},         {"focus", d.focus},     {"week", d.week},
+                {"injuries", d.injuries}, {"competition", d.competition}, {"segments", segments}, {"reached", reached}}
         .dump(-1, ' ', false, json::error_handler_t::replace);
 }
 
@@ -79,6 +85,14 @@ CardDetail detailFromJson(const std::string& text) {
         d.week = j.at("week").get<std::vector<std::pair<std::string, double>>>();
         d.injuries = j.at("injuries").get<std::string>();
         d.competition = j.at("competition").get<std::string>();
+        for (const auto& s : j.value("segments", nlohmann::json::array())) // cards of before have none
+            d.segments.push_back({s.at(0).get<std::string>(), s.at(1).get<std::string>(), s.at(2).get<double>()});
+        for (const auto& r : j.value("reached", nlohmann::json::array())) {
+            const int stage = r.at(1).get<int>();
+            if (stage < 0 || stage >= static_cast<int>(kStageNames.size()))
+                return {};
+            d.reached.emplace_back(r.at(0).get<std::string>(), static_cast<Stage>(stage));
+        }
     } catch (const nlohmann::json::exception&) {
         return {};
     }

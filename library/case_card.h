@@ -39,6 +39,14 @@ struct CardDetail {
     std::vector<std::pair<std::string, double>> week{}; ///< planned minutes by day, from the day it was made on
     std::string injuries{};
     std::string competition{}; ///< date of the next one
+    /// How long a segment was seen on a day of films with a known length.
+    struct Segment {
+        std::string day, name;
+        double metres = 0.0;
+        friend bool operator==(const Segment&, const Segment&) = default;
+    };
+    std::vector<Segment> segments{}; ///< by day
+    std::vector<std::pair<std::string, Stage>> reached{}; ///< of faults that are worked on: the stage practice came to
     friend bool operator==(const CardDetail&, const CardDetail&) = default;
 };
 

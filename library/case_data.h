@@ -180,6 +180,7 @@ struct Rep {
     std::string choice{};                      ///< the technique chosen
     std::optional<bool> worked{};              ///< the effect: did it work
     std::optional<double> score{};             ///< the effect as a figure: points, metres, as the blueprint names it
+    std::optional<double> effort{};            ///< as the athlete stated it, share of the utmost, 0 to 1
     std::optional<Stage> stage{};              ///< when it differs from the take's
     std::map<std::string, Seen> seen{};        ///< by checkpoint
     std::string set{};                         ///< reps judged together; empty = those of its day and stage
@@ -208,6 +209,7 @@ struct PractisedRep {
     std::optional<bool> athlete{}, coach{};
     std::string reason{};          ///< of a bad one; may be empty
     std::optional<bool> machine{}; ///< what the measure said of its film: good or not; never counts for a gate
+    std::string variation{};       ///< in which way it was fed or done, see Drill::variations; may be empty
     std::string clip{};            ///< its film in Library::practiceClips(), a name without a folder; may be gone
     /// The coach's where there is one, else the athlete's.
     [[nodiscard]] bool good() const { return coach.value_or(athlete.value_or(false)); }

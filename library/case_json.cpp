@@ -211,6 +211,8 @@ std::string toJson(const Rep& r) {
         j["worked"] = *r.worked;
     if (r.score)
         j["score"] = *r.score;
+    if (r.effort)
+        j["effort"] = *r.effort;
     if (r.stage)
         j["stage"] = enumName(kStageNames, *r.stage);
     if (!r.set.empty())
@@ -250,6 +252,8 @@ Result<Rep> repFromJson(const std::string& text) {
             r.worked = j["worked"].truth();
         if (j.has("score"))
             r.score = j["score"].number();
+        if (j.has("effort"))
+            r.effort = std::clamp(j["effort"].number(), 0.0, 1.0);
         if (j.has("stage"))
             r.stage = j["stage"].word<Stage>(kStageNames);
         r.set = j.textOr("set");

@@ -18,6 +18,11 @@ Staircase staircaseOf(const std::vector<EyeSession>& sessions, const std::string
             smallest = s.smallest;
             largest = s.largest;
         }
+    return staircaseOf(sessions, technique, fault, smallest, largest);
+}
+
+Staircase staircaseOf(const std::vector<EyeSession>& sessions, const std::string& technique, const std::string& fault,
+                      double smallest, double largest) {
     Staircase out(smallest, largest);
     for (const auto& s : sessions)
         if (s.technique == technique && s.fault == fault)
@@ -54,8 +59,11 @@ Result<std::vector<EyeSession>> readEyeSessions(const std::filesystem::path& fil
             if (!day || !(session.smallest > 0.0) || !(session.largest > session.smallest))
                 return damaged("a session that cannot be");
             for (const auto& l : s.at("looks")) {
-                const FaultLook look{l.at(0).get<double>(), l.at(1).get<bool>()};
-                if (!(look.size >= 0.0) || !std::isfinite(look.size))
+                FaultLook look{l.at(0).get<double>(), l.at(1).get<bool>(), {}};
+                if (l.size() > 2)
+                    look.guessed = l.at(2).get<double>();
+                if (!(look.size >= 0.0) || !std::isfinite(look.size) ||
+                    (look.guessed && (!(*look.guessed > 0.0) || !std::isfinite(*look.guessed))))
                     return damaged("a look that cannot be");
                 session.looks.push_back(look);
             }
@@ -71,8 +79,11 @@ Status keepEyeSessions(const std::filesystem::path& file, const std::vector<EyeS
     json list = json::array();
     for (const auto& s : sessions) {
         json looks = json::array();
-        for (const auto& l : s.looks)
+        for (const auto& l : s.looks) {
             looks.push_back({l.size, l.said});
+            if (l.guessed)
+                looks.back().push_back(*l.guessed);
+        }
         list.push_back({{"day", isoDate(s.day)},
                         {"technique", s.technique},
                         {"fault", s.fault},

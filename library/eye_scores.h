@@ -19,8 +19,11 @@ struct EyeSession {
     std::vector<FaultLook> looks;
 };
 
-/// Of all sessions of a fault together.
+/// Of all sessions of a fault together, over the sizes of the last of them.
 Staircase staircaseOf(const std::vector<EyeSession>& sessions, const std::string& technique, const std::string& fault);
+/// Over sizes that are given.
+Staircase staircaseOf(const std::vector<EyeSession>& sessions, const std::string& technique, const std::string& fault,
+                      double smallest, double largest);
 
 /// Nothing kept yet: none. Errors: damaged.
 Result<std::vector<EyeSession>> readEyeSessions(const std::filesystem::path& file);

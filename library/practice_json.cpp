@@ -17,6 +17,8 @@ std::string toJson(const Block& b) {
             rep["coach"] = *r.coach;
         if (!r.reason.empty())
             rep["reason"] = r.reason;
+        if (!r.variation.empty())
+            rep["variation"] = r.variation;
         if (r.machine)
             rep["machine"] = *r.machine;
         if (!r.clip.empty())
@@ -52,6 +54,7 @@ Result<Block> blockFromJson(const std::string& text) {
             if (r.has("coach"))
                 rep.coach = r["coach"].truth();
             rep.reason = r.textOr("reason");
+            rep.variation = r.textOr("variation");
             if (r.has("machine"))
                 rep.machine = r["machine"].truth();
             if (rep.clip = r.textOr("clip"); rep.clip.find('/') != std::string::npos) // a name, never a way out
@@ -161,6 +164,8 @@ std::string toJson(const PlannedBlock& b) {
         j["accepted"] = b.accepted;
     if (!b.why.empty())
         j["why"] = b.why;
+    if (!b.by.empty())
+        j["by"] = b.by;
     return j.dump(-1, ' ', false, json::error_handler_t::replace);
 }
 
@@ -178,6 +183,7 @@ Result<PlannedBlock> plannedFromJson(const std::string& text) {
         for (const auto& a : j.itemsOr("accepted"))
             b.accepted.push_back(a.text());
         b.why = j.textOr("why");
+        b.by = j.textOr("by");
         return b;
     });
 }

@@ -1,15 +1,9 @@
 #include "core/measure/evaluate.h"
 #include "core/words/say.h"
 
-#include "core/measure/chain.h"
-#include "core/measure/cyclic.h"
-#include "core/measure/derived.h"
-#include "core/measure/movement.h"
+#include "core/measure/kinds/kind.h"
 #include "core/measure/phase.h"
 #include "core/measure/reading.h"
-#include "core/measure/smoothness.h"
-#include "core/measure/swing.h"
-#include "core/measure/times.h"
 #include "core/motion/draft_error.h"
 
 #include <algorithm>
@@ -81,14 +75,16 @@ MeasureValue evaluateKind(const MeasureDefinition& d, const Motion& motion, cons
                           const ViewSetup& setup, const RepFacts& facts) {
     if (const auto problem = problemOf(d); !problem.empty())
         return refuse(d, problem);
-    if (isNoted(d.kind))
-        return evaluateNoted(d, positions, facts);
-    if (isAcrossReps(d.kind))
+    const KindSpec& spec = specOf(d.kind);
+    const RepInput in{d, motion, positions, setup, facts};
+    if (spec.noted)
+        return spec.ofRep(in);
+    if (spec.acrossReps)
         return refuse(d, say("measure", "it is read over several reps"));
     if (!serves(setup.view, d.view))
         return refuse(d, refusedByView(d));
-    if (d.kind == MeasureKind::symmetry)
-        return evaluateSymmetry(d, motion, positions, setup);
+    if (spec.ofRep)
+        return spec.ofRep(in);
     const auto at = positions.find(d.at);
     if (at == positions.end())
         return refuse(d, fill(say("measure", "key position \"%1\" is not placed"), {d.at}));
@@ -96,30 +92,8 @@ MeasureValue evaluateKind(const MeasureDefinition& d, const Motion& motion, cons
         const auto until = positions.find(d.until);
         if (until == positions.end())
             return refuse(d, fill(say("measure", "key position \"%1\" is not placed"), {d.until}));
-        switch (d.kind) {
-        case MeasureKind::interval:
-            return evaluateInterval(d, positions, motion.time());
-        case MeasureKind::path:
-        case MeasureKind::stillness:
-        case MeasureKind::dwell:
-            return evaluateMovement(d, motion, at->second, until->second, setup);
-        case MeasureKind::cadence:
-            return evaluateCadence(d, motion, at->second, until->second, setup);
-        case MeasureKind::overlap:
-            return evaluateOverlap(d, motion, positions, setup);
-        case MeasureKind::contacts:
-            return evaluateContacts(d, motion, at->second, until->second, setup);
-        case MeasureKind::chain:
-            return evaluateChain(d, motion, at->second, until->second, setup);
-        case MeasureKind::smoothness:
-            return evaluateSmoothness(d, motion, at->second, until->second, setup);
-        case MeasureKind::recovery:
-            return evaluateRecovery(d, motion, at->second, until->second, setup);
-        case MeasureKind::swing:
-            return evaluateSwing(d, motion, at->second, until->second, setup);
-        default:
-            return evaluateOver(d, motion, at->second, until->second, setup);
-        }
+        return spec.over ? spec.over(in, at->second, until->second)
+                         : evaluateOver(d, motion, at->second, until->second, setup);
     }
     if (d.reduction == Reduction::justBefore)
         return evaluateJustBefore(d, motion, at->second, setup);

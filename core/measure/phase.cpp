@@ -2,7 +2,8 @@
 #include "core/words/say.h"
 
 #include "core/measure/extreme.h"
-#include "core/measure/movement.h"
+#include "core/measure/kinds/kind.h"
+#include "core/measure/kinds/movement.h"
 #include "core/measure/reading.h"
 
 #include <Eigen/LU>
@@ -99,10 +100,8 @@ MeasureValue evaluateOver(const MeasureDefinition& d, const Motion& motion, cons
         const Extreme e = extreme(d.reduction == Reduction::max);
         v.value = e.value;
         // Smoothing makes a peak lower, never higher.
-        if (d.reduction == Reduction::max && d.kind == MeasureKind::speed)
-            v.value += kFlattened * lost[e.at];
-        else if (d.kind == MeasureKind::twist && d.aspect == Aspect::rate)
-            v.value += std::copysign(kFlattened * lost[e.at], v.value);
+        if (const auto peak = specOf(d.kind).peak)
+            v.value = peak(d, v.value, kFlattened * lost[e.at], d.reduction == Reduction::max);
         v.uMarks = e.u;
         v.uTime = e.uTime;
         v.uShared = rootOfSquares(alike[e.at]);
@@ -218,7 +217,7 @@ EndFit endFit(const std::vector<double>& times, const std::vector<double>& value
 // parabola.
 MeasureValue evaluateJustBefore(const MeasureDefinition& d, const Motion& motion, const PlacedPosition& at,
                                 const ViewSetup& setup) {
-    const bool speed = d.kind == MeasureKind::speed;
+    const bool speed = quantityKindOf(d) == QuantityKind::speed;
     const auto& time = motion.time();
     if (speed && !time.captureKnown())
         return refuse(d, say("measure", "the capture rate of this take is not set, so no speed can be read"));

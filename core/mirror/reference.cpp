@@ -1,7 +1,7 @@
 #include "core/mirror/reference.h"
 #include "core/words/say.h"
 
-#include "core/measure/derived.h"
+#include "core/measure/kinds/derived.h"
 
 #include <algorithm>
 #include <cmath>

@@ -2,8 +2,8 @@
 /// \file
 /// What varies between the reps of a day, and what changed over them.
 
-#include "core/measure/cyclic.h"
-#include "core/measure/derived.h"
+#include "core/measure/kinds/cyclic.h"
+#include "core/measure/kinds/derived.h"
 #include "core/mirror/reference.h"
 
 namespace riflesso {

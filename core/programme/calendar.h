@@ -49,6 +49,7 @@ struct PlannedBlock {
     bool forecast = false;               ///< beyond the stage reached today: "if the gate agrees"; made anew, not kept
     std::vector<std::string> accepted{}; ///< rules that were overruled knowingly
     std::string why{};                   ///< of a change made by hand
+    std::string by{};                    ///< who made it; empty = the program, or nobody said
     std::int64_t id = 0;                 ///< in the library; 0 = not kept yet
     [[nodiscard]] bool home() const { return kind == BlockKind::home; }
     friend bool operator==(const PlannedBlock&, const PlannedBlock&) = default;

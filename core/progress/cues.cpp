@@ -50,6 +50,17 @@ std::vector<CueStanding> compareCues(const std::vector<CueReps>& cues) {
     return out;
 }
 
+std::vector<double> likelyWorst(const std::vector<CueReps>& cues) {
+    // Good and bad exchanged, the smallest share is the largest one. Names are numbers: two may read the same.
+    std::vector<CueReps> turned;
+    for (const auto& c : cues)
+        turned.push_back({std::to_string(turned.size()), c.bad, c.good});
+    std::vector<double> out(cues.size());
+    for (const auto& s : compareCues(turned))
+        out[std::stoul(s.cue)] = s.pBest;
+    return out;
+}
+
 const CueStanding* clearlyBest(const std::vector<CueStanding>& cues) {
     const bool enough = std::all_of(cues.begin(), cues.end(), [](const CueStanding& c) { return c.more == 0; });
     return cues.size() >= 2 && enough && cues.front().pBest >= kSure ? &cues.front() : nullptr;

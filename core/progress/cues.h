@@ -1,6 +1,7 @@
 #pragma once
 /// \file
-/// Which cue works for this athlete: reps after each cue at the same drill and stage.
+/// Which cue works for this athlete: reps after each cue at the same drill and stage. Ways of feeding a drill are
+/// compared by the same arithmetic.
 
 #include "core/statistics/distributions.h"
 
@@ -30,6 +31,9 @@ struct CueStanding {
 /// By pBest, the best first. Shares have uniform priors and are independent; P(best) is integrated over the posterior
 /// (for two cues the exact sum of J. D. Cook 2005, "Exact calculation of beta inequalities", is met to 1e-4).
 std::vector<CueStanding> compareCues(const std::vector<CueReps>& cues);
+
+/// How likely each share is the smallest of all; in the order of \p cues.
+std::vector<double> likelyWorst(const std::vector<CueReps>& cues);
 
 /// The best one when that is sure: every cue has its reps, and P(best) >= 0.9. Null else.
 const CueStanding* clearlyBest(const std::vector<CueStanding>& cues);

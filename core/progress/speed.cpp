@@ -10,23 +10,27 @@ constexpr std::size_t kFewest = 5;
 constexpr double kSpread = 3.0;  // per cent of speed between the slowest and the fastest rep, at least
 constexpr double kBeyond = 10.0; // per cent beyond the speeds seen
 constexpr double kStep = 5.0;    // practise at multiples of this many per cent
+constexpr double kStated = 5.0;  // standard error of a stated effort, per cent of the utmost
 } // namespace
 
-SpeedAnswer whereItFallsApart(const std::vector<TimedRep>& reps, const Band& band) {
+SpeedAnswer whereItFallsApart(const std::vector<TimedRep>& reps, const Band& band, SpeedBy by) {
     SpeedAnswer out;
+    out.by = by;
     double fastest = std::numeric_limits<double>::infinity();
     for (const auto& r : reps)
         if (r.duration > 0.0)
             fastest = std::min(fastest, r.duration);
-    double slow = 100.0;
+    double slow = std::numeric_limits<double>::infinity(), fast = 0.0;
     for (const auto& r : reps) {
-        if (!(r.duration > 0.0))
+        if (by == SpeedBy::effort ? !r.effort : !(r.duration > 0.0))
             continue;
-        const double percent = 100.0 * fastest / r.duration;
-        out.points.push_back({percent, percent * r.uDuration / r.duration, r.value, r.u});
+        const double percent = 100.0 * (by == SpeedBy::effort ? *r.effort : fastest / r.duration);
+        out.points.push_back(
+            {percent, by == SpeedBy::effort ? kStated : percent * r.uDuration / r.duration, r.value, r.u});
         slow = std::min(slow, percent);
+        fast = std::max(fast, percent);
     }
-    if (out.points.size() < kFewest || 100.0 - slow < kSpread)
+    if (out.points.size() < kFewest || fast - slow < kSpread)
         return out;
     out.line = lineThrough(out.points);
     if (!out.line)
@@ -39,7 +43,7 @@ SpeedAnswer whereItFallsApart(const std::vector<TimedRep>& reps, const Band& ban
     }
     const auto at = [&](double percent) { return out.line->intercept + out.line->slope * percent; };
     const auto inside = [&](double v) { return v >= band.lo && v <= band.hi; };
-    if (inside(at(slow)) && inside(at(100.0))) {
+    if (inside(at(slow)) && inside(at(fast))) {
         out.verdict = SpeedVerdict::staysInside;
         return out;
     }
@@ -48,7 +52,7 @@ SpeedAnswer whereItFallsApart(const std::vector<TimedRep>& reps, const Band& ban
         return out;
     }
     const auto crossing = crossingOf(*out.line, out.line->slope > 0.0 ? band.hi : band.lo);
-    if (!crossing || crossing->x < slow - kBeyond || crossing->x > 100.0 + kBeyond)
+    if (!crossing || crossing->x < slow - kBeyond || crossing->x > fast + kBeyond)
         return out;
     out.verdict = SpeedVerdict::leavesAt;
     out.leaves = crossing;

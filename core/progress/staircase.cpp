@@ -1,5 +1,7 @@
 #include "core/progress/staircase.h"
 
+#include "core/statistics/summary.h"
+
 #include <algorithm>
 #include <cmath>
 
@@ -19,6 +21,27 @@ double entropy(double p) {
 }
 
 } // namespace
+
+std::optional<SizeBias> sizeBias(const std::vector<FaultLook>& looks) {
+    std::vector<double> logs;
+    for (const auto& l : looks)
+        if (l.said && l.size > 0.0 && l.guessed && *l.guessed > 0.0)
+            logs.push_back(std::log(*l.guessed / l.size));
+    constexpr std::size_t kFewest = 5;
+    if (logs.size() < kFewest)
+        return std::nullopt;
+    const auto summary = summarise(logs);
+    const auto about = meanInterval(*summary);
+    return SizeBias{std::exp(summary->mean), {std::exp(about->lo), std::exp(about->hi)}, summary->n};
+}
+
+std::vector<double> sizeChoices(double smallest, double largest, int choices) {
+    std::vector<double> out;
+    for (int i = 0; i < choices; ++i)
+        out.push_back(smallest *
+                      std::pow(largest / smallest, choices > 1 ? static_cast<double>(i) / (choices - 1) : 0.0));
+    return out;
+}
 
 Staircase::Staircase(double smallest, double largest)
     : m_smallest(std::max(1e-9, smallest)), m_largest(std::max(largest, m_smallest * 1.01)) {

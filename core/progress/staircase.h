@@ -13,7 +13,23 @@ namespace riflesso {
 struct FaultLook {
     double size = 0.0;
     bool said = false;
+    std::optional<double> guessed{}; ///< how large the coach took it to be, in the same unit; only of what was seen
 };
+
+/// How large somebody takes a fault to be against what it is: the geometric mean of guess / size over the looks at
+/// which it was there and was sized, with its 95 % interval (Student's, of the logarithms). 1 = right on average.
+struct SizeBias {
+    double ratio = 1.0;
+    Interval interval{0.0, 0.0};
+    int looks = 0;
+    [[nodiscard]] bool over() const { return interval.lo > 1.0; }
+    [[nodiscard]] bool under() const { return interval.hi < 1.0; }
+};
+/// Null from fewer than five such looks.
+std::optional<SizeBias> sizeBias(const std::vector<FaultLook>& looks);
+
+/// Sizes to choose from when somebody says how large it was: from the smallest to the largest in equal ratios, > 0.
+std::vector<double> sizeChoices(double smallest, double largest, int choices = 5);
 
 /// The chance of saying "it is there" at a size: false alarms + (1 − false alarms − lapses) · Φ((ln size − ln
 /// threshold) / spread + z), with z so that at the threshold, false alarms apart, three in four are seen. Posterior on

@@ -155,6 +155,8 @@ struct Drill {
     bool partner = false;
     bool home = false; ///< can be done alone at home in two minutes
     std::string speed; ///< "walking speed", "full"
+    /// The same rep in other ways, each in a word or two: from where it is fed, how high, over which side.
+    std::vector<std::string> variations{};
 };
 
 struct MeasureValue; // core/measure/evaluate.h

@@ -121,7 +121,8 @@ Fields fieldsOf(const Drill& d) {
             {"equipment", joined(d.equipment)},
             {"partner", truth(d.partner)},
             {"at home", truth(d.home)},
-            {"speed", d.speed}};
+            {"speed", d.speed},
+            {"variations", joined(d.variations)}};
 }
 
 Fields fieldsOf(const School& s) {

@@ -1,5 +1,6 @@
 #include "core/technique/texts.h"
 
+#include <algorithm>
 #include <set>
 
 namespace riflesso {
@@ -28,8 +29,11 @@ template <typename B, typename What> void eachText(B& b, What what) {
         what(f.name), what(f.why), what(f.caution), what(f.cue);
     for (auto& p : b.profiles)
         what(p.name), what(p.words);
-    for (auto& d : b.drills)
+    for (auto& d : b.drills) {
         what(d.name), what(d.how), what(d.cue), what(d.contrast), what(d.caution);
+        for (auto& v : d.variations)
+            what(v);
+    }
 }
 
 } // namespace
@@ -42,6 +46,26 @@ std::vector<std::string> textsOf(const Blueprint& blueprint) {
             out.push_back(text);
     });
     return out;
+}
+
+bool saysTheSame(const Blueprint& blueprint, const std::string& a, const std::string& b) {
+    if (a == b)
+        return true;
+    const auto all = [&](const std::string& text) { // what it can be, itself left out: as source, and as translation
+        std::set<std::string> out;
+        for (const auto& [code, words] : blueprint.languages)
+            for (const auto& [source, said] : words) {
+                if (source == text)
+                    out.insert(said);
+                if (said == text)
+                    out.insert(source);
+            }
+        return out;
+    };
+    const auto ofA = all(a);
+    if (ofA.contains(b))
+        return true;
+    return std::any_of(ofA.begin(), ofA.end(), [ofB = all(b)](const auto& text) { return ofB.contains(text); });
 }
 
 Blueprint inLanguage(Blueprint blueprint, std::string_view code) {

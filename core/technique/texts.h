@@ -18,4 +18,7 @@ std::vector<std::string> textsOf(const Blueprint& blueprint);
 /// judges alike.
 Blueprint inLanguage(Blueprint blueprint, std::string_view code);
 
+/// The same text of a blueprint, be it in one of its languages or in another.
+bool saysTheSame(const Blueprint& blueprint, const std::string& a, const std::string& b);
+
 } // namespace riflesso

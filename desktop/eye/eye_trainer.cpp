@@ -10,6 +10,7 @@
 #include "footage/film.h"
 #include "handover/pictures.h"
 
+#include <QGridLayout>
 #include <QHBoxLayout>
 #include <QKeyEvent>
 #include <QPainter>
@@ -19,6 +20,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <map>
 #include <random>
 
 namespace riflesso {
@@ -145,7 +147,7 @@ EyeTrainer::EyeTrainer(const std::filesystem::path& file, Day today, QWidget* pa
     m_state->setMinimumHeight(64);
     m_yes = new QPushButton(tr("I saw it (Y)"));
     m_yes->setObjectName("eyeYes");
-    m_no = new QPushButton(tr("It was not there (N)"));
+    m_no = new QPushButton;
     m_no->setObjectName("eyeNo");
     m_again = new QPushButton(tr("Once more (Space)"));
     auto* close = new QPushButton(tr("Close"));
@@ -164,6 +166,14 @@ EyeTrainer::EyeTrainer(const std::filesystem::path& file, Day today, QWidget* pa
     all->addLayout(top);
     all->addWidget(m_glass, 1);
     all->addWidget(m_state);
+    m_chips = new QWidget;
+    m_chips->setObjectName("eyeChips");
+    (new QGridLayout(m_chips))->setContentsMargins(0, 0, 0, 0);
+    m_sizes = new QWidget;
+    m_sizes->setObjectName("eyeSizes");
+    (new QHBoxLayout(m_sizes))->setContentsMargins(0, 0, 0, 0);
+    all->addWidget(m_chips);
+    all->addWidget(m_sizes);
     all->addLayout(buttons);
     m_clock.setInterval(33);
     connect(&m_clock, &QTimer::timeout, this, [this] {
@@ -212,6 +222,7 @@ void EyeTrainer::choose(const QString& technique, const QString& fault) {
             m_faultBox->addItem(m.name, q(std::string(kOwnPrefix) + m.id));
     else if (const auto blueprint = shippedBlueprint(m_technique)) {
         const Blueprint spoken = asSpoken(*blueprint);
+        m_faultBox->addItem(tr("any of them: which one is it?"), kAnyFault);
         for (const auto& [id, meaning] : faultsOf(m_technique))
             if (meaning.find("no fault") == std::string::npos)
                 m_faultBox->addItem(faultWords(spoken, id), q(id));
@@ -219,6 +230,31 @@ void EyeTrainer::choose(const QString& technique, const QString& fault) {
     if (const int i = m_faultBox->findData(fault); i >= 0)
         m_faultBox->setCurrentIndex(i);
     m_fault = m_faultBox->currentData().toString().toStdString();
+    m_any.clear();
+    if (m_fault == kAnyFault)
+        for (int i = 1; i < m_faultBox->count(); ++i)
+            m_any.push_back(m_faultBox->itemData(i).toString().toStdString());
+    pickFault();
+    begin();
+}
+
+// Of several the one that was looked at least so far, and its sizes.
+void EyeTrainer::pickFault() {
+    if (!m_any.empty()) {
+        std::mt19937 random(++m_seed);
+        std::vector<std::string> order = m_any;
+        std::shuffle(order.begin(), order.end(), random);
+        std::map<std::string, std::size_t> looks;
+        for (const auto& s : m_sessions)
+            if (s.technique == m_technique)
+                looks[s.fault] += s.looks.size();
+        // Nobody can count out which one comes: one of those that lead by two looks at most.
+        std::size_t fewest = looks[order.front()];
+        for (const auto& fault : order)
+            fewest = std::min(fewest, looks[fault]);
+        m_fault =
+            *std::find_if(order.begin(), order.end(), [&](const auto& fault) { return looks[fault] <= fewest + 2; });
+    }
     if (const OwnEye::Measure* m = ownMeasure()) {
         m_range = {1e9, 0.0, {}, 100.0, tr(" % of the tolerance").toStdString()};
         for (const auto& rep : m->reps)
@@ -229,17 +265,19 @@ void EyeTrainer::choose(const QString& technique, const QString& fault) {
     } else if (const auto range = rangeOf(m_technique, m_fault)) {
         m_range = *range;
     }
-    begin();
 }
 
 void EyeTrainer::begin() {
     *m_stop = true; // a rep of what was chosen before is of no use
     m_making.waitForFinished();
     m_stop = std::make_shared<std::atomic<bool>>(false);
-    m_sessions.push_back({m_today, m_technique, m_fault, m_range.smallest, m_range.largest, {}});
+    m_sitting = m_sessions.size(); // what is answered from now on goes into sessions of its own
+    m_told.clear();
+    m_sizing = false;
     m_waiting = true;
     m_answered = true;
     make();
+    fillAnswers();
     say();
 }
 
@@ -250,8 +288,12 @@ const OwnEye::Measure* EyeTrainer::ownMeasure() const {
     return nullptr;
 }
 
+Staircase EyeTrainer::staircase(const std::string& fault, const FaultRange& sizes) const {
+    return staircaseOf(m_sessions, m_technique, fault, sizes.smallest, sizes.largest);
+}
+
 void EyeTrainer::make() {
-    const double next = staircaseOf(m_sessions, m_technique, m_fault).next();
+    const double next = staircase(m_fault, m_range).next();
     if (const OwnEye::Measure* m = ownMeasure()) {
         // One of those that are there: without the fault when that is wanted, else the nearest size, and not always
         // the same rep of several that are as near.
@@ -300,53 +342,189 @@ void EyeTrainer::showNext() {
     say();
 }
 
+// Each answer is kept at once, in this sitting's session of its fault.
+void EyeTrainer::keep(const std::string& fault, FaultLook look) {
+    auto session = std::find_if(m_sessions.begin() + static_cast<std::ptrdiff_t>(m_sitting), m_sessions.end(),
+                                [&](const EyeSession& s) { return s.fault == fault; });
+    if (session == m_sessions.end()) {
+        const auto other = fault == m_fault ? Result<FaultRange>(m_range) : rangeOf(m_technique, fault);
+        if (!other)
+            return;
+        session = m_sessions.insert(session, {m_today, m_technique, fault, other->smallest, other->largest, {}});
+    }
+    session->looks.push_back(look);
+    if (const auto done = keepEyeSessions(m_file, m_sessions); !done)
+        m_state->setText(q(done.error().text()));
+}
+
 void EyeTrainer::answer(bool seen) {
+    answer(seen ? m_fault : std::string());
+}
+
+void EyeTrainer::answer(const std::string& fault) {
     if (!ready())
         return;
     m_answered = true;
-    m_sessions.back().looks.push_back({m_size, seen});
-    std::vector<EyeSession> kept = m_sessions;
-    std::erase_if(kept, [](const EyeSession& s) { return s.looks.empty(); });
-    if (const auto done = keepEyeSessions(m_file, kept); !done)
-        m_state->setText(q(done.error().text()));
+    m_said = fault;
+    const bool there = m_size > 0.0;
+    if (there && fault == m_fault) {
+        m_sizing = true; // its size is told only after it was guessed
+        fillAnswers();
+        say();
+        return;
+    }
+    const auto name = [this](const std::string& id) { return m_faultBox->itemText(m_faultBox->findData(q(id))); };
+    if (there || fault == m_fault || fault.empty())
+        keep(m_fault, {m_size, fault == m_fault, {}});
+    if (!fault.empty() && fault != m_fault)
+        keep(fault, {0.0, true, {}}); // it was called where it was not
+    m_told = there           ? (m_any.empty() ? tr("It was there: %1. ").arg(shownSize(m_size))
+                                              : tr("It was %1: %2. ").arg(name(m_fault), shownSize(m_size)))
+             : fault.empty() ? tr("Right, there was nothing. ")
+                             : tr("There was nothing. ");
+    nextRep();
+}
+
+void EyeTrainer::sized(int choice) {
+    if (!m_sizing)
+        return;
+    m_sizing = false;
+    const auto sizes = sizeChoices(m_range.smallest, m_range.largest);
+    FaultLook look{m_size, true, {}};
+    if (choice >= 0 && choice < std::ssize(sizes))
+        look.guessed = sizes[static_cast<std::size_t>(choice)];
+    keep(m_fault, look);
+    m_told = look.guessed ? tr("Yes, it was there: %1; you said %2. ").arg(shownSize(m_size), shownSize(*look.guessed))
+                          : tr("Yes, it was there: %1. ").arg(shownSize(m_size));
+    nextRep();
+}
+
+void EyeTrainer::nextRep() {
     m_waiting = true;
+    pickFault();
     make();
+    fillAnswers();
     say();
 }
 
-void EyeTrainer::say() {
-    const Staircase s = staircaseOf(m_sessions, m_technique, m_fault);
-    const auto shown = [&](double v) { return QString::number(v * m_range.shown, 'g', 2) + q(m_range.shownUnit); };
-    QString words;
-    if (m_answered && !m_sessions.back().looks.empty() && m_waiting) {
-        const FaultLook& last = m_sessions.back().looks.back();
-        words = last.size > 0.0
-                    ? (last.said ? tr("Yes, it was there: %1. ") : tr("It was there: %1. ")).arg(shown(last.size))
-                : last.said ? tr("There was nothing. ")
-                            : tr("Right, there was nothing. ");
+QString EyeTrainer::shownSize(double size) const {
+    return QString::number(size * m_range.shown, 'g', 2) + q(m_range.shownUnit);
+}
+
+// What can be answered now: whether it was there, which one it was, or how large.
+void EyeTrainer::fillAnswers() {
+    const auto button = [this](const QString& text, const QString& name) {
+        auto* b = new QPushButton(text);
+        b->setObjectName(name);
+        b->setAutoDefault(false);
+        b->setFocusPolicy(Qt::NoFocus); // the keys belong to the trainer
+        return b;
+    };
+    auto* chips = static_cast<QGridLayout*>(m_chips->layout());
+    clearLayout(chips);
+    for (int i = 0; i < std::ssize(m_any); ++i) {
+        auto* b = button(tr("%1 (%2)").arg(m_faultBox->itemText(i + 1)).arg(i + 1), QString("eyeChip%1").arg(i + 1));
+        chips->addWidget(b, i / 2, i % 2);
+        connect(b, &QPushButton::clicked, this, [this, id = m_any[static_cast<std::size_t>(i)]] { answer(id); });
     }
-    if (s.looks() == 0)
-        words += tr("A rep is shown once, at film speed. Say whether the fault was there. One in four is without it.");
-    else if (s.looks() < 12)
-        words += tr("%1 looks so far; from 12 on stands here from which size you see it.").arg(s.looks());
+    auto* sizes = static_cast<QHBoxLayout*>(m_sizes->layout());
+    clearLayout(sizes);
+    if (m_sizing) {
+        sizes->addWidget(new QLabel(tr("How large was it?")));
+        const auto all = sizeChoices(m_range.smallest, m_range.largest);
+        for (int i = 0; i < std::ssize(all); ++i) {
+            auto* b = button(tr("%1 (%2)").arg(shownSize(all[static_cast<std::size_t>(i)])).arg(i + 1),
+                             QString("eyeSize%1").arg(i + 1));
+            sizes->addWidget(b, 1);
+            connect(b, &QPushButton::clicked, this, [this, i] { sized(i); });
+        }
+        auto* open = button(tr("cannot say (Return)"), "eyeSizeOpen");
+        sizes->addWidget(open);
+        connect(open, &QPushButton::clicked, this, [this] { sized(-1); });
+    }
+    m_chips->setVisible(!m_any.empty() && !m_sizing);
+    m_sizes->setVisible(m_sizing);
+    m_yes->setVisible(m_any.empty() && !m_sizing);
+    m_no->setVisible(!m_sizing);
+    m_no->setText(m_any.empty() ? tr("It was not there (N)") : tr("None of them (N)"));
+}
+
+// From which size it is seen, of one fault or, where any may be there, of each with looks enough.
+QString EyeTrainer::standing() const {
+    constexpr int kEnough = 12; // looks
+    if (!m_any.empty()) {
+        QStringList seen;
+        int looks = 0;
+        for (int i = 0; i < std::ssize(m_any); ++i) {
+            const std::string& fault = m_any[static_cast<std::size_t>(i)];
+            const auto range = rangeOf(m_technique, fault);
+            if (!range)
+                continue;
+            const Staircase s = staircase(fault, *range);
+            looks += s.looks();
+            if (s.looks() < kEnough)
+                continue;
+            const QString size = QString::number(s.threshold() * range->shown, 'g', 2) + q(range->shownUnit);
+            seen << (s.blind() ? tr("%1 hardly ever: let the film decide").arg(m_faultBox->itemText(i + 1))
+                               : tr("%1 from %2 on").arg(m_faultBox->itemText(i + 1), size));
+        }
+        return seen.isEmpty()
+                   ? tr("%1 looks so far; from 12 of a fault on stands here from which size you see it.").arg(looks)
+                   : tr("You see: %1. (%2 looks)").arg(seen.join("; ")).arg(looks);
+    }
+    const Staircase s = staircase(m_fault, m_range);
+    QString words;
+    if (s.looks() < kEnough)
+        words = tr("%1 looks so far; from 12 on stands here from which size you see it.").arg(s.looks());
     else if (s.blind())
-        words += tr("You hardly ever see this one, up to %1: let the film decide. (%2 looks)")
-                     .arg(shown(m_range.largest))
-                     .arg(s.looks());
+        words = tr("You hardly ever see this one, up to %1: let the film decide. (%2 looks)")
+                    .arg(shownSize(m_range.largest))
+                    .arg(s.looks());
     else
-        words += tr("You see it from %1 on (%2 to %3); where there was nothing you called it in %4 %. (%5 looks)")
-                     .arg(shown(s.threshold()), shown(s.interval().lo), shown(s.interval().hi))
-                     .arg(shownFigure(100.0 * s.falseAlarms(), 0))
-                     .arg(s.looks());
+        words = tr("You see it from %1 on (%2 to %3); where there was nothing you called it in %4 %. (%5 looks)")
+                    .arg(shownSize(s.threshold()), shownSize(s.interval().lo), shownSize(s.interval().hi))
+                    .arg(shownFigure(100.0 * s.falseAlarms(), 0))
+                    .arg(s.looks());
+    if (const auto bias = sizeBias(s.history())) {
+        const QString about = tr("%1 to %2").arg(shownFigure(bias->interval.lo, 2), shownFigure(bias->interval.hi, 2));
+        words += bias->over()
+                     ? tr(" You take it for larger than it is: %1 times (%2).").arg(shownFigure(bias->ratio, 2), about)
+                 : bias->under()
+                     ? tr(" You take it for smaller than it is: %1 times (%2).").arg(shownFigure(bias->ratio, 2), about)
+                     : tr(" Your sizes are right on average (%1 times).").arg(about);
+    }
+    return words;
+}
+
+void EyeTrainer::say() {
+    QString words = m_told;
+    if (m_sizing)
+        words = tr("Yes. How large was it?");
+    else if (m_told.isEmpty() && (!m_any.empty() || staircase(m_fault, m_range).looks() == 0))
+        words +=
+            m_any.empty()
+                ? tr("A rep is shown once, at film speed. Say whether the fault was there. One in four is without it.")
+                : tr("A rep is shown once, at film speed. Say which fault it has, if any.");
+    else
+        words += standing();
     if (m_waiting)
         words += tr("\nThe next rep comes …");
     m_state->setText(words);
     for (auto* b : {m_yes, m_no, m_again})
         b->setEnabled(!m_answered);
+    m_again->setEnabled(!m_answered || m_sizing);
+    m_chips->setEnabled(!m_answered);
 }
 
 void EyeTrainer::keyPressEvent(QKeyEvent* e) {
-    if (e->key() == Qt::Key_Y)
+    const int digit = e->key() - Qt::Key_1;
+    if (m_sizing && digit >= 0 && digit < 5)
+        sized(digit);
+    else if (m_sizing && (e->key() == Qt::Key_Return || e->key() == Qt::Key_Enter))
+        sized(-1);
+    else if (!m_any.empty() && digit >= 0 && digit < std::min<int>(9, static_cast<int>(m_any.size())))
+        answer(m_any[static_cast<std::size_t>(digit)]);
+    else if (e->key() == Qt::Key_Y && m_any.empty())
         answer(true);
     else if (e->key() == Qt::Key_N)
         answer(false);

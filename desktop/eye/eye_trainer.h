@@ -1,7 +1,7 @@
 #pragma once
 /// \file
 /// The coach's own eye: simulated reps, or those of one's own films of which a measure is sure, at film speed, each
-/// with a fault of some size or none. Did you see it?
+/// with a fault of some size or none. Did you see it, which one was it, and how large?
 
 #include "desktop/workbench/workbench.h"
 #include "library/eye_scores.h"
@@ -53,10 +53,17 @@ public:
     /// \p technique: an id, or kOwnFilms with a measure in the fault's place.
     void choose(const QString& technique, const QString& fault);
     static constexpr auto kOwnFilms = "own films";
-    /// Y and N do the same.
+    static constexpr auto kAnyFault = "any of them"; ///< as a fault: a rep has one of the technique's, or none
+    /// Y and N do the same. Who saw it is asked how large it was before the next rep comes.
     void answer(bool seen);
+    /// Where any fault may be there: the one that was seen; empty = none of them.
+    void answer(const std::string& fault);
+    /// \p choice: 0-based among the sizes offered; −1 = cannot say. Keys 1 to 5, Return.
+    void sized(int choice);
     [[nodiscard]] bool ready() const { return !m_shown.frames.empty() && !m_answered; }
-    [[nodiscard]] double size() const { return m_size; } ///< of the rep that is shown
+    [[nodiscard]] bool asksSize() const { return m_sizing; }
+    [[nodiscard]] std::string fault() const { return m_fault; } ///< that is shown, or is not there
+    [[nodiscard]] double size() const { return m_size; }        ///< of the rep that is shown
     [[nodiscard]] QString verdict() const { return m_state->text(); }
     /// Where the user's scores are kept.
     static std::filesystem::path scoresFile();
@@ -75,6 +82,13 @@ private:
     [[nodiscard]] const OwnEye::Measure* ownMeasure() const;
     static constexpr std::string_view kOwnPrefix = "own:"; ///< before a measure, in the scores
     void begin();
+    void pickFault();
+    void keep(const std::string& fault, FaultLook look);
+    void nextRep();
+    void fillAnswers();
+    [[nodiscard]] QString shownSize(double size) const;
+    [[nodiscard]] QString standing() const;
+    [[nodiscard]] Staircase staircase(const std::string& fault, const FaultRange& sizes) const;
     void make();
     void showNext();
     void say();
@@ -83,8 +97,14 @@ private:
     Day m_today;
     int m_height;
     std::vector<EyeSession> m_sessions;
+    std::size_t m_sitting = 0; ///< where this sitting's sessions begin
     std::string m_technique, m_fault;
+    std::vector<std::string> m_any; ///< the faults that a rep may have; empty = one fault is trained
+    std::string m_said;             ///< the fault that was answered; empty = none
     FaultRange m_range;
+    QWidget* m_chips; ///< a button a fault
+    QWidget* m_sizes; ///< a button a size
+    QString m_told;   ///< what the last rep was
     QComboBox* m_techniqueBox;
     QComboBox* m_faultBox;
     QWidget* m_glass;
@@ -98,7 +118,7 @@ private:
     OwnEye m_own;
     double m_size = 0.0;
     std::size_t m_at = 0;
-    bool m_answered = true, m_waiting = false;
+    bool m_answered = true, m_waiting = false, m_sizing = false;
     unsigned m_seed = 1;
     QFutureWatcher<Made> m_making;
     std::shared_ptr<std::atomic<bool>> m_stop = std::make_shared<std::atomic<bool>>(false);

@@ -153,6 +153,7 @@ private:
     QLineEdit* m_score;
     QComboBox* m_worked;
     QComboBox* m_stress;
+    QComboBox* m_effort;
     QComboBox* m_set;
     QPushButton* m_setOn;
 };

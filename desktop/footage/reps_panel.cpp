@@ -5,6 +5,9 @@
 
 #include <QInputDialog>
 
+#include <algorithm>
+#include <cmath>
+
 namespace riflesso {
 
 RepsPanel::RepsPanel(Workbench& bench, RepStrip* strip, StageView* stage)
@@ -75,6 +78,19 @@ RepsPanel::RepsPanel(Workbench& bench, RepStrip* strip, StageView* stage)
     effect->addWidget(m_score);
     f->addRow(tr("Effect"), effect);
     f->addRow(tr("Stress"), m_stress);
+    m_effort = new QComboBox;
+    m_effort->setObjectName("effort");
+    m_effort->setAccessibleName(tr("Stated effort"));
+    m_effort->setToolTip(tr("How hard it was done, as the athlete says: Progress holds the measures against it."));
+    m_effort->addItem(tr("not said"));
+    for (int percent = 100; percent >= 10; percent -= 10)
+        m_effort->addItem(tr("%1 % of the utmost").arg(percent), percent);
+    f->addRow(tr("Effort"), m_effort);
+    connect(m_effort, &QComboBox::activated, this, [this](int i) {
+        changeRep(tr("note the effort"), [&](Rep& r) {
+            r.effort = i == 0 ? std::nullopt : std::optional(m_effort->itemData(i).toInt() / 100.0);
+        });
+    });
     m_set = typed("set", tr("of its day and stage"));
     m_set->setToolTip(tr("Reps that are judged together: before, after the hint, points"));
     m_setOn = new QPushButton(tr("and all after it"));
@@ -252,6 +268,8 @@ void RepsPanel::refresh() {
         if (m.definition.kind == MeasureKind::effect && m.definition.aspect == Aspect::score)
             m_score->setPlaceholderText(m.definition.perName.empty() ? tr("score") : q(m.definition.perName));
     m_worked->setCurrentIndex(!rep->worked ? 0 : *rep->worked ? 1 : 2);
+    m_effort->setCurrentIndex(
+        rep->effort ? std::max(0, m_effort->findData(10 * static_cast<int>(std::lround(10.0 * *rep->effort)))) : 0);
     m_stress->setCurrentIndex(rep->stage ? static_cast<int>(*rep->stage) + 1 : 0);
     m_set->clear();
     QStringList sets;

@@ -364,14 +364,6 @@
         <source>Take away: %1</source>
         <translation>Da portare a casa: %1</translation>
     </message>
-    <message>
-        <source>Seen in</source>
-        <translation>Visto in</translation>
-    </message>
-    <message>
-        <source>Better declined when</source>
-        <translation>Meglio rinunciare quando</translation>
-    </message>
 </context>
 <context>
     <name>ReviewPanel</name>
@@ -2169,6 +2161,22 @@ non fanno diagnosi.</translation>
         <source>beside the technique, for the %1</source>
         <translation>accanto alla tecnica, per: %1</translation>
     </message>
+    <message>
+        <source>moved from %1</source>
+        <translation>spostato da %1</translation>
+    </message>
+    <message>
+        <source>instead of %1</source>
+        <translation>al posto di %1</translation>
+    </message>
+    <message>
+        <source>by %1</source>
+        <translation>di %1</translation>
+    </message>
+    <message>
+        <source>%1 (%2)</source>
+        <translation>%1 (%2)</translation>
+    </message>
 </context>
 <context>
     <name>practice</name>
@@ -2380,10 +2388,6 @@ non fanno diagnosi.</translation>
         <translation> (da %1 a %2)</translation>
     </message>
     <message>
-        <source>It falls apart from %1 of the fastest on%2. Practise it at %3.</source>
-        <translation>Si sfalda dal %1 della più veloce in su%2. Praticalo al %3.</translation>
-    </message>
-    <message>
         <source>It falls apart from %1 of the fastest on%2.</source>
         <translation>Si sfalda dal %1 della più veloce in su%2.</translation>
     </message>
@@ -2458,6 +2462,90 @@ non fanno diagnosi.</translation>
     <message>
         <source>What the camera “%1” filmed is left out: how it reads against “%2” is not known. Film three reps with both, from the same side, and lock the two films.</source>
         <translation>Quello che ha filmato la telecamera «%1» resta fuori: non si sa come legge rispetto a «%2». Filma tre ripetizioni con tutte e due, dallo stesso lato, e aggancia i due filmati.</translation>
+    </message>
+    <message>
+        <source>the picture</source>
+        <translation>l&apos;immagine</translation>
+    </message>
+    <message>
+        <source>Five reps with different stated efforts are needed: %1 so far.</source>
+        <translation>Servono cinque ripetizioni con sforzi detti diversi: %1 finora.</translation>
+    </message>
+    <message>
+        <source>All reps are of about one effort: film some at half, some at full.</source>
+        <translation>Tutte le ripetizioni sono circa dello stesso sforzo: filmane alcune a metà, alcune a pieno.</translation>
+    </message>
+    <message>
+        <source>It does not change with the effort by more than could be chance.</source>
+        <translation>Non cambia con lo sforzo più di quanto possa essere il caso.</translation>
+    </message>
+    <message>
+        <source>It changes by %1 for 10 % more effort, and stays inside its band.</source>
+        <translation>Cambia di %1 per il 10 % di sforzo in più, e resta nella sua fascia.</translation>
+    </message>
+    <message>
+        <source>Outside its band at every effort of these reps: easier still.</source>
+        <translation>Fuori dalla fascia a ogni sforzo di queste ripetizioni: ancora più leggero.</translation>
+    </message>
+    <message>
+        <source>It falls apart from %1 of the utmost effort on%2.</source>
+        <translation>Si sfalda dal %1 dello sforzo massimo in su%2.</translation>
+    </message>
+    <message>
+        <source> Practise it at %1.</source>
+        <translation> Praticalo al %1.</translation>
+    </message>
+    <message>
+        <source>Over the %1 minutes of %2 (%3 reps) it does not drift by more than could be chance.</source>
+        <translation>Nei %1 minuti di %2 (%3 ripetizioni) non si sposta più di quanto possa essere il caso.</translation>
+    </message>
+    <message>
+        <source>Over the %1 minutes of %2 (%3 reps) it drifts by %4: does it tire?</source>
+        <translation>Nei %1 minuti di %2 (%3 ripetizioni) si sposta di %4: è la stanchezza?</translation>
+    </message>
+    <message>
+        <source>%1 %2 good of %3</source>
+        <translation>%1 %2 buone su %3</translation>
+    </message>
+    <message>
+        <source>%1: %2 is the weaker way (%3); %4.</source>
+        <translation>%1: %2 è il modo più debole (%3); %4.</translation>
+    </message>
+    <message>
+        <source>%1: no way is clearly weaker; %2.</source>
+        <translation>%1: nessun modo è chiaramente più debole; %2.</translation>
+    </message>
+    <message>
+        <source>%1: not enough yet to tell the ways apart; %2.</source>
+        <translation>%1: non ancora abbastanza per distinguere i modi; %2.</translation>
+    </message>
+    <message>
+        <source>Since %1: %2, not more than chance.</source>
+        <translation>Dal %1: %2, non più del caso.</translation>
+    </message>
+    <message>
+        <source>Since %1: %2.</source>
+        <translation>Dal %1: %2.</translation>
+    </message>
+    <message>
+        <source>owned up to %1, broke at %2</source>
+        <translation>posseduto fino a %1, si rompeva a %2</translation>
+    </message>
+    <message>
+        <source>owned up to %1</source>
+        <translation>posseduto fino a %1</translation>
+    </message>
+    <message>
+        <source>broke at %1</source>
+        <translation>si rompeva a %1</translation>
+    </message>
+    <message>
+        <source>neither owned nor broken for sure</source>
+        <translation>né posseduto né rotto con certezza</translation>
+    </message>
+    <message>
+        <source> Before %1: %2.</source>
+        <translation> Prima del %1: %2.</translation>
     </message>
 </context>
 <context>
@@ -3349,6 +3437,34 @@ non fanno diagnosi.</translation>
         <source>Close</source>
         <translation>Chiudi</translation>
     </message>
+    <message>
+        <source>%1: %2 cm</source>
+        <translation>%1: %2 cm</translation>
+    </message>
+    <message>
+        <source>Stature by date</source>
+        <translation>Statura per data</translation>
+    </message>
+    <message>
+        <source>%1 cm</source>
+        <translation>%1 cm</translation>
+    </message>
+    <message>
+        <source>Growth</source>
+        <translation>Crescita</translation>
+    </message>
+    <message>
+        <source>%1 cm (%2)</source>
+        <translation>%1 cm (%2)</translation>
+    </message>
+    <message>
+        <source>%1: %2</source>
+        <translation>%1: %2</translation>
+    </message>
+    <message>
+        <source>%1, now %2</source>
+        <translation>%1, ora %2</translation>
+    </message>
 </context>
 <context>
     <name>riflesso::BandPlot</name>
@@ -3463,6 +3579,14 @@ non fanno diagnosi.</translation>
     <message>
         <source>Where it breaks</source>
         <translation>Dove si rompe</translation>
+    </message>
+    <message>
+        <source>not filmed lately</source>
+        <translation>non filmato di recente</translation>
+    </message>
+    <message>
+        <source>circle: since %1 · square: before</source>
+        <translation>cerchio: dal %1 · quadrato: prima</translation>
     </message>
 </context>
 <context>
@@ -4902,6 +5026,53 @@ Marca una ripetizione dell&apos;atleta, e porta un modello.</translation>
     </message>
 </context>
 <context>
+    <name>riflesso::DoseChart</name>
+    <message>
+        <source>%1: %2</source>
+        <translation>%1: %2</translation>
+    </message>
+    <message>
+        <source>Week of %1</source>
+        <translation>Settimana del %1</translation>
+    </message>
+    <message>
+        <source>%1 of %2 planned minutes</source>
+        <translation>%1 minuti su %2 previsti</translation>
+    </message>
+    <message>
+        <source>rep</source>
+        <translation>ripetizione</translation>
+    </message>
+    <message>
+        <source>reps</source>
+        <translation>ripetizioni</translation>
+    </message>
+    <message>
+        <source>%1 of %2 good</source>
+        <translation>%1 buone su %2</translation>
+    </message>
+    <message>
+        <source>%1 minutes of it alone</source>
+        <translation>di cui %1 minuti per conto proprio</translation>
+    </message>
+    <message>
+        <source>Nothing is planned or practised yet. Practice counts each rep, the programme its minutes.</source>
+        <translation>Nulla è ancora previsto o praticato. La Pratica conta ogni ripetizione, il programma i suoi minuti.</translation>
+    </message>
+    <message>
+        <source>minutes a week</source>
+        <translation>minuti alla settimana</translation>
+    </message>
+    <message>
+        <source>%1 of %2</source>
+        <translation>%1 su %2</translation>
+    </message>
+    <message>
+        <source>Minutes planned and done, week by week</source>
+        <translation>Minuti previsti e fatti, settimana per settimana</translation>
+    </message>
+</context>
+<context>
     <name>riflesso::DraftPanel</name>
     <message>
         <source>How much to draft</source>
@@ -5336,6 +5507,74 @@ Arriva la prossima ripetizione …</translation>
     <message>
         <source> % of the tolerance</source>
         <translation> % della tolleranza</translation>
+    </message>
+    <message>
+        <source>any of them: which one is it?</source>
+        <translation>uno qualsiasi: quale è?</translation>
+    </message>
+    <message>
+        <source>It was %1: %2. </source>
+        <translation>Era %1: %2. </translation>
+    </message>
+    <message>
+        <source>Yes, it was there: %1; you said %2. </source>
+        <translation>Sì, c&apos;era: %1; tu hai detto %2. </translation>
+    </message>
+    <message>
+        <source>%1 (%2)</source>
+        <translation>%1 (%2)</translation>
+    </message>
+    <message>
+        <source>How large was it?</source>
+        <translation>Quanto era grande?</translation>
+    </message>
+    <message>
+        <source>cannot say (Return)</source>
+        <translation>non so dirlo (Invio)</translation>
+    </message>
+    <message>
+        <source>None of them (N)</source>
+        <translation>Nessuno (N)</translation>
+    </message>
+    <message>
+        <source>%1 hardly ever: let the film decide</source>
+        <translation>%1 quasi mai: lascia decidere il filmato</translation>
+    </message>
+    <message>
+        <source>%1 from %2 on</source>
+        <translation>%1 da %2 in su</translation>
+    </message>
+    <message>
+        <source>%1 looks so far; from 12 of a fault on stands here from which size you see it.</source>
+        <translation>%1 sguardi finora; da 12 di un difetto in poi qui sta da quale grandezza lo vedi.</translation>
+    </message>
+    <message>
+        <source>You see: %1. (%2 looks)</source>
+        <translation>Vedi: %1. (%2 sguardi)</translation>
+    </message>
+    <message>
+        <source>%1 to %2</source>
+        <translation>%1 a %2</translation>
+    </message>
+    <message>
+        <source> You take it for larger than it is: %1 times (%2).</source>
+        <translation> Lo prendi per più grande di quello che è: %1 volte (%2).</translation>
+    </message>
+    <message>
+        <source> You take it for smaller than it is: %1 times (%2).</source>
+        <translation> Lo prendi per più piccolo di quello che è: %1 volte (%2).</translation>
+    </message>
+    <message>
+        <source> Your sizes are right on average (%1 times).</source>
+        <translation> Le tue grandezze in media sono giuste (%1 volte).</translation>
+    </message>
+    <message>
+        <source>Yes. How large was it?</source>
+        <translation>Sì. Quanto era grande?</translation>
+    </message>
+    <message>
+        <source>A rep is shown once, at film speed. Say which fault it has, if any.</source>
+        <translation>Una ripetizione si vede una volta, alla velocità del filmato. Di&apos; quale difetto ha, se ne ha.</translation>
     </message>
 </context>
 <context>
@@ -7945,6 +8184,22 @@ Ponile in Marcatura: vai al momento e premi il suo numero.</translation>
         <source>It needs a name, a cue, and what it is for.</source>
         <translation>Servono un nome, un richiamo, e a che cosa serve.</translation>
     </message>
+    <message>
+        <source>from where, how high, which side: parted by commas</source>
+        <translation>da dove, a che altezza, da che lato: separati da virgole</translation>
+    </message>
+    <message>
+        <source>Variations</source>
+        <translation>Varianti</translation>
+    </message>
+    <message>
+        <source>The drill is gone from the ladder.</source>
+        <translation>L&apos;esercizio non è più sulla scala.</translation>
+    </message>
+    <message>
+        <source>“%1” stands on the ladder now.</source>
+        <translation>“%1” ora è sulla scala.</translation>
+    </message>
 </context>
 <context>
     <name>riflesso::PicturePanel</name>
@@ -8485,6 +8740,94 @@ Ponile in Marcatura: vai al momento e premi il suo numero.</translation>
         <source>Another program has these keys: nothing is heard from afar.</source>
         <translation>Questi tasti li ha un altro programma: da lontano non si sente niente.</translation>
     </message>
+    <message>
+        <source>Done at home</source>
+        <translation>Fatto a casa</translation>
+    </message>
+    <message>
+        <source>Home work</source>
+        <translation>Compiti a casa</translation>
+    </message>
+    <message>
+        <source>%1: %2, %3 min</source>
+        <translation>%1: %2, %3 min</translation>
+    </message>
+    <message>
+        <source>No home work of the last two weeks is open.</source>
+        <translation>Nessun compito a casa delle ultime due settimane è aperto.</translation>
+    </message>
+    <message>
+        <source>Tick what was done: arrows and Space, then Return.</source>
+        <translation>Spunta ciò che è stato fatto: frecce e Spazio, poi Invio.</translation>
+    </message>
+    <message>
+        <source>tick home work off</source>
+        <translation>spuntare i compiti a casa</translation>
+    </message>
+    <message>
+        <source>Look at the picture</source>
+        <translation>Guarda l&apos;immagine</translation>
+    </message>
+    <message>
+        <source>The dose is done: %1 sets of %2</source>
+        <translation>La dose è fatta: %1 serie da %2</translation>
+    </message>
+    <message>
+        <source>Set %1 of %2 done: a rest (R)</source>
+        <translation>Serie %1 di %2 fatta: una pausa (R)</translation>
+    </message>
+    <message>
+        <source>Set %1 of %2, rep %3 of %4</source>
+        <translation>Serie %1 di %2, ripetizione %3 di %4</translation>
+    </message>
+    <message>
+        <source>%1 · %2 of %3 min</source>
+        <translation>%1 · %2 di %3 min</translation>
+    </message>
+    <message>
+        <source>Home work …</source>
+        <translation>Compiti a casa …</translation>
+    </message>
+    <message>
+        <source>What was done at home, from the ticks on its sheet: all of it at once. (H)</source>
+        <translation>Ciò che è stato fatto a casa, dalle spunte sul foglio: tutto in una volta. (H)</translation>
+    </message>
+    <message>
+        <source>Another drill …</source>
+        <translation>Un altro esercizio …</translation>
+    </message>
+    <message>
+        <source>fed from where, or done how</source>
+        <translation>servita da dove, o fatta come</translation>
+    </message>
+    <message>
+        <source>How the next rep is fed or done</source>
+        <translation>Come è servita o fatta la prossima ripetizione</translation>
+    </message>
+    <message>
+        <source>Counted with each rep: Progress tells which way is the weaker one. (D: the next way)</source>
+        <translation>Si conta con ogni ripetizione: i Progressi dicono qual è il modo più debole. (D: il prossimo modo)</translation>
+    </message>
+    <message>
+        <source>In which order it is fed</source>
+        <translation>In quale ordine è servita</translation>
+    </message>
+    <message>
+        <source>In turn and mixed: the next way is said here after each rep. What is learnt in a mixed order lasts longer, though it looks worse on the day.</source>
+        <translation>A turno e mescolato: il prossimo modo si dice qui dopo ogni ripetizione. Ciò che si impara mescolato dura di più, anche se quel giorno sembra peggio.</translation>
+    </message>
+    <message>
+        <source>%1 %2 of %3</source>
+        <translation>%1 %2 su %3</translation>
+    </message>
+    <message>
+        <source>Next: %1</source>
+        <translation>Prossima: %1</translation>
+    </message>
+    <message>
+        <source>Next: %1 (so far %2)</source>
+        <translation>Prossima: %1 (finora %2)</translation>
+    </message>
 </context>
 <context>
     <name>riflesso::ProgrammePage</name>
@@ -8605,14 +8948,6 @@ Ponile in Marcatura: vai al momento e premi il suo numero.</translation>
         <translation>togliere un blocco</translation>
     </message>
     <message>
-        <source>The drill is gone from the ladder.</source>
-        <translation>L&apos;esercizio non è più sulla scala.</translation>
-    </message>
-    <message>
-        <source>“%1” stands on the ladder now.</source>
-        <translation>“%1” ora è sulla scala.</translation>
-    </message>
-    <message>
         <source>keep the plan</source>
         <translation>tenere il piano</translation>
     </message>
@@ -8724,13 +9059,25 @@ Ponile in Marcatura: vai al momento e premi il suo numero.</translation>
         <source>%1 on %2</source>
         <translation>%1, %2</translation>
     </message>
+    <message>
+        <source>Why …</source>
+        <translation>Perché …</translation>
+    </message>
+    <message>
+        <source>Why</source>
+        <translation>Perché</translation>
+    </message>
+    <message>
+        <source>Why is this block as it is?</source>
+        <translation>Perché questo blocco è così?</translation>
+    </message>
+    <message>
+        <source>say why</source>
+        <translation>dire perché</translation>
+    </message>
 </context>
 <context>
     <name>riflesso::ProgressPage</name>
-    <message>
-        <source>Focus measure</source>
-        <translation>Misura del focus</translation>
-    </message>
     <message>
         <source>What went with it</source>
         <translation>Che cosa è andato con esso</translation>
@@ -8790,6 +9137,22 @@ Ponile in Marcatura: vai al momento e premi il suo numero.</translation>
     <message>
         <source>Nothing yet: film again under the same stress.</source>
         <translation>Ancora nulla: filma di nuovo sotto la stessa pressione.</translation>
+    </message>
+    <message>
+        <source>What reps are held against</source>
+        <translation>Contro che cosa si tengono le ripetizioni</translation>
+    </message>
+    <message>
+        <source>speed as measured</source>
+        <translation>velocità misurata</translation>
+    </message>
+    <message>
+        <source>effort as stated</source>
+        <translation>sforzo detto</translation>
+    </message>
+    <message>
+        <source>Measure</source>
+        <translation>Misura</translation>
     </message>
 </context>
 <context>
@@ -9253,6 +9616,26 @@ Ponile in Marcatura: vai al momento e premi il suo numero.</translation>
     <message>
         <source>score</source>
         <translation>punteggio</translation>
+    </message>
+    <message>
+        <source>Stated effort</source>
+        <translation>Sforzo detto</translation>
+    </message>
+    <message>
+        <source>How hard it was done, as the athlete says: Progress holds the measures against it.</source>
+        <translation>Con quanto sforzo è stata fatta, come dice l&apos;atleta: i Progressi vi confrontano le misure.</translation>
+    </message>
+    <message>
+        <source>%1 % of the utmost</source>
+        <translation>%1 % del massimo</translation>
+    </message>
+    <message>
+        <source>Effort</source>
+        <translation>Sforzo</translation>
+    </message>
+    <message>
+        <source>note the effort</source>
+        <translation>annotare lo sforzo</translation>
     </message>
 </context>
 <context>
@@ -9757,6 +10140,18 @@ Ponile in Marcatura: vai al momento e premi il suo numero.</translation>
         <source>Memory for pictures</source>
         <translation>Memoria per le immagini</translation>
     </message>
+    <message>
+        <source>nobody in particular</source>
+        <translation>nessuno in particolare</translation>
+    </message>
+    <message>
+        <source>Stands beside what is changed in the programme by hand.</source>
+        <translation>Sta accanto a ciò che si cambia a mano nel programma.</translation>
+    </message>
+    <message>
+        <source>Who works here</source>
+        <translation>Chi lavora qui</translation>
+    </message>
 </context>
 <context>
     <name>riflesso::ShelfModel</name>
@@ -9989,6 +10384,18 @@ Esc svuota la ricerca.</translation>
         <source>cases</source>
         <translation>casi</translation>
     </message>
+    <message>
+        <source>Duplicate</source>
+        <translation>Duplica</translation>
+    </message>
+    <message>
+        <source>Hand over as a file …</source>
+        <translation>Consegna come file …</translation>
+    </message>
+    <message>
+        <source>%1 (copy)</source>
+        <translation>%1 (copia)</translation>
+    </message>
 </context>
 <context>
     <name>riflesso::SpeedChart</name>
@@ -10019,6 +10426,14 @@ Esc svuota la ricerca.</translation>
     <message>
         <source>falls apart at %1 %</source>
         <translation>si sfalda al %1 %</translation>
+    </message>
+    <message>
+        <source>No rep with a stated effort is measured yet.</source>
+        <translation>Nessuna ripetizione con uno sforzo detto è ancora misurata.</translation>
+    </message>
+    <message>
+        <source>effort as stated, of the utmost</source>
+        <translation>sforzo detto, del massimo</translation>
     </message>
 </context>
 <context>
@@ -10153,10 +10568,6 @@ Esc svuota la ricerca.</translation>
         <translation>Chiudi</translation>
     </message>
     <message>
-        <source>Ringed: works on it. Full: has it. Hook: held. Half: the film cannot tell. Dash: not filmed so that it shows. Small dot: does not have it.</source>
-        <translation>Cerchiato: ci lavora. Pieno: ce l&apos;ha. Uncino: tenuto. Mezzo: il filmato non può dirlo. Trattino: non filmato in modo che si veda. Puntino: non ce l&apos;ha.</translation>
-    </message>
-    <message>
         <source>One measure, everybody</source>
         <translation>Una misura, tutti</translation>
     </message>
@@ -10228,6 +10639,14 @@ Esc svuota la ricerca.</translation>
         <source>Session: %1</source>
         <translation>Seduta: %1</translation>
     </message>
+    <message>
+        <source>%1, at %2</source>
+        <translation>%1, a %2</translation>
+    </message>
+    <message>
+        <source>Ringed: works on it, with the rungs of the ladder that are reached. Full: has it. Hook: held. Half: the film cannot tell. Dash: not filmed so that it shows. Small dot: does not have it.</source>
+        <translation>Cerchiato: ci lavora, con i pioli della scala raggiunti. Pieno: ce l&apos;ha. Uncino: tenuto. Mezzo: il filmato non può dirlo. Trattino: non filmato in modo che si veda. Puntino: non ce l&apos;ha.</translation>
+    </message>
 </context>
 <context>
     <name>riflesso::SquadTable</name>
@@ -10254,6 +10673,10 @@ Esc svuota la ricerca.</translation>
     <message>
         <source>%1, %2: %3</source>
         <translation>%1, %2: %3</translation>
+    </message>
+    <message>
+        <source>shows at</source>
+        <translation>si vede in</translation>
     </message>
 </context>
 <context>
@@ -10396,28 +10819,16 @@ Esc svuota la ricerca.</translation>
         <translation>ancora nulla</translation>
     </message>
     <message>
-        <source>film, %1</source>
-        <translation>filmato, %1</translation>
-    </message>
-    <message>
-        <source>%1 films, %2</source>
-        <translation>%1 filmati, %2</translation>
-    </message>
-    <message>
-        <source>practice, %1: %2 of %3 good</source>
-        <translation>pratica, %1: %2 buone su %3</translation>
-    </message>
-    <message>
-        <source>competition, %1</source>
-        <translation>gara, %1</translation>
-    </message>
-    <message>
         <source>today</source>
         <translation>oggi</translation>
     </message>
     <message>
         <source>competition</source>
         <translation>gara</translation>
+    </message>
+    <message>
+        <source>%1 days&apos; pause</source>
+        <translation>pausa di %1 giorni</translation>
     </message>
 </context>
 <context>
@@ -11417,6 +11828,14 @@ Esercizi per livello: %7.</translation>
         <source>Limit</source>
         <translation>Limite</translation>
     </message>
+    <message>
+        <source>Variations</source>
+        <translation>Varianti</translation>
+    </message>
+    <message>
+        <source>from where, how high, which side: parted by commas</source>
+        <translation>da dove, a che altezza, da che lato: separati da virgole</translation>
+    </message>
 </context>
 <context>
     <name>riflesso::WorkshopDocument</name>
@@ -11530,6 +11949,53 @@ Esercizi per livello: %7.</translation>
             <numerusform>Da %n ripetizione non si può dire altro.</numerusform>
             <numerusform>Da %n ripetizioni non si può dire altro.</numerusform>
         </translation>
+    </message>
+</context>
+<context>
+    <name>story</name>
+    <message numerus="yes">
+        <source>%n films, %1</source>
+        <comment>%n film, %1</comment>
+        <translation>
+            <numerusform>%n filmato, %1</numerusform>
+            <numerusform>%n filmati, %1</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>practice, %1: %2 of %3 good</source>
+        <translation>pratica, %1: %2 buone su %3</translation>
+    </message>
+    <message>
+        <source>practice alone, %1: %2 minutes</source>
+        <translation>pratica per conto proprio, %1: %2 minuti</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n planned blocks missed, %1</source>
+        <comment>%n planned block missed, %1</comment>
+        <translation>
+            <numerusform>%n blocco previsto saltato, %1</numerusform>
+            <numerusform>%n blocchi previsti saltati, %1</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>taken up, %1: %2</source>
+        <translation>preso in mano, %1: %2</translation>
+    </message>
+    <message>
+        <source>closed, %1: %2</source>
+        <translation>chiuso, %1: %2</translation>
+    </message>
+    <message>
+        <source>a cue, %1: &quot;%2&quot;</source>
+        <translation>un richiamo, %1: &quot;%2&quot;</translation>
+    </message>
+    <message>
+        <source>competition, %1</source>
+        <translation>gara, %1</translation>
+    </message>
+    <message>
+        <source>%1 days without film or practice, from %2</source>
+        <translation>%1 giorni senza filmati né pratica, da %2</translation>
     </message>
 </context>
 <context>
@@ -12177,6 +12643,34 @@ Esercizi per livello: %7.</translation>
         <source>ban</source>
         <translation>divieto</translation>
     </message>
+    <message>
+        <source>always so</source>
+        <translation>sempre così</translation>
+    </message>
+    <message>
+        <source>in turn</source>
+        <translation>a turno</translation>
+    </message>
+    <message>
+        <source>mixed</source>
+        <translation>mescolato</translation>
+    </message>
+    <message>
+        <source>shank</source>
+        <translation>gamba</translation>
+    </message>
+    <message>
+        <source>upper arm</source>
+        <translation>braccio</translation>
+    </message>
+    <message>
+        <source>forearm</source>
+        <translation>avambraccio</translation>
+    </message>
+    <message>
+        <source>variations</source>
+        <translation>varianti</translation>
+    </message>
 </context>
 <context>
     <name>words</name>
@@ -12391,6 +12885,10 @@ Esercizi per livello: %7.</translation>
             <numerusform>Più vicino alla scuola “%1” in %2 su %n misura che distingue le scuole.</numerusform>
             <numerusform>Più vicino alla scuola “%1” in %2 su %n misure che distinguono le scuole.</numerusform>
         </translation>
+    </message>
+    <message>
+        <source>In these ways: %1.</source>
+        <translation>In questi modi: %1.</translation>
     </message>
 </context>
 </TS>

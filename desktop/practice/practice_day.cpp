@@ -9,6 +9,7 @@
 #include <QDialog>
 #include <QDialogButtonBox>
 #include <QFormLayout>
+#include <QListWidget>
 
 #include <algorithm>
 
@@ -104,6 +105,58 @@ void PracticePage::fillToday() {
         m_today->addWidget(
             new QLabel(tr("Nothing is planned for this day. Choose a drill, and count good reps, not reps.")));
     m_today->addStretch();
+}
+
+// The sheet from home, with its ticks: the last two weeks' home work that nobody has ticked off yet, all at once.
+void PracticePage::homeDone() {
+    QDialog dialog(this);
+    dialog.setObjectName("homeDialog");
+    dialog.setWindowTitle(tr("Done at home"));
+    auto* all = new QVBoxLayout(&dialog);
+    auto* list = new QListWidget;
+    list->setObjectName("homeList");
+    list->setAccessibleName(tr("Home work"));
+    std::vector<std::pair<Id, PlannedBlock>> home; // copies: the case may change while the dialog is open
+    for (const auto& [id, b] : m_bench.data().planned)
+        if (b.home() && b.day <= m_bench.book().today() && b.day > m_bench.book().today() - std::chrono::days(14) &&
+            (b.state == BlockState::planned || b.state == BlockState::moved || b.state == BlockState::missed))
+            home.emplace_back(id, b);
+    std::stable_sort(home.begin(), home.end(),
+                     [](const auto& a, const auto& b) { return a.second.day < b.second.day; });
+    for (const auto& [id, b] : home) {
+        const Drill* d = m_bench.blueprint().drill(b.drill);
+        auto* item = new QListWidgetItem(
+            tr("%1: %2, %3 min").arg(q(dayWords(b.day)), q(d ? d->name : b.drill), shownFigure(b.minutes, 0)), list);
+        item->setFlags(Qt::ItemIsEnabled | Qt::ItemIsSelectable | Qt::ItemIsUserCheckable);
+        item->setCheckState(Qt::Unchecked);
+    }
+    list->setCurrentRow(0);
+    all->addWidget(wrapped(home.empty() ? tr("No home work of the last two weeks is open.")
+                                        : tr("Tick what was done: arrows and Space, then Return.")));
+    list->setVisible(!home.empty());
+    all->addWidget(list);
+    auto* buttons = new QDialogButtonBox(QDialogButtonBox::Ok | QDialogButtonBox::Cancel);
+    all->addWidget(buttons);
+    connect(buttons, &QDialogButtonBox::accepted, &dialog, &QDialog::accept);
+    connect(buttons, &QDialogButtonBox::rejected, &dialog, &QDialog::reject);
+    list->setFocus();
+    dialog.resize(460, 360);
+    if (dialog.exec() != QDialog::Accepted)
+        return;
+    std::vector<Edit> edits;
+    for (std::size_t i = 0; i < home.size(); ++i)
+        if (list->item(static_cast<int>(i))->checkState() == Qt::Checked) {
+            // As it is now: another program, or the plan, may have changed it while the dialog was open.
+            const auto now = m_bench.data().planned.find(home[i].first);
+            if (now == m_bench.data().planned.end())
+                continue;
+            PlannedBlock done = now->second;
+            done.state = BlockState::done;
+            edits.push_back(PlanEdit{now->first, now->second, done});
+        }
+    if (!edits.empty())
+        m_bench.book().perform(tr("tick home work off"), std::move(edits));
+    setFocus();
 }
 
 void PracticePage::ownDay() {

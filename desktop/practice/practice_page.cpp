@@ -1,5 +1,6 @@
 #include "desktop/practice/practice_page.h"
 
+#include "casebook/progress_questions.h"
 #include "casebook/text.h"
 #include "desktop/practice/film_verdicts.h"
 #include "desktop/theme/theme.h"
@@ -46,6 +47,9 @@ PracticePage::PracticePage(Workbench& bench) : m_bench(bench) {
             hear(Chime::start);
         }
     });
+    m_minutes.setInterval(15000);
+    connect(&m_minutes, &QTimer::timeout, this, [this] { m_set->setText(setWords()); });
+    m_minutes.start();
     connect(&bench.book(), &Casebook::changed, this, [this](const ChangeSet& c) {
         if (c.blocks || c.plan)
             refresh();
@@ -86,6 +90,8 @@ QWidget* PracticePage::makeCounting() {
     };
     m_cue = label("practiceCue", "font-size: 32px; font-weight: bold;");
     m_what = label("quiet", "font-size: 15px;");
+    m_set = label("practiceSet", "font-size: 15px;");
+    m_way = label("practiceWay", "font-size: 20px; font-weight: bold;");
     m_dots = new RepDots;
     m_count = label("practiceCount", "font-size: 54px; font-weight: bold;");
     m_bar = new GateBar;
@@ -118,6 +124,8 @@ QWidget* PracticePage::makeCounting() {
     all->addStretch(1);
     all->addWidget(m_cue);
     all->addWidget(m_what);
+    all->addWidget(m_set);
+    all->addWidget(m_way);
     all->addStretch(1);
     all->addWidget(m_dots);
     all->addWidget(m_count);
@@ -136,7 +144,7 @@ QWidget* PracticePage::makeCounting() {
 void PracticePage::hideEvent(QHideEvent* e) {
     m_metronome.stop();
     m_camera->setChecked(false); // nobody is filmed unseen
-    if (!e->spontaneous()) // a minimised window goes on listening: that is what it is for
+    if (!e->spontaneous())       // a minimised window goes on listening: that is what it is for
         m_far->setChecked(false);
     m_tempo->setChecked(false);
     m_tempo->setText(tr("Tempo"));
@@ -172,6 +180,7 @@ std::string PracticePage::faultOf(const std::string& id) const {
 
 void PracticePage::newBlock() {
     m_block = 0;
+    m_began.invalidate();
     m_athlete.reset();
     m_reasonOpen = false;
     refresh();
@@ -185,7 +194,8 @@ void PracticePage::hear(Chime chime) {
         return;
     m_sounds.play(chime);
     if (chime == Chime::start && m_hear->currentIndex() == 2)
-        m_sounds.say(m_cues->currentText().trimmed());
+        m_sounds.say(isPictureCue(m_cues->currentText().trimmed()) ? tr("Look at the picture")
+                                                                   : m_cues->currentText().trimmed());
 }
 
 void PracticePage::verdict(bool good) {
@@ -204,6 +214,7 @@ void PracticePage::verdict(bool good) {
         rep.coach = good;
     if (mode() == Mode::both)
         rep.athlete = m_athlete;
+    rep.variation = m_ways->currentText().trimmed().toStdString();
     rep.clip = m_screen->takeUnjudged();
     if (const auto read = m_readings.find(rep.clip); read != m_readings.end() && !rep.clip.empty())
         rep.machine = read->second; // it was measured before it was judged
@@ -224,10 +235,14 @@ void PracticePage::count(const PractisedRep& rep) {
         fresh.stage = drill()->stage;
         fresh.reps = {rep};
         fresh.note = m_note->text().toStdString();
-        if (const std::string cue = m_cues->currentText().trimmed().toStdString(); cue != drill()->cue)
-            fresh.cue = cue;
+        const QString cue = m_cues->currentText().trimmed();
+        if (isPictureCue(cue))
+            fresh.cue = kPictureCue;
+        else if (cue.toStdString() != drill()->cue)
+            fresh.cue = cue.toStdString();
         m_block = m_bench.book().addBlock(fresh);
         saved = m_block != 0;
+        m_began.start();
     }
     if (saved) {
         m_athlete.reset();
@@ -236,6 +251,7 @@ void PracticePage::count(const PractisedRep& rep) {
         const Dose& dose = drill()->dose;
         if (const Block* b = block(); b && static_cast<int>(b->reps.size()) == dose.sets * dose.reps)
             hear(Chime::end); // what was asked for is done
+        nextFed();
     }
     refresh();
 }
@@ -278,14 +294,38 @@ void PracticePage::repRead(const std::string& clip, bool good) {
         m_bench.book().setBlock(changed);
 }
 
+// "Set 2 of 4, rep 3 of 6 · 4 of 8 minutes"; what goes beyond the dose is counted on.
+QString PracticePage::setWords() const {
+    const Drill* d = drill();
+    if (!d)
+        return {};
+    const Block* b = block();
+    const int done = b ? static_cast<int>(b->reps.size()) : 0, reps = std::max(1, d->dose.reps);
+    QString words;
+    if (done >= d->dose.sets * reps)
+        words = tr("The dose is done: %1 sets of %2").arg(d->dose.sets).arg(reps);
+    else if (done > 0 && done % reps == 0)
+        words = tr("Set %1 of %2 done: a rest (R)").arg(done / reps).arg(d->dose.sets);
+    else
+        words = tr("Set %1 of %2, rep %3 of %4").arg(done / reps + 1).arg(d->dose.sets).arg(done % reps + 1).arg(reps);
+    const qint64 minutes = m_began.isValid() ? m_began.elapsed() / 60000 : 0;
+    return tr("%1 · %2 of %3 min").arg(words).arg(minutes).arg(shownFigure(d->dose.minutes, 0));
+}
+
 void PracticePage::takeBack() {
     m_reasonOpen = false;
     if (m_athlete) {
         m_athlete.reset();
     } else if (const Block* b = block(); b && !b->reps.empty()) {
         Block changed = *b;
+        const QString way = q(changed.reps.back().variation);
         changed.reps.pop_back();
-        m_bench.book().setBlock(changed);
+        if (m_bench.book().setBlock(changed) && m_feed->currentIndex() != 0) { // it is done once more, fed as it was
+            if (const int at = m_ways->findText(way); at >= 0)
+                m_ways->setCurrentIndex(at);
+            else
+                m_ways->setEditText(way);
+        }
     }
     refresh();
 }
@@ -335,8 +375,16 @@ void PracticePage::keyPressEvent(QKeyEvent* e) {
     case Qt::Key_Escape:
         takeBack();
         break;
+    case Qt::Key_D:
+        if (m_ways->count() > 0)
+            m_ways->setCurrentIndex((m_ways->currentIndex() + 1) % m_ways->count());
+        showWay();
+        break;
     case Qt::Key_N:
         newBlock();
+        break;
+    case Qt::Key_H:
+        homeDone();
         break;
     case Qt::Key_R:
         rest();
@@ -386,11 +434,15 @@ void PracticePage::refresh() {
     const Drill* d = drill();
     if (!d)
         return;
+    m_shownDrill = q(d->id);
     m_pictures->show(faultOf(d->id));
     fillCues();
+    fillWays();
+    showWay();
     const QString cue = m_cues->currentText().trimmed();
-    m_cue->setText(tr("“%1”").arg(cue.isEmpty() ? q(d->cue) : cue));
+    m_cue->setText(isPictureCue(cue) ? tr("Look at the picture") : tr("“%1”").arg(cue.isEmpty() ? q(d->cue) : cue));
     m_what->setText(tr("%1 · %2").arg(q(d->name), shownWord(kStageNames[static_cast<std::size_t>(d->stage)])));
+    m_set->setText(setWords());
     m_caution->setText(q(d->caution));
     m_caution->setVisible(!d->caution.empty());
     m_ask->setText(mode() == Mode::both      ? (m_athlete ? tr("Coach: was it good?") : tr("Athlete: how was it?"))

@@ -2,6 +2,7 @@
 /// \file
 /// Practice: a block counted rep by rep, one key a rep. Readable from three metres.
 
+#include "core/progress/feed.h"
 #include "desktop/parts/card.h"
 #include "desktop/practice/far_keys.h"
 #include "desktop/practice/metronome.h"
@@ -29,10 +30,10 @@ namespace riflesso {
 std::vector<std::string> reasonsOfBad(const Blueprint& blueprint, const std::string& fault);
 
 /// Keys: G, arrow up or a presenter's forward = good; B, arrow down or its backward = not yet, and then a number for
-/// the reason, or none; Backspace or its black-screen key takes the last rep back; N begins a new block; R a rest; T
-/// the tempo, plus and minus a beat; C the camera, L the last rep once more, M what the focus measure
-/// says of it; F a presenter's two keys while
-/// another window is in front. Modes: the coach alone, the athlete alone, or both, the athlete first.
+/// the reason, or none; Backspace or its black-screen key takes the last rep back; N begins a new block; H what was
+/// done at home; R a rest; T the tempo, plus and minus a beat; C the camera, L the last rep once more, M what the focus
+/// measure says of it; D the next rep is fed another way; F a presenter's two keys while another window is in front.
+/// Modes: the coach alone, the athlete alone, or both, the athlete first.
 class PracticePage : public QWidget {
     Q_OBJECT
 public:
@@ -58,9 +59,19 @@ private:
     void giveReason(int index);
     void rest();
     void fillCues();
+    void fillWays();
+    void nextFed();
+    void showWay();
+    [[nodiscard]] QLayout* makeWays();
+    /// The picture of the drill is the cue, not words.
+    [[nodiscard]] static bool isPictureCue(const QString& shown);
     void tempo();
     void hear(Chime chime);
     void ownDay();
+    void homeDone();
+    void anotherDrill();
+    [[nodiscard]] QString setWords() const;
+    static constexpr auto kAnotherDrill = "another drill"; ///< data of the last entry among the drills
     void count(const PractisedRep& rep);
     [[nodiscard]] QWidget* makeCounting();
     [[nodiscard]] QWidget* makeSettings();
@@ -72,6 +83,7 @@ private:
 
     Workbench& m_bench;
     QComboBox* m_drills;
+    QString m_shownDrill; ///< the drill that was shown last; another one may be asked for
     QComboBox* m_mode;
     QDateEdit* m_day;
     QLineEdit* m_note;
@@ -79,6 +91,10 @@ private:
     int m_lookingAt = -1; ///< the rep whose film was played last by key; −1 = none
     QComboBox* m_cues;    ///< editable: the cue that this block is done with
     std::string m_cuesOf; ///< the drill that they are of
+    QComboBox* m_ways;    ///< editable: from where or how the next rep is fed
+    QComboBox* m_feed;    ///< always so, in turn, mixed
+    std::string m_waysOf; ///< the drill that they are of
+    QLabel* m_way;
     QComboBox* m_pattern;
     QSpinBox* m_beats;
     QPushButton* m_tempo;
@@ -92,6 +108,9 @@ private:
     FarKeys m_farKeys;
     QPushButton* m_far;
     QElapsedTimer m_judged; ///< since the last verdict
+    QElapsedTimer m_began;  ///< since the first rep of the block; invalid for one that was begun before
+    QTimer m_minutes;       ///< the block's minutes go on between reps
+    QLabel* m_set;
     QLabel* m_cue;
     QLabel* m_what;
     RepDots* m_dots;

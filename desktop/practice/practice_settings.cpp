@@ -2,9 +2,11 @@
 
 #include "desktop/practice/practice_page.h"
 
+#include "casebook/progress_questions.h"
 #include "casebook/text.h"
 #include "desktop/practice/film_verdicts.h"
 #include "desktop/theme/theme.h"
+#include "desktop/workbench/own_drill_dialog.h"
 
 #include <QHBoxLayout>
 #include <QSettings>
@@ -148,13 +150,21 @@ QWidget* PracticePage::makeSettings() {
     third->addWidget(m_tempo);
     third->addWidget(m_pattern, 1);
     third->addWidget(m_beats);
+    auto* ways = makeWays();
     auto* fourth = new QHBoxLayout;
     fourth->addWidget(m_note, 1);
     fourth->addWidget(m_spoken);
     fourth->addWidget(m_far);
+    auto* home = new QPushButton(tr("Home work …"));
+    home->setObjectName("homeDone");
+    home->setToolTip(tr("What was done at home, from the ticks on its sheet: all of it at once. (H)"));
+    home->setFocusPolicy(Qt::NoFocus);
+    connect(home, &QPushButton::clicked, this, &PracticePage::homeDone);
+    fourth->addWidget(home);
     card->body()->addLayout(first);
     card->body()->addLayout(second);
     card->body()->addLayout(third);
+    card->body()->addLayout(ways);
     card->body()->addLayout(fourth);
     for (QWidget* w : {static_cast<QWidget*>(m_tempo), static_cast<QWidget*>(alone)})
         w->setFocusPolicy(Qt::NoFocus);
@@ -187,6 +197,10 @@ QWidget* PracticePage::makeSettings() {
     connect(fresh, &QPushButton::clicked, this, &PracticePage::newBlock);
     connect(m_restButton, &QPushButton::clicked, this, &PracticePage::rest);
     connect(m_drills, &QComboBox::activated, this, [this] {
+        if (m_drills->currentData().toString() == kAnotherDrill) {
+            anotherDrill();
+            return;
+        }
         m_chosen = true;
         newBlock();
     });
@@ -208,7 +222,7 @@ QWidget* PracticePage::makeSettings() {
 }
 
 void PracticePage::fillDrills() {
-    const QString before = m_drills->currentData().toString();
+    const QString chosen = m_drills->currentData().toString(), before = chosen == kAnotherDrill ? m_shownDrill : chosen;
     // The focus's ladder first, then the rest.
     std::vector<std::string> ids = m_bench.analysis().plan.ladder;
     const std::size_t planned = ids.size();
@@ -223,10 +237,34 @@ void PracticePage::fillDrills() {
         if (i + 1 == planned && planned < ids.size())
             m_drills->insertSeparator(m_drills->count());
     }
+    m_drills->insertSeparator(m_drills->count());
+    m_drills->addItem(tr("Another drill …"), kAnotherDrill);
     int index = m_chosen ? m_drills->findData(before) : -1;
     if (index < 0 && !m_bench.analysis().gates.empty()) // go on where practice stopped
         index = m_drills->findData(q(m_bench.analysis().gates.front().drill));
     m_drills->setCurrentIndex(std::max(0, index));
+}
+
+// One that is on no ladder yet, made between two reps; it is for what is worked on, unless something else is said.
+void PracticePage::anotherDrill() {
+    m_drills->setCurrentIndex(std::max(0, m_drills->findData(m_shownDrill))); // stands there again
+    const auto& focus = m_bench.analysis().judgement.focus;
+    const std::string fault = drill() ? faultOf(drill()->id) : std::string();
+    askOwnDrill(m_bench, this, {},
+                !focus.empty()  ? focus
+                : fault.empty() ? std::vector<std::string>()
+                                : std::vector{fault},
+                [this](const QString& words, const std::string& id) {
+                    fillDrills();
+                    if (const int i = id.empty() ? -1 : m_drills->findData(q(id)); i >= 0) {
+                        m_drills->setCurrentIndex(i);
+                        m_chosen = true;
+                        newBlock();
+                    } else {
+                        m_ask->setText(words);
+                        m_ask->show();
+                    }
+                });
 }
 
 // What this drill can be done with in mind: its own cue, its fault's, and what was used before.
@@ -240,7 +278,8 @@ void PracticePage::fillCues() {
             cues << q(f->cue);
     for (const auto& [id, b] : m_bench.data().blocks)
         if (d && b.drill == d->id && !b.cue.empty())
-            cues << q(b.cue);
+            cues << q(cueName(b.cue));
+    cues << q(cueName(std::string(kPictureCue)));
     cues.removeDuplicates();
     const QString before = m_cues->currentText();
     const QSignalBlocker quiet(m_cues);
@@ -249,6 +288,103 @@ void PracticePage::fillCues() {
     if (!before.isEmpty() && d && m_cuesOf == d->id) // typed here, perhaps
         m_cues->setCurrentText(before);
     m_cuesOf = d ? d->id : std::string();
+}
+
+bool PracticePage::isPictureCue(const QString& shown) {
+    return shown == q(cueName(std::string(kPictureCue)));
+}
+
+QLayout* PracticePage::makeWays() {
+    m_ways = new QComboBox;
+    m_ways->setObjectName("practiceWays");
+    m_ways->setEditable(true);
+    m_ways->setInsertPolicy(QComboBox::NoInsert);
+    m_ways->lineEdit()->setPlaceholderText(tr("fed from where, or done how"));
+    m_ways->setAccessibleName(tr("How the next rep is fed or done"));
+    m_ways->setToolTip(tr("Counted with each rep: Progress tells which way is the weaker one. (D: the next way)"));
+    m_feed = new QComboBox;
+    m_feed->setObjectName("practiceFeed");
+    m_feed->setAccessibleName(tr("In which order it is fed"));
+    m_feed->setFocusPolicy(Qt::ClickFocus);
+    for (const auto name : kFeedOrderNames)
+        m_feed->addItem(shownWord(name));
+    m_feed->setToolTip(
+        tr("In turn and mixed: the next way is said here after each rep. What is learnt in a mixed order "
+           "lasts longer, though it looks worse on the day."));
+    m_feed->setCurrentIndex(std::clamp(QSettings().value("practice/feed", 0).toInt(), 0, 2));
+    connect(m_ways, &QComboBox::currentTextChanged, this, [this] { showWay(); });
+    connect(m_ways, &QComboBox::activated, this, [this] { setFocus(); });
+    connect(m_ways->lineEdit(), &QLineEdit::returnPressed, this, [this] { setFocus(); });
+    connect(m_feed, &QComboBox::activated, this, [this](int order) {
+        QSettings().setValue("practice/feed", order);
+        nextFed();
+        setFocus();
+    });
+    auto* row = new QHBoxLayout;
+    row->addWidget(m_ways, 3);
+    row->addWidget(m_feed, 2);
+    return row;
+}
+
+// The drill's own ways, and those that were told before; the first is chosen, or what stood here for the same drill.
+void PracticePage::fillWays() {
+    const Drill* d = drill();
+    if (!d || m_waysOf == d->id)
+        return;
+    m_waysOf = d->id;
+    QStringList ways;
+    for (const auto& v : d->variations)
+        ways << q(v);
+    for (const auto& c : repsByVariation(m_bench.data(), m_bench.blueprint(), *d))
+        ways << q(c.cue);
+    ways.removeDuplicates();
+    const QSignalBlocker quiet(m_ways);
+    m_ways->clear();
+    m_ways->addItems(ways);
+    m_ways->setCurrentIndex(d->variations.empty() ? -1 : 0);
+    if (d->variations.empty())
+        m_ways->clearEditText();
+    m_feed->setEnabled(ways.size() > 1);
+    nextFed();
+}
+
+// What comes next, in the order that was chosen.
+void PracticePage::nextFed() {
+    const Block* b = block();
+    const auto order = static_cast<FeedOrder>(m_feed->currentIndex());
+    const int ways = m_ways->count();
+    if (order == FeedOrder::kept || ways < 2)
+        return;
+    // Each block's order is its own, and nobody can know it beforehand.
+    const auto seed = static_cast<std::uint64_t>(m_bench.data().blocks.size() - (b ? 1 : 0));
+    m_ways->setCurrentIndex(
+        static_cast<int>(nextWay(order, static_cast<std::size_t>(ways), b ? b->reps.size() : 0,
+                                 static_cast<std::size_t>(std::max(0, m_ways->currentIndex())), seed)));
+    showWay();
+}
+
+// The next way, and how many were good in each so far in this block.
+void PracticePage::showWay() {
+    const QString now = m_ways->currentText().trimmed();
+    QStringList counts;
+    if (const Block* b = block()) {
+        std::vector<std::pair<std::string, std::pair<int, int>>> all; // good and all, in order of appearance
+        for (const auto& r : b->reps) {
+            if (r.variation.empty())
+                continue;
+            auto of = std::find_if(all.begin(), all.end(), [&](const auto& x) { return x.first == r.variation; });
+            if (of == all.end())
+                of = all.insert(of, {r.variation, {0, 0}});
+            of->second.first += r.good();
+            ++of->second.second;
+        }
+        for (const auto& [way, n] : all)
+            counts << tr("%1 %2 of %3").arg(q(way)).arg(n.first).arg(n.second);
+    }
+    m_way->setText(now.isEmpty()      ? counts.join(" · ")
+                   : counts.isEmpty() ? tr("Next: %1").arg(now)
+                                      : tr("Next: %1 (so far %2)").arg(now, counts.join(" · ")));
+    m_way->setVisible(!m_way->text().isEmpty());
 }
 
 void PracticePage::tempo() {

@@ -1,5 +1,6 @@
 #include "desktop/programme/plan_calendar.h"
 
+#include "casebook/planner.h"
 #include "casebook/text.h"
 #include "core/programme/support.h"
 #include "desktop/theme/theme.h"
@@ -406,8 +407,8 @@ bool PlanCalendar::event(QEvent* e) {
             rules << q(r);
         for (const auto& a : b.accepted)
             rules << tr("overruled: %1").arg(shownWord(a));
-        if (!b.why.empty())
-            rules << q(b.why);
+        if (const auto why = whyWords(m_blueprint, b); !why.empty())
+            rules << q(why);
         QToolTip::showText(help->globalPos(),
                            tr("%1, %2 min.\n%3").arg(nameOf(b.drill)).arg(b.minutes).arg(rules.join("\n")), this);
         return true;

@@ -7,10 +7,10 @@
 #include "casebook/shipped.h"
 #include "casebook/text.h"
 #include "core/programme/support.h"
-#include "desktop/programme/own_drill_dialog.h"
 #include "desktop/theme/icons.h"
 #include "desktop/theme/language.h"
 #include "desktop/theme/theme.h"
+#include "desktop/workbench/own_drill_dialog.h"
 
 #include <QDateTime>
 #include <QFileDialog>
@@ -20,6 +20,7 @@
 #include <QLineEdit>
 #include <QMenu>
 #include <QScrollArea>
+#include <QSettings>
 
 #include <algorithm>
 #include <cmath>
@@ -216,44 +217,8 @@ ProgrammePage::ProgrammePage(Workbench& bench) : m_bench(bench) {
 }
 
 void ProgrammePage::editOwnDrill(const QString& id) {
-    const auto folder = m_bench.book().library().folder();
-    auto kept = readOwnDrills(folder);
-    if (!kept) {
-        m_head->setText(q(kept.error().text()));
-        return;
-    }
-    OwnDrill drill{m_bench.blueprint().id, m_bench.analysis().judgement.focus, {}};
-    for (const auto& d : *kept)
-        if (d.drill.id == id.toStdString())
-            drill = d;
-    auto* dialog = new OwnDrillDialog(m_bench.blueprint(), drill, this);
-    dialog->setAttribute(Qt::WA_DeleteOnClose);
-    connect(dialog, &QDialog::accepted, this, [this, dialog, folder] {
-        auto all = readOwnDrills(folder); // another window may have added one meanwhile
-        if (!all) {
-            m_head->setText(q(all.error().text()));
-            return;
-        }
-        OwnDrill made = dialog->drill();
-        const auto same = [&](const OwnDrill& d) { return d.drill.id == made.drill.id; };
-        const auto it = std::find_if(all->begin(), all->end(), same);
-        if (dialog->removal()) {
-            std::erase_if(*all, same);
-        } else if (it != all->end()) {
-            *it = made;
-        } else {
-            made.drill.id = freshDrillId(*all);
-            all->push_back(made);
-        }
-        const auto done = keepOwnDrills(folder, *all);
-        auto blueprint = blueprintForCase(folder, m_bench.blueprint().id);
-        if (done && blueprint)
-            m_bench.book().takeBlueprint(asSpoken(std::move(*blueprint)));
-        m_head->setText(!done               ? q(done.error().text())
-                        : dialog->removal() ? tr("The drill is gone from the ladder.")
-                                            : tr("“%1” stands on the ladder now.").arg(q(made.drill.name)));
-    });
-    dialog->open();
+    askOwnDrill(m_bench, this, id.toStdString(), m_bench.analysis().judgement.focus,
+                [this](const QString& words, const std::string&) { m_head->setText(words); });
 }
 
 Day ProgrammePage::lastDay() const {
@@ -350,6 +315,7 @@ void ProgrammePage::acceptProposal(int gesture) {
 
 void ProgrammePage::bend(PlannedBlock block, const QString& what, bool around) {
     const int gesture = ++m_gesture;
+    block.by = QSettings().value("who").toString().trimmed().toStdString();
     if (!stands()) {
         // The first touch keeps the proposal, with the change in it.
         auto plan = m_proposal.blocks;
@@ -404,6 +370,20 @@ void ProgrammePage::menu(std::size_t i, const QPoint& at) {
     add(block.state == BlockState::done ? tr("Not done after all\tD") : tr("Done\tD"), &PlanCalendar::doneWanted);
     add(block.locked ? tr("Unlock\tL") : tr("Lock\tL"), &PlanCalendar::lockWanted);
     add(tr("Take away\tDel"), &PlanCalendar::removeWanted);
+    connect(menu->addAction(tr("Why …")), &QAction::triggered, this, [this, block] {
+        auto* dialog = new QInputDialog(this);
+        dialog->setAttribute(Qt::WA_DeleteOnClose);
+        dialog->setObjectName("whyDialog");
+        dialog->setWindowTitle(tr("Why"));
+        dialog->setLabelText(tr("Why is this block as it is?"));
+        dialog->setTextValue(q(block.why));
+        connect(dialog, &QInputDialog::textValueSelected, this, [this, block](const QString& why) {
+            PlannedBlock b = block;
+            b.why = why.trimmed().toStdString();
+            bend(b, tr("say why"), false);
+        });
+        dialog->open();
+    });
     auto* instead = menu->addMenu(tr("Instead"));
     for (const auto& d : m_bench.blueprint().drills)
         if (d.stage == block.stage && d.id != block.drill)
@@ -428,6 +408,7 @@ void ProgrammePage::overrule(const Breach& breach) {
         PlannedBlock b = plan[i];
         b.accepted.push_back(std::string(kRuleNames[static_cast<std::size_t>(breach.rule)]));
         b.locked = true;
+        b.by = QSettings().value("who").toString().trimmed().toStdString();
         m_bench.book().setPlanned(b, tr("overrule a rule"), gesture);
     }
 }

@@ -57,15 +57,9 @@ TrendChart::TrendChart(Workbench& bench, QWidget* parent) : PointChart(parent), 
     setAccessibleName(tr("The focus measure over its dates"));
 }
 
-void TrendChart::setTrend(int index) {
-    m_index = index;
+void TrendChart::show(std::optional<FocusTrend> trend) {
+    m_trend = std::move(trend);
     update();
-}
-
-const FocusTrend* TrendChart::trend() const {
-    const auto& trends = m_bench.analysis().trends;
-    return m_index >= 0 && m_index < static_cast<int>(trends.size()) ? &trends[static_cast<std::size_t>(m_index)]
-                                                                     : nullptr;
 }
 
 std::vector<RepBehind> TrendChart::behind(std::size_t index) const {
@@ -238,21 +232,23 @@ void TrendChart::paintEvent(QPaintEvent*) {
     }
 }
 
-void BreakChart::show(const BreakPoint& broken, const std::string& measure, const Band& band) {
+void BreakChart::show(const ThenAndNow& broken, const std::string& measure, const Band& band) {
     m_broken = broken;
     m_measure = measure;
     m_band = band;
+    m_stages.clear();
+    for (const auto name : kStageNames)
+        for (const auto* at : {&broken.now, &broken.then})
+            if (std::any_of(at->stages.begin(), at->stages.end(), [&](const auto& s) { return s.stage == name; }) &&
+                (m_stages.empty() || m_stages.back() != name))
+                m_stages.emplace_back(name);
     setAccessibleDescription(q(broken.words));
     update();
 }
 
 std::vector<RepBehind> BreakChart::behind(std::size_t index) const {
-    if (index >= m_broken.stages.size())
-        return {};
-    const auto stage = std::find(kStageNames.begin(), kStageNames.end(), m_broken.stages[index].stage);
-    return stage == kStageNames.end() ? std::vector<RepBehind>()
-                                      : repsBehind(m_bench.data(), m_bench.analysis(), m_measure,
-                                                   static_cast<Stage>(stage - kStageNames.begin()));
+    const auto stage = index < m_stages.size() ? stageFromText(m_stages[index]) : std::nullopt;
+    return stage ? repsBehind(m_bench.data(), m_bench.analysis(), m_measure, *stage) : std::vector<RepBehind>();
 }
 
 QString BreakChart::wordsOf(std::size_t index) const {
@@ -274,7 +270,7 @@ void BreakChart::paintEvent(QPaintEvent*) {
     p.setRenderHint(QPainter::Antialiasing);
     p.fillRect(rect(), t.panel);
     forget();
-    const auto n = static_cast<int>(m_broken.stages.size());
+    const auto n = static_cast<int>(m_stages.size());
     if (n == 0) {
         p.setPen(t.quiet);
         p.setFont(typeface(Type::strong));
@@ -296,27 +292,52 @@ void BreakChart::paintEvent(QPaintEvent*) {
                    tr("%1 %").arg(std::lround(100 * share)));
     }
     const double step = (right - left) / n;
+    const auto find = [&](const BreakPoint& at, const std::string& stage) -> const StageShare* {
+        const auto it =
+            std::find_if(at.stages.begin(), at.stages.end(), [&](const auto& s) { return s.stage == stage; });
+        return it == at.stages.end() ? nullptr : &*it;
+    };
     for (int i = 0; i < n; ++i) {
-        const auto& s = m_broken.stages[static_cast<std::size_t>(i)];
-        const double x = left + (i + 0.5) * step;
-        p.setPen(QPen(t.hues.athlete, 2));
-        p.drawLine(QPointF(x, y(s.interval.lo)), QPointF(x, y(s.interval.hi)));
-        const bool owned = s.pOwned >= 0.8, broken = s.pBroken >= 0.8;
-        p.setBrush(owned ? QBrush(t.hues.athlete) : QBrush(t.panel));
+        const std::string& stage = m_stages[static_cast<std::size_t>(i)];
+        const StageShare *now = find(m_broken.now, stage), *then = find(m_broken.then, stage);
+        const double x = left + (i + 0.5) * step, before = then && now ? x - std::min(26.0, step / 5) : x;
+        if (then) { // a hollow square in grey, and thin
+            p.setPen(QPen(t.quiet, 1.4));
+            p.setBrush(t.panel);
+            p.drawLine(QPointF(before, y(then->interval.lo)), QPointF(before, y(then->interval.hi)));
+            p.drawRect(QRectF(before - 5, y(then->share) - 5, 10, 10));
+            if (now) { // from then to now
+                p.setPen(QPen(t.quiet, 1, Qt::DotLine));
+                p.drawLine(QPointF(before + 6, y(then->share)), QPointF(x - 8, y(now->share)));
+            }
+        }
+        const StageShare& s = now ? *now : *then;
+        const bool owned = now && s.pOwned >= 0.8, broken = now && s.pBroken >= 0.8;
         const bool rests = over() == count();
         place(QPointF(x, y(s.share)));
-        p.drawEllipse(placeOf(count() - 1), rests ? 9 : 6, rests ? 9 : 6);
+        if (now) {
+            p.setPen(QPen(t.hues.athlete, 2));
+            p.drawLine(QPointF(x, y(s.interval.lo)), QPointF(x, y(s.interval.hi)));
+            p.setBrush(owned ? QBrush(t.hues.athlete) : QBrush(t.panel));
+            p.drawEllipse(placeOf(count() - 1), rests ? 9 : 6, rests ? 9 : 6);
+        }
         p.setPen(t.text);
         p.setFont(typeface(Type::body, true));
         p.drawText(QRectF(x + 12, y(s.share) - 9, step / 2, 18), Qt::AlignLeft | Qt::AlignVCenter,
                    tr("%1 of %2").arg(s.inside).arg(s.n));
-        p.drawText(QRectF(x - step / 2, bottom + 8, step, 18), Qt::AlignHCenter, q(s.stage));
+        p.drawText(QRectF(x - step / 2, bottom + 8, step, 18), Qt::AlignHCenter, shownWord(stage));
         p.setFont(typeface(Type::small));
         p.setPen(t.quiet);
         p.drawText(QRectF(x - step / 2, bottom + 27, step, 18), Qt::AlignHCenter,
-                   owned    ? tr("owned")
+                   !now     ? tr("not filmed lately")
+                   : owned  ? tr("owned")
                    : broken ? tr("breaks")
                             : tr("in between, or too few"));
+    }
+    if (m_broken.since) {
+        p.setPen(t.quiet);
+        p.drawText(QRectF(left, 2, right - left, 16), Qt::AlignRight,
+                   tr("circle: since %1 · square: before").arg(q(dayWords(*m_broken.since))));
     }
 }
 

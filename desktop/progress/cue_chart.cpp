@@ -12,12 +12,23 @@
 
 namespace riflesso {
 
-void CueChart::show(const std::vector<CueStanding>& standings, const CueTrial& trial) {
+CueChart::CueChart(Workbench& bench, QWidget* parent) : PointChart(parent) {
+    setAccessibleName(tr("Which cue works"));
+    m_picture = new RightAndWrong(bench, this);
+    m_picture->hide();
+}
+
+void CueChart::show(const std::vector<CueStanding>& standings, const CueTrial& trial, const std::string& fault) {
     m_standings = standings;
     m_trial = trial;
+    const bool pictured =
+        std::any_of(standings.begin(), standings.end(), [](const CueStanding& c) { return c.cue == kPictureCue; });
+    m_picture->setVisible(pictured);
+    if (pictured)
+        m_picture->show(fault);
     QStringList words;
     for (const auto& c : standings)
-        words << tr("%1: %2 of %3 good").arg(q(c.cue)).arg(c.good).arg(c.n);
+        words << tr("%1: %2 of %3 good").arg(q(cueName(c.cue))).arg(c.good).arg(c.n);
     setAccessibleDescription(words.join(". "));
     update();
 }
@@ -27,7 +38,7 @@ QString CueChart::wordsOf(std::size_t index) const {
         return {};
     const auto& c = m_standings[index];
     QString words = tr("\u201c%1\u201d: %2 of %3 good, 95 % from %4 to %5 %")
-                        .arg(q(c.cue))
+                        .arg(q(cueName(c.cue)))
                         .arg(c.good)
                         .arg(c.n)
                         .arg(std::lround(100 * c.interval.lo))
@@ -57,19 +68,24 @@ void CueChart::paintEvent(QPaintEvent*) {
         return;
     }
     const auto n = static_cast<int>(m_standings.size());
-    const double left = 24, right = width() - 24.0, top = 16, row = std::min(96.0, (height() - 56.0) / n);
+    // Its words or its picture at the left, its bar beside it.
+    const double left = std::max(150.0, width() * 0.3), right = width() - 24.0, top = 16;
+    const double row = std::min(110.0, (height() - 56.0) / n);
     const auto x = [&](double share) { return left + share * (right - left); };
     for (int i = 0; i < n; ++i) {
         const auto& c = m_standings[static_cast<std::size_t>(i)];
         const double y = top + i * row;
         p.setPen(t.text);
         p.setFont(typeface(Type::body, true));
-        const QRectF line(left, y, right - left, 20);
+        const QRectF line(left, y, right - left, 20), cue(12, y, left - 36, row - 10);
         const QString standing =
             c.more > 0 ? tr("%1 more to compare").arg(c.more) : tr("the best with %1").arg(shownFigure(c.pBest, 2));
-        p.drawText(line, Qt::AlignLeft | Qt::AlignVCenter,
-                   p.fontMetrics().elidedText(tr("\u201c%1\u201d").arg(q(c.cue)), Qt::ElideRight,
-                                              static_cast<int>(line.width() * 0.6)));
+        if (c.cue == kPictureCue) {
+            if (m_picture->geometry() != cue.toRect())
+                m_picture->setGeometry(cue.toRect());
+        } else {
+            p.drawText(cue, Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap, tr("\u201c%1\u201d").arg(q(c.cue)));
+        }
         p.setFont(typeface(Type::small));
         p.setPen(t.quiet);
         p.drawText(line, Qt::AlignRight | Qt::AlignVCenter,

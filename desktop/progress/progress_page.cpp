@@ -1,6 +1,7 @@
 #include "desktop/progress/progress_page.h"
 
 #include "casebook/text.h"
+#include "casebook/trends.h"
 #include "desktop/theme/theme.h"
 #include "desktop/workbench/rep_still.h"
 #include "handover/progress_words.h"
@@ -9,6 +10,7 @@
 #include <QGridLayout>
 #include <QHBoxLayout>
 #include <QPainter>
+#include <QSignalBlocker>
 
 #include <algorithm>
 #include <cmath>
@@ -18,7 +20,13 @@ namespace riflesso {
 ProgressPage::ProgressPage(Workbench& bench) : m_bench(bench) {
     m_story = new StoryLine(bench);
     m_which = new QComboBox;
-    m_which->setAccessibleName(tr("Focus measure"));
+    m_which->setObjectName("progressMeasure");
+    m_which->setAccessibleName(tr("Measure"));
+    m_by = new QComboBox;
+    m_by->setObjectName("speedBy");
+    m_by->setAccessibleName(tr("What reps are held against"));
+    m_by->addItems({tr("speed as measured"), tr("effort as stated")});
+    connect(m_by, &QComboBox::activated, this, [this] { refresh(); });
     m_answer = wrapped({}, "title");
     m_answer->setObjectName("progressAnswer");
     m_answer->setStyleSheet("font-size: 17px; font-weight: bold;");
@@ -29,8 +37,10 @@ ProgressPage::ProgressPage(Workbench& bench) : m_bench(bench) {
     m_pictures->addWidget(m_breaks);
     m_speed = new SpeedChart(bench);
     m_pictures->addWidget(m_speed);
-    m_cues = new CueChart;
+    m_cues = new CueChart(bench);
     m_pictures->addWidget(m_cues);
+    m_dose = new DoseChart(bench);
+    m_pictures->addWidget(m_dose);
     m_felt = new FeltChart;
     m_pictures->addWidget(m_felt);
     m_before = new BeforeAfter(bench);
@@ -42,6 +52,10 @@ ProgressPage::ProgressPage(Workbench& bench) : m_bench(bench) {
                                 tr("At which speed?"),  tr("Does feeling meet film?"),
                                 tr("Which cue works?"), tr("Was it practised?")};
     std::vector<QPushButton*> asked;
+    connect(m_story, &StoryLine::cueWanted, this, [this] {
+        if (auto* b = findChild<QPushButton*>("question5"))
+            b->click();
+    });
     for (int i = 0; i < questions.size(); ++i) {
         auto* b = new QPushButton(questions[i]);
         b->setObjectName(QString("question%1").arg(i + 1));
@@ -60,6 +74,7 @@ ProgressPage::ProgressPage(Workbench& bench) : m_bench(bench) {
         bar->addWidget(asked[static_cast<std::size_t>(i)], i / columns, i % columns);
     bar->setColumnMinimumWidth(columns, 12);
     bar->addWidget(m_which, 0, columns + 1);
+    bar->addWidget(m_by, 0, columns + 2);
     bar->setColumnStretch(columns + 1, 1);
     auto* side = new QVBoxLayout;
     side->setSpacing(8);
@@ -82,38 +97,83 @@ ProgressPage::ProgressPage(Workbench& bench) : m_bench(bench) {
     refresh();
 }
 
+// What is worked on first, then every other measure that has a band and a value.
+void ProgressPage::fillMeasures() {
+    const auto& a = m_bench.analysis();
+    const auto& b = m_bench.blueprint();
+    const QSignalBlocker quiet(m_which);
+    m_which->clear();
+    for (const auto& t : a.trends)
+        m_which->addItem(QString("%1: %2").arg(q(b.fault(t.fault)->name), q(b.measure(t.measure)->definition.name)),
+                         q(t.measure));
+    const auto others = followedMeasures(b, a);
+    bool parted = m_which->count() == 0;
+    for (const auto& id : others) {
+        if (m_which->findData(q(id)) >= 0)
+            continue;
+        if (!parted)
+            m_which->insertSeparator(m_which->count());
+        parted = true;
+        m_which->addItem(q(b.measure(id)->definition.name), q(id));
+    }
+    m_which->setEnabled(m_which->count() > 0);
+}
+
+std::optional<FocusTrend> ProgressPage::chosenTrend() const {
+    const std::string measure = m_which->currentData().toString().toStdString();
+    if (measure.empty())
+        return std::nullopt;
+    const auto& a = m_bench.analysis();
+    for (const auto& t : a.trends)
+        if (t.measure == measure)
+            return t;
+    std::string fault; // what it shows
+    for (const auto& f : m_bench.blueprint().faults)
+        for (const auto& i : f.indicators)
+            if (i.measure == measure && fault.empty())
+                fault = f.id;
+    return trendOf(m_bench.data(), m_bench.blueprint(), a, fault, measure);
+}
+
 void ProgressPage::refresh() {
     const auto& a = m_bench.analysis();
     const auto& b = m_bench.blueprint();
-    const int before = std::max(0, m_which->currentIndex());
-    m_which->clear();
-    for (const auto& t : a.trends)
-        m_which->addItem(QString("%1: %2").arg(q(b.fault(t.fault)->name), q(b.measure(t.measure)->definition.name)));
-    m_which->setCurrentIndex(std::min(before, m_which->count() - 1));
-    m_which->setEnabled(m_which->count() > 0);
-    const int at = m_which->currentIndex();
-    m_chart->setTrend(at);
+    const QString chosen = m_which->currentData().toString();
+    fillMeasures();
+    if (const int i = m_which->findData(chosen); i >= 0)
+        m_which->setCurrentIndex(i);
+    const auto followed = chosenTrend();
+    const FocusTrend* trend = followed ? &*followed : nullptr;
+    m_chart->show(followed);
     m_story->update();
-    const FocusTrend* trend = at >= 0 ? &a.trends[static_cast<std::size_t>(at)] : nullptr;
-    const auto broken = trend ? breakOf(m_bench.data(), a, *trend) : BreakPoint{};
+    const auto broken = trend ? breakOf(m_bench.data(), a, *trend) : ThenAndNow{};
     m_breaks->show(broken, trend ? trend->measure : std::string(), trend ? trend->band : Band{});
     m_before->show(trend ? trend->measure : std::string());
     enum Question { moved, breaks, atSpeed, feeling, whichCue, practised };
-    m_pictures->setCurrentWidget(m_question == breaks     ? static_cast<QWidget*>(m_breaks)
-                                 : m_question == atSpeed  ? static_cast<QWidget*>(m_speed)
-                                 : m_question == feeling  ? static_cast<QWidget*>(m_felt)
-                                 : m_question == whichCue ? static_cast<QWidget*>(m_cues)
-                                                          : m_chart);
+    m_pictures->setCurrentWidget(m_question == breaks      ? static_cast<QWidget*>(m_breaks)
+                                 : m_question == atSpeed   ? static_cast<QWidget*>(m_speed)
+                                 : m_question == feeling   ? static_cast<QWidget*>(m_felt)
+                                 : m_question == whichCue  ? static_cast<QWidget*>(m_cues)
+                                 : m_question == practised ? static_cast<QWidget*>(m_dose)
+                                                           : m_chart);
     std::string answer;
+    m_by->hide();
     switch (m_question) {
     case breaks:
         answer = trend ? broken.words : std::string();
+        if (const auto ways = variationWords(m_bench.data(), b); !ways.empty())
+            answer += (answer.empty() ? "" : " ") + ways;
         break;
     case atSpeed:
         if (trend) {
-            auto reps = timedReps(m_bench.data(), b, a, trend->measure);
-            const auto found = whereItFallsApart(reps, trend->band);
+            auto stated = statedReps(m_bench.data(), a, trend->measure);
+            m_by->setVisible(!stated.empty());
+            const auto by = !stated.empty() && m_by->currentIndex() == 1 ? SpeedBy::effort : SpeedBy::speed;
+            auto reps = by == SpeedBy::effort ? std::move(stated) : timedReps(m_bench.data(), b, a, trend->measure);
+            const auto found = whereItFallsApart(reps, trend->band, by);
             answer = speedWords(b, trend->measure, found);
+            if (const auto tires = fatigueWords(m_bench.data(), b, a, trend->measure); !tires.empty())
+                answer += (answer.empty() ? "" : " ") + tires;
             m_speed->show(trend->measure, trend->band, std::move(reps), found);
         }
         break;
@@ -125,17 +185,21 @@ void ProgressPage::refresh() {
         const auto trial = cueTrial(m_bench.data(), b);
         const auto standings = compareCues(trial.cues);
         answer = cueWords(b, trial, standings);
-        m_cues->show(standings, trial);
+        const auto of = std::find_if(b.faults.begin(), b.faults.end(), [&](const Fault& f) {
+            return std::find(f.drills.begin(), f.drills.end(), trial.drill) != f.drills.end();
+        });
+        m_cues->show(standings, trial, trend ? trend->fault : of == b.faults.end() ? std::string() : of->id);
         break;
     }
     case practised:
         answer = practisedWords(m_bench.data(), m_bench.book().today());
+        m_dose->show(practisedWeeks(m_bench.data(), b, m_bench.book().today()), trend);
         break;
     default:
         if (trend)
-            for (const auto& words : {movedWords(b, *trend), sourceWords(b, *trend), againstBestWords(b, *trend),
-                                      keptWords(m_bench.data(), b, *trend), transferredWords(*trend),
-                                      goalWords(b, m_bench.data().brief.aim, *trend)})
+            for (const auto& words : {movedWords(b, *trend), againstLastWords(b, *trend), againstBestWords(b, *trend),
+                                      sourceWords(b, *trend), keptWords(m_bench.data(), b, *trend),
+                                      transferredWords(*trend), goalWords(b, m_bench.data().brief.aim, *trend)})
                 answer += words.empty() ? "" : (answer.empty() ? "" : " ") + words;
     }
     m_answer->setText(answer.empty() ? tr("Findings give the focus first; each later film adds a point here.")

@@ -23,8 +23,9 @@ void SpeedChart::show(const std::string& measure, const Band& band, std::vector<
                       const SpeedAnswer& answer) {
     m_measure = measure;
     m_band = band;
-    // One point a rep: those that had no duration are not among the points.
-    std::erase_if(reps, [](const TimedRep& r) { return !(r.duration > 0.0); });
+    // One point a rep: those that had no duration, or no effort, are not among the points.
+    std::erase_if(reps,
+                  [&](const TimedRep& r) { return answer.by == SpeedBy::effort ? !r.effort : !(r.duration > 0.0); });
     m_reps = std::move(reps);
     m_answer = answer;
     update();
@@ -104,7 +105,9 @@ void SpeedChart::paintEvent(QPaintEvent*) {
     if (m_answer.points.empty() || !m) {
         p.setPen(t.quiet);
         p.setFont(typeface(Type::strong));
-        p.drawText(rect(), Qt::AlignCenter | Qt::TextWordWrap, tr("No rep with a known capture rate is measured yet."));
+        p.drawText(rect(), Qt::AlignCenter | Qt::TextWordWrap,
+                   m_answer.by == SpeedBy::effort ? tr("No rep with a stated effort is measured yet.")
+                                                  : tr("No rep with a known capture rate is measured yet."));
         return;
     }
     const QRectF r = plot();
@@ -131,7 +134,9 @@ void SpeedChart::paintEvent(QPaintEvent*) {
         p.setPen(t.quiet);
         p.drawText(QRectF(at(x, y0).x() - 40, r.bottom() + 6, 80, 16), Qt::AlignHCenter, tr("%1 %").arg(x));
     }
-    p.drawText(QRectF(r.left(), r.bottom() + 26, r.width(), 18), Qt::AlignHCenter, tr("speed, of the fastest rep"));
+    p.drawText(QRectF(r.left(), r.bottom() + 26, r.width(), 18), Qt::AlignHCenter,
+               m_answer.by == SpeedBy::effort ? tr("effort as stated, of the utmost")
+                                              : tr("speed, of the fastest rep"));
     if (m_answer.leaves) {
         if (const auto& interval = m_answer.leaves->interval) {
             QColor grey = t.quiet;

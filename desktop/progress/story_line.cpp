@@ -10,7 +10,6 @@
 
 #include <algorithm>
 #include <cmath>
-#include <map>
 
 namespace riflesso {
 namespace {
@@ -23,70 +22,82 @@ StoryLine::StoryLine(Workbench& bench, QWidget* parent) : QWidget(parent), m_ben
     setAccessibleName(tr("The story of this case"));
     setMouseTracking(true);
     setCursor(Qt::PointingHandCursor);
-    connect(&bench.book(), &Casebook::analysed, this, &StoryLine::speak);
-    speak();
+    connect(&bench.book(), &Casebook::analysed, this, &StoryLine::read);
+    connect(&bench.book(), &Casebook::changed, this, [this](const ChangeSet& c) {
+        if (c.blocks || c.plan)
+            read();
+    });
+    read();
 }
 
-// What it shows in words, in the order of time.
-void StoryLine::speak() {
-    auto all = marks();
-    std::stable_sort(all.begin(), all.end(), [](const Mark& a, const Mark& b) { return a.day < b.day; });
+// Anew, also in words, in the order of time.
+void StoryLine::read() {
+    m_story = storyOf(m_bench.data(), m_bench.blueprint(), m_bench.book().today());
     QStringList words;
-    for (const auto& m : all)
-        words << m.words;
+    for (const auto& m : m_story.marks)
+        words << q(m.words);
+    for (const auto& pause : m_story.pauses)
+        words << q(pause.words);
     setAccessibleDescription(words.isEmpty() ? tr("nothing yet") : words.join("; "));
-}
-
-std::vector<StoryLine::Mark> StoryLine::marks() const {
-    std::vector<Mark> out;
-    const auto& kept = m_bench.data();
-    std::map<Day, std::pair<int, Id>> films;
-    for (const auto& [id, take] : kept.takes)
-        if (take.performer == Performer::athlete) {
-            ++films[take.day].first;
-            films[take.day].second = id;
-        }
-    for (const auto& [day, film] : films)
-        out.push_back({Mark::Kind::film, day,
-                       film.first == 1 ? tr("film, %1").arg(q(dayWords(day)))
-                                       : tr("%1 films, %2").arg(film.first).arg(q(dayWords(day))),
-                       film.second});
-    std::map<Day, std::pair<int, int>> reps;
-    for (const auto& [id, b] : kept.blocks)
-        for (const auto& r : b.film.empty() ? b.reps : std::vector<PractisedRep>()) {
-            reps[b.day].first += r.good();
-            ++reps[b.day].second;
-        }
-    for (const auto& [day, n] : reps)
-        out.push_back({Mark::Kind::practice, day,
-                       tr("practice, %1: %2 of %3 good").arg(q(dayWords(day))).arg(n.first).arg(n.second), 0});
-    for (const Day c : kept.brief.competitions)
-        out.push_back({Mark::Kind::competition, c, tr("competition, %1").arg(q(dayWords(c))), 0});
-    return out;
+    update();
 }
 
 double StoryLine::placeOf(Day day) const {
     const Day today = m_bench.book().today();
     Day first = today - days(14), last = today + days(7);
-    for (const auto& m : marks()) {
-        first = std::min(first, m.day);
+    for (const auto& m : m_story.marks) {
+        if (m.kind != StoryMark::Kind::injury) // an old one must not squeeze what was done since
+            first = std::min(first, m.day);
         if (m.day < today + days(60)) // a far competition must not squeeze the past
             last = std::max(last, m.day);
     }
     const double span = std::max<double>(1.0, static_cast<double>((last - first).count()));
-    return 30 + (width() - 60) * static_cast<double>((day - first).count()) / span;
+    return std::max(14.0, 30 + (width() - 60) * static_cast<double>((day - first).count()) / span);
 }
 
-const StoryLine::Mark* StoryLine::markAt(const std::vector<Mark>& all, const QPointF& at) const {
-    const Mark* best = nullptr;
+namespace {
+
+// Where a kind of mark stands above or below the line, px: those of one day lie over one another.
+double heightOf(StoryMark::Kind kind) {
+    using Kind = StoryMark::Kind;
+    switch (kind) {
+    case Kind::practice:
+    case Kind::missed:
+        return kLine + 8;
+    case Kind::cue:
+    case Kind::injury:
+        return kLine - 16;
+    case Kind::opened:
+    case Kind::closed:
+        return kLine - 28;
+    case Kind::film:
+    case Kind::competition:
+        break;
+    }
+    return kLine;
+}
+
+} // namespace
+
+const StoryMark* StoryLine::markAt(const QPointF& at) const {
+    const StoryMark* best = nullptr;
     double nearest = 9;
-    for (const auto& m : all)
-        if (const double d = std::abs(placeOf(m.day) - at.x()) + (m.kind == Mark::Kind::practice ? 1 : 0);
-            d < nearest) {
+    for (const auto& m : m_story.marks) {
+        // Beside the line everything of the day counts; its own height decides among several.
+        const double d = std::abs(placeOf(m.day) - at.x()) + 0.1 * std::abs(heightOf(m.kind) - at.y());
+        if (std::abs(placeOf(m.day) - at.x()) < 9 && d < nearest) {
             nearest = d;
             best = &m;
         }
+    }
     return best;
+}
+
+const StoryPause* StoryLine::pauseAt(const QPointF& at) const {
+    for (const auto& pause : m_story.pauses)
+        if (at.x() > placeOf(pause.from) && at.x() < placeOf(pause.to))
+            return &pause;
+    return nullptr;
 }
 
 void StoryLine::paintEvent(QPaintEvent*) {
@@ -103,7 +114,28 @@ void StoryLine::paintEvent(QPaintEvent*) {
     p.drawLine(QPointF(placeOf(today), 8), QPointF(placeOf(today), kLine + 10));
     p.setFont(typeface(Type::small));
     p.drawText(QPointF(placeOf(today) + 5, 18), tr("today"));
-    // What was worked on, from the day it was taken up until it was closed.
+    // Nothing was done: the line is a dotted one on a pale ground, with its days.
+    for (const auto& pause : m_story.pauses) {
+        const QRectF band(QPointF(placeOf(pause.from) + 10, kLine - 5), QPointF(placeOf(pause.to) - 10, kLine + 5));
+        if (band.width() < 8)
+            continue;
+        p.fillRect(band, t.panel);
+        p.setPen(QPen(t.quiet, 2, Qt::DotLine));
+        p.drawLine(QPointF(band.left(), kLine), QPointF(band.right(), kLine));
+        const QString words = tr("%1 days' pause").arg((pause.to - pause.from).count());
+        p.setPen(t.quiet);
+        if (p.fontMetrics().horizontalAdvance(words) < band.width())
+            p.drawText(QRectF(band.left(), kLine + 2, band.width(), 16), Qt::AlignHCenter, words);
+    }
+    drawFocuses(p);
+    for (const auto& m : m_story.marks)
+        drawMark(p, m);
+}
+
+// What was worked on, from the day it was taken up until it was closed.
+void StoryLine::drawFocuses(QPainter& p) const {
+    const Theme& t = theme();
+    const Day today = m_bench.book().today();
     int row = 0;
     for (const auto& [id, d] : m_bench.data().decisions) {
         if (d.kind != DecisionKind::takenUp || row > 1)
@@ -125,52 +157,99 @@ void StoryLine::paintEvent(QPaintEvent*) {
         p.drawText(QPointF(x, row == 0 ? 18 : bar.bottom()), name);
         ++row;
     }
-    for (const auto& m : marks()) {
-        const double x = placeOf(m.day);
-        if (x > width() - 10)
-            continue;
-        if (m.kind == Mark::Kind::practice) {
-            p.setPen(Qt::NoPen);
-            p.setBrush(t.hues.model);
-            p.drawRect(QRectF(x - 2, kLine + 3, 4, 11));
-        } else if (m.kind == Mark::Kind::film) {
-            p.setPen(Qt::NoPen);
-            p.setBrush(t.hues.athlete);
-            p.drawRoundedRect(QRectF(x - 8, kLine - 8, 16, 16), 3, 3);
-            p.setPen(t.quiet);
-            p.drawText(QRectF(x - 50, kLine + 14, 100, 18), Qt::AlignHCenter, q(dayWords(m.day)).mid(4));
-        } else {
-            p.setPen(Qt::NoPen);
-            p.setBrush(t.text);
-            p.drawPolygon(QPolygonF({{x, kLine - 16}, {x - 8, kLine - 2}, {x + 8, kLine - 2}}));
-            p.setPen(t.text);
-            p.drawText(QRectF(std::min(x - 60, width() - 126.0), kLine + 14, 120, 18),
-                       x > width() - 70 ? Qt::AlignRight : Qt::AlignHCenter, tr("competition"));
-        }
+}
+
+// Each kind has a shape of its own.
+void StoryLine::drawMark(QPainter& p, const StoryMark& m) const {
+    const Theme& t = theme();
+    const double x = placeOf(m.day), y = heightOf(m.kind);
+    if (x > width() - 10)
+        return;
+    p.setPen(Qt::NoPen);
+    switch (m.kind) {
+    case StoryMark::Kind::practice:
+        p.setBrush(t.hues.model);
+        p.drawRect(QRectF(x - 2, kLine + 3, 4, 11));
+        break;
+    case StoryMark::Kind::missed: // a practice that was not
+        p.setPen(QPen(t.quiet, 1.2));
+        p.setBrush(Qt::NoBrush);
+        p.drawRect(QRectF(x - 2, kLine + 3.5, 4, 10));
+        break;
+    case StoryMark::Kind::film:
+        p.setBrush(t.hues.athlete);
+        p.drawRoundedRect(QRectF(x - 8, kLine - 8, 16, 16), 3, 3);
+        p.setPen(t.quiet);
+        p.drawText(QRectF(x - 50, kLine + 14, 100, 18), Qt::AlignHCenter, q(dayWords(m.day)).mid(4));
+        break;
+    case StoryMark::Kind::cue: // something said
+        p.setBrush(t.quiet);
+        p.drawRoundedRect(QRectF(x - 6, y - 5, 12, 8), 3, 3);
+        p.drawPolygon(QPolygonF({{x - 3, y + 2}, {x + 2, y + 2}, {x - 3, y + 6}}));
+        break;
+    case StoryMark::Kind::injury: // a cross
+        p.setBrush(t.text);
+        p.drawRect(QRectF(x - 1.5, y - 6, 3, 12));
+        p.drawRect(QRectF(x - 6, y - 1.5, 12, 3));
+        break;
+    case StoryMark::Kind::competition:
+        p.setBrush(t.text);
+        p.drawPolygon(QPolygonF({{x, kLine - 16}, {x - 8, kLine - 2}, {x + 8, kLine - 2}}));
+        p.setPen(t.text);
+        p.drawText(QRectF(std::min(x - 60, width() - 126.0), kLine + 14, 120, 18),
+                   x > width() - 70 ? Qt::AlignRight : Qt::AlignHCenter, tr("competition"));
+        break;
+    case StoryMark::Kind::opened: // the ends of a focus's bar
+    case StoryMark::Kind::closed:
+        break;
     }
 }
 
 void StoryLine::mousePressEvent(QMouseEvent* e) {
-    const auto all = marks();
-    const Mark* m = markAt(all, e->position());
+    const StoryMark* m = markAt(e->position());
     if (!m)
         return;
-    if (m->kind == Mark::Kind::film) {
-        m_bench.selectTake(m->take);
+    switch (m->kind) {
+    case StoryMark::Kind::film:
+        m_bench.selectTake(m->id);
         emit m_bench.workspaceWanted(Workspace::footage);
-    } else {
-        emit m_bench.workspaceWanted(m->kind == Mark::Kind::practice ? Workspace::practice : Workspace::programme);
+        break;
+    case StoryMark::Kind::practice:
+        emit m_bench.workspaceWanted(Workspace::practice);
+        break;
+    case StoryMark::Kind::missed:
+    case StoryMark::Kind::competition:
+        emit m_bench.workspaceWanted(Workspace::programme);
+        break;
+    case StoryMark::Kind::opened:
+    case StoryMark::Kind::closed:
+        emit m_bench.workspaceWanted(Workspace::findings);
+        break;
+    case StoryMark::Kind::injury:
+        emit m_bench.workspaceWanted(Workspace::brief);
+        break;
+    case StoryMark::Kind::cue:
+        emit cueWanted();
+        break;
     }
 }
 
 bool StoryLine::event(QEvent* e) {
     if (e->type() == QEvent::ToolTip) {
         const auto* help = static_cast<QHelpEvent*>(e);
-        const auto all = marks();
-        if (const Mark* m = markAt(all, help->pos()))
-            QToolTip::showText(help->globalPos(), m->words, this);
-        else
+        // Everything of the day that is pointed at.
+        QStringList words;
+        if (const StoryMark* at = markAt(help->pos())) {
+            for (const auto& m : m_story.marks)
+                if (m.day == at->day)
+                    words << q(m.words);
+        } else if (const StoryPause* pause = pauseAt(help->pos())) {
+            words << q(pause->words);
+        }
+        if (words.isEmpty())
             QToolTip::hideText();
+        else
+            QToolTip::showText(help->globalPos(), words.join("\n"), this);
         return true;
     }
     return QWidget::event(e);

@@ -1,7 +1,9 @@
 #pragma once
 /// \file
-/// The case's story as one line of time: films, practice, what was worked on, competitions. A click leads there.
+/// The case's story as one line of time: films, practice done and missed, what was worked on, cues, competitions, what
+/// hurts, pauses. A click leads there.
 
+#include "casebook/story.h"
 #include "desktop/workbench/workbench.h"
 
 #include <QWidget>
@@ -15,22 +17,22 @@ public:
     [[nodiscard]] QSize sizeHint() const override { return {800, 92}; }
     [[nodiscard]] QSize minimumSizeHint() const override { return {300, 92}; }
 
+signals:
+    void cueWanted(); ///< a cue was clicked
+
 protected:
     void paintEvent(QPaintEvent*) override;
     void mousePressEvent(QMouseEvent* e) override;
     bool event(QEvent* e) override;
 
 private:
-    struct Mark {
-        enum class Kind { film, practice, competition } kind;
-        Day day{};
-        QString words;
-        Id take = 0;
-    };
-    [[nodiscard]] std::vector<Mark> marks() const;
-    void speak();
+    void read();
     [[nodiscard]] double placeOf(Day day) const;
-    [[nodiscard]] const Mark* markAt(const std::vector<Mark>& all, const QPointF& at) const;
+    [[nodiscard]] const StoryMark* markAt(const QPointF& at) const;
+    [[nodiscard]] const StoryPause* pauseAt(const QPointF& at) const;
+    void drawFocuses(QPainter& p) const;
+    void drawMark(QPainter& p, const StoryMark& mark) const;
+    Story m_story;
     Workbench& m_bench;
 };
 

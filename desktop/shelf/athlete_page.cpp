@@ -1,5 +1,6 @@
 #include "desktop/shelf/athlete_page.h"
 
+#include "casebook/body.h"
 #include "casebook/text.h"
 #include "desktop/parts/card.h"
 #include "desktop/theme/theme.h"
@@ -76,6 +77,83 @@ private:
     Day m_today;
 };
 
+// How tall somebody was, day by day.
+class StatureLine : public QWidget {
+public:
+    explicit StatureLine(std::vector<Growth> growth) : m_growth(std::move(growth)) {
+        setMinimumHeight(84);
+        QStringList words;
+        for (const auto& g : m_growth)
+            words << AthletePage::tr("%1: %2 cm").arg(q(dayWords(g.day)), shownFigure(g.stature, 0));
+        setAccessibleName(AthletePage::tr("Stature by date"));
+        setAccessibleDescription(words.join(", "));
+    }
+
+protected:
+    void paintEvent(QPaintEvent*) override {
+        const Theme& t = theme();
+        QPainter p(this);
+        p.setRenderHint(QPainter::Antialiasing);
+        p.fillRect(rect(), t.panel);
+        const auto [low, high] = std::minmax_element(
+            m_growth.begin(), m_growth.end(), [](const auto& a, const auto& b) { return a.stature < b.stature; });
+        const double from = low->stature, over = std::max(4.0, high->stature - from);
+        const double days = std::max<double>(1.0, (m_growth.back().day - m_growth.front().day).count());
+        QPointF before;
+        for (std::size_t i = 0; i < m_growth.size(); ++i) {
+            const Growth& g = m_growth[i];
+            const QPointF at(44 + (width() - 88) * (g.day - m_growth.front().day).count() / days,
+                             height() - 28 - (height() - 56) * (g.stature - from) / over);
+            p.setPen(QPen(t.hues.athlete, 2));
+            if (i > 0)
+                p.drawLine(before, at);
+            p.setBrush(t.hues.athlete);
+            p.drawEllipse(at, 4, 4);
+            p.setPen(t.text);
+            p.setFont(typeface(Type::small, true));
+            // Between the first and the last those stand that have room.
+            const bool room = i == 0 || i + 1 == m_growth.size() || at.x() - before.x() > 90;
+            if (room) {
+                p.drawText(QRectF(at.x() - 44, at.y() - 22, 88, 16), Qt::AlignHCenter,
+                           AthletePage::tr("%1 cm").arg(shownFigure(g.stature, 0)));
+                p.setPen(t.quiet);
+                p.setFont(typeface(Type::small));
+                p.drawText(QRectF(at.x() - 44, height() - 19, 88, 16), Qt::AlignHCenter, q(dayWords(g.day)));
+            }
+            before = at;
+        }
+    }
+
+private:
+    std::vector<Growth> m_growth; ///< one or more, by day
+};
+
+// Stature and segments by date; null where nothing was measured.
+QWidget* growthCard(const Athlete& athlete, const std::map<std::string, std::map<std::string, double>>& segments) {
+    if (athlete.growth.empty() && segments.empty())
+        return nullptr;
+    auto* card = new Card(AthletePage::tr("Growth"));
+    card->setObjectName("growthCard");
+    if (!athlete.growth.empty())
+        card->body()->addWidget(new StatureLine(athlete.growth));
+    for (const auto& [name, days] : segments) {
+        const auto words = [](const auto& one) {
+            return AthletePage::tr("%1 cm (%2)")
+                .arg(shownFigure(100.0 * one.second, 0), q(dayWords(dayFromIso(one.first).value_or(Day{}))));
+        };
+        card->body()->addWidget(wrapped(
+            AthletePage::tr("%1: %2").arg(
+                shownWord(name), days.size() < 2
+                                     ? words(*days.begin())
+                                     : AthletePage::tr("%1, now %2").arg(words(*days.begin()), words(*days.rbegin()))),
+            "quiet"));
+    }
+    if (const auto words = growthWords(athlete); !words.empty())
+        card->body()->addWidget(wrapped(q(words), "caution"));
+    card->body()->addStretch(1);
+    return card;
+}
+
 } // namespace
 
 AthletePage::AthletePage(const ShelfAthlete& athlete, const std::vector<ShelfAthlete>& others,
@@ -99,6 +177,9 @@ AthletePage::AthletePage(const ShelfAthlete& athlete, const std::vector<ShelfAth
     std::map<std::string, std::vector<std::pair<QString, double>>> week;
     std::size_t foci = 0;
     QStringList injuries;
+    std::map<std::string, std::map<std::string, double>> segments; // m, by name and day
+    for (const auto& note : athlete.athlete.body)
+        injuries << q(bodyWords(note));
     for (const auto& c : athlete.cases) {
         const auto b = blueprint(c.blueprintId);
         const CardDetail d = detailFromJson(c.card.detail);
@@ -135,6 +216,8 @@ AthletePage::AthletePage(const ShelfAthlete& athlete, const std::vector<ShelfAth
             week[day].emplace_back(c.technique, minutes);
         if (!d.injuries.empty() && !injuries.contains(q(d.injuries)))
             injuries << q(d.injuries);
+        for (const auto& s : d.segments)
+            segments[s.name][s.day] = std::max(segments[s.name][s.day], s.metres);
     }
     if (athlete.cases.empty())
         techniques->body()->addWidget(wrapped(tr("No technique yet."), "quiet"));
@@ -186,6 +269,8 @@ AthletePage::AthletePage(const ShelfAthlete& athlete, const std::vector<ShelfAth
     auto* side = new QVBoxLayout;
     side->addWidget(shared, 2);
     side->addWidget(limits, 1);
+    if (auto* growth = growthCard(athlete.athlete, segments))
+        side->addWidget(growth, 1);
     middle->addLayout(side, 2);
     all->addLayout(middle, 3);
     all->addWidget(minutes, 2);

@@ -310,6 +310,9 @@ void ShelfPage::menuFor(const QModelIndex& index, const QPoint& at) {
     menu.addAction(tr("Another technique …"), this, [this, &a] { addTechnique(a.id); });
     menu.addAction(tr("Squad …"), this, [this, &a] { setSquad(a.id); });
     menu.addSeparator();
+    menu.addAction(tr("Duplicate"), this, [this, id = a.id] { duplicate(id); })->setEnabled(!a.cases.empty());
+    menu.addAction(tr("Hand over as a file …"), this, [this, id = a.id] { handOver(id); })
+        ->setEnabled(!a.cases.empty());
     menu.addAction(a.athlete.putAway ? tr("Take back onto the shelf") : tr("Put away"), this,
                    [this, &a] { putAway(a.id, !a.athlete.putAway); });
     menu.addAction(tr("Delete …"), this, [this, &a] { deleteAthlete(a.id); });

@@ -13,6 +13,7 @@
 
 #include <QFileDialog>
 #include <QMessageBox>
+#include <QTemporaryDir>
 
 namespace riflesso {
 
@@ -143,6 +144,54 @@ void ShelfPage::handOver(const std::vector<Id>& athletes, const QString& file) {
                 emit failed(q(done.error().text()));
         };
     });
+}
+
+void ShelfPage::duplicate(Id athlete) {
+    const ShelfAthlete* a = m_model.athlete(athlete);
+    if (!a || a->cases.empty())
+        return;
+    std::vector<Id> cases;
+    for (const auto& c : a->cases)
+        cases.push_back(c.id);
+    Athlete copy = a->athlete;
+    copy.name = tr("%1 (copy)").arg(a->name()).toStdString();
+    job(q(copy.name))
+        ->start([this, cases, copy, folder = m_library->folder()](const JobProgress&) -> std::function<void()> {
+            const auto done = [&]() -> Status {
+                const auto library = Library::open(folder);
+                if (!library)
+                    return library.error();
+                // As a bundle without films, taken in beside itself: what a bundle carries is what belongs to a person.
+                const QTemporaryDir lobby;
+                const std::filesystem::path file = (lobby.path() + "/copy" + kBundleSuffix).toStdString();
+                BundleOptions options;
+                options.films = false;
+                auto blueprints = blueprintsOf(**library, cases);
+                if (!blueprints)
+                    return blueprints.error();
+                options.blueprints = std::move(*blueprints);
+                if (auto s = writeBundle(**library, cases, file, options); !s)
+                    return s;
+                std::vector<BundleChoice> all;
+                for (std::size_t i = 0; i < cases.size(); ++i)
+                    all.push_back({i, 0});
+                const auto made = takeInBundle(**library, file, all);
+                if (!made)
+                    return made.error();
+                const auto summaries = (*library)->cases();
+                if (!summaries)
+                    return summaries.error();
+                for (const auto& c : *summaries)
+                    if (c.id == made->front())
+                        return (*library)->setAthlete(c.athleteId, copy);
+                return Done{};
+            }();
+            return [this, done] {
+                if (!done)
+                    emit failed(q(done.error().text()));
+                refresh();
+            };
+        });
 }
 
 void ShelfPage::takeIn(const QString& file) {

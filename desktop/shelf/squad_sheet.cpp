@@ -21,7 +21,7 @@
 namespace riflesso {
 namespace {
 
-constexpr double kName = 170, kFoot = 54; // px
+constexpr double kName = 170, kFoot = 74; // px
 constexpr double kLeastRow = 30, kMostRow = 54, kLeastCell = 46, kMostCell = 62;
 constexpr std::size_t kStations = 3;
 constexpr int kSessionMinutes = 45;
@@ -62,6 +62,18 @@ void drawStanding(QPainter& p, QPointF at, Standing standing, const Theme& t) {
     }
 }
 
+// How far up the ladder of stages: as many of eight rungs are full.
+void drawLadder(QPainter& p, const QRectF& cell, Stage stage, const Theme& t) {
+    const int rungs = static_cast<int>(kStageNames.size());
+    const double step = std::min(6.0, (cell.width() - 8) / rungs), left = cell.center().x() - step * rungs / 2;
+    const double y = std::min(cell.bottom() - 5, cell.center().y() + 9);
+    for (int i = 0; i < rungs; ++i) {
+        const bool full = i <= static_cast<int>(stage);
+        p.setPen(QPen(full ? t.hues.athlete : t.line, full ? 4 : 2, Qt::SolidLine, Qt::FlatCap));
+        p.drawLine(QPointF(left + step * i, y), QPointF(left + step * (i + 1) - 1.5, y));
+    }
+}
+
 QString wordsOf(Standing standing) {
     switch (standing) {
     case Standing::workingOn:
@@ -78,6 +90,15 @@ QString wordsOf(Standing standing) {
         return SquadSheet::tr("does not have it");
     }
     return {};
+}
+
+// "works on it, at fixed feed"
+QString standingWords(const SquadRow& row, const FaultStanding& f) {
+    for (const auto& [fault, stage] : row.detail.reached)
+        if (fault == f.fault && f.standing == Standing::workingOn)
+            return SquadSheet::tr("%1, at %2")
+                .arg(wordsOf(f.standing), shownWord(kStageNames[static_cast<std::size_t>(stage)]));
+    return wordsOf(f.standing);
 }
 
 } // namespace
@@ -97,15 +118,49 @@ void SquadTable::show(const Blueprint& blueprint, std::vector<SquadRow> rows) {
         QStringList own;
         for (const auto& f : r.member.faults)
             if (const Fault* fault = blueprint.fault(f.fault); fault && f.standing != Standing::clear)
-                own << tr("%1: %2").arg(q(fault->name), wordsOf(f.standing));
+                own << tr("%1: %2").arg(q(fault->name), standingWords(r, f));
         words << q(r.member.name) + ". " + own.join(", ");
     }
     m_faults = squadFaults(members);
     std::erase_if(m_faults, [&](const SquadFault& f) { return !blueprint.fault(f.fault); });
+    // Grouped by the phase in which they show, in the order of the movement.
+    std::stable_sort(m_faults.begin(), m_faults.end(),
+                     [&](const SquadFault& a, const SquadFault& b) { return phaseOf(a.fault) < phaseOf(b.fault); });
     setAccessibleName(tr("Who has what"));
     setAccessibleDescription(words.join("\n"));
     updateGeometry();
     update();
+}
+
+std::size_t SquadTable::phaseOf(const std::string& fault) const {
+    const auto& all = m_blueprint.positions;
+    const auto at =
+        std::find_if(all.begin(), all.end(), [&](const auto& p) { return p.id == m_blueprint.fault(fault)->phase; });
+    return static_cast<std::size_t>(at - all.begin());
+}
+
+// Where one phase ends and the next begins, and what each is called.
+void SquadTable::drawPhases(QPainter& p, double head, double foot) const {
+    const Theme& t = theme();
+    p.setFont(typeface(Type::small));
+    for (std::size_t c = 0; c < m_faults.size();) {
+        std::size_t end = c + 1;
+        const std::size_t phase = phaseOf(m_faults[c].fault);
+        while (end < m_faults.size() && phaseOf(m_faults[end].fault) == phase)
+            ++end;
+        const double left = cell(0, c).left(), wide = m_cell * static_cast<double>(end - c);
+        if (c > 0) {
+            p.setPen(QPen(t.line, 2));
+            p.drawLine(QPointF(left, head), QPointF(left, foot + kFoot - 4));
+        }
+        p.setPen(t.quiet);
+        if (phase < m_blueprint.positions.size())
+            p.drawText(QRectF(left + 3, foot + 50, wide - 6, 18), Qt::AlignHCenter | Qt::AlignVCenter,
+                       p.fontMetrics().elidedText(q(m_blueprint.positions[phase].name), Qt::ElideRight,
+                                                  static_cast<int>(wide - 6)));
+        c = end;
+    }
+    p.drawText(QRectF(8, foot + 50, kName - 14, 18), Qt::AlignLeft | Qt::AlignVCenter, tr("shows at"));
 }
 
 void SquadTable::fit(QSize place) {
@@ -176,9 +231,15 @@ void SquadTable::paintEvent(QPaintEvent*) {
             for (const auto& f : m_rows[r].member.faults)
                 if (f.fault == m_faults[c].fault)
                     standing = f.standing;
-            drawStanding(p, cell(r, c).center(), standing, t);
+            const auto reached = std::find_if(m_rows[r].detail.reached.begin(), m_rows[r].detail.reached.end(),
+                                              [&](const auto& at) { return at.first == m_faults[c].fault; });
+            const bool climbs = standing == Standing::workingOn && reached != m_rows[r].detail.reached.end();
+            drawStanding(p, cell(r, c).center() - QPointF(0, climbs ? 5 : 0), standing, t);
+            if (climbs)
+                drawLadder(p, cell(r, c), reached->second, t);
         }
     }
+    drawPhases(p, head, foot);
     p.setPen(QPen(t.text, 1.4));
     p.drawLine(QPointF(0, foot), QPointF(width(), foot));
     p.setFont(typeface(Type::small));
@@ -216,7 +277,7 @@ bool SquadTable::event(QEvent* e) {
                             QToolTip::showText(help->globalPos(),
                                                tr("%1, %2: %3")
                                                    .arg(q(m_rows[r].member.name), q(m_blueprint.fault(f.fault)->name),
-                                                        wordsOf(f.standing)),
+                                                        standingWords(m_rows[r], f)),
                                                this);
         return true;
     }
@@ -340,7 +401,8 @@ SquadSheet::SquadSheet(const QString& squad, const std::vector<ShelfAthlete>& at
         emit practiceWanted(m_blueprint, m_rows, q(sessionForAll(members, kStations).fault));
     });
     auto* close = new QPushButton(tr("Close"));
-    auto* legend = wrapped(tr("Ringed: works on it. Full: has it. Hook: held. Half: the film cannot tell. Dash: not "
+    auto* legend = wrapped(tr("Ringed: works on it, with the rungs of the ladder that are reached. Full: has it. Hook: "
+                              "held. Half: the film cannot tell. Dash: not "
                               "filmed so that it shows. Small dot: does not have it."),
                            "quiet");
     m_area = new QScrollArea;

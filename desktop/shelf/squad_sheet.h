@@ -44,6 +44,8 @@ protected:
     bool event(QEvent* e) override;
 
 private:
+    [[nodiscard]] std::size_t phaseOf(const std::string& fault) const; ///< its place among the key positions
+    void drawPhases(QPainter& p, double head, double foot) const;
     [[nodiscard]] double headHeight() const;
     Blueprint m_blueprint;
     std::vector<SquadRow> m_rows;

@@ -9,6 +9,7 @@
 #include <QComboBox>
 #include <QDialogButtonBox>
 #include <QFormLayout>
+#include <QLineEdit>
 #include <QPalette>
 #include <QPushButton>
 #include <QSettings>
@@ -35,6 +36,7 @@ Preferences Preferences::read() {
     if (p.sure != 90 && p.sure != 99)
         p.sure = 95;
     p.leftHanded = s.value("leftHanded").toBool();
+    p.who = s.value("who").toString();
     return p;
 }
 
@@ -46,6 +48,7 @@ void Preferences::write() const {
     s.setValue("memory", memory);
     s.setValue("sure", sure);
     s.setValue("leftHanded", leftHanded);
+    s.setValue("who", who);
 }
 
 SettingsDialog::SettingsDialog(QWidget* parent, const QString& library) : QDialog(parent), m_now(Preferences::read()) {
@@ -82,6 +85,20 @@ SettingsDialog::SettingsDialog(QWidget* parent, const QString& library) : QDialo
     place->addWidget(change, 0, Qt::AlignLeft);
     form->addRow(tr("Library"), place);
     connect(change, &QPushButton::clicked, this, &SettingsDialog::otherLibrary);
+    auto* who = new QLineEdit(m_now.who);
+    who->setObjectName("who");
+    who->setAccessibleName(tr("Who works here"));
+    who->setMaxLength(60);
+    who->setPlaceholderText(tr("nobody in particular"));
+    connect(who, &QLineEdit::textEdited, this, [this, took](const QString& name) {
+        m_now.who = name.trimmed();
+        took();
+    });
+    auto* whoCell = new QVBoxLayout;
+    whoCell->setSpacing(2);
+    whoCell->addWidget(who);
+    whoCell->addWidget(wrapped(tr("Stands beside what is changed in the programme by hand."), "quiet"));
+    form->addRow(tr("Who works here"), whoCell);
     QList<QPair<QString, QVariant>> spoken{{tr("as the system"), "system"}};
     for (const auto& l : languages())
         spoken.append({l.name, l.code});

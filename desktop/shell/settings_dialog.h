@@ -13,6 +13,7 @@ struct Preferences {
     int textPercent = 100;   ///< 100 to 150
     int memory = 512;        ///< MB for pictures
     int sure = 95;           ///< 90, 95 or 99 % until a value counts as inside or outside
+    QString who;             ///< who works here: stands beside what was changed by hand; may be empty
     bool leftHanded = false; ///< the mouse: tools stand where the hand does not cover the picture
 
     [[nodiscard]] bool dark() const;

@@ -103,7 +103,7 @@ void DrillCard::show(const std::string& id, const std::string& fault) {
     auto* pictures = new RightAndWrong(m_bench);
     pictures->show(fault);
     add(pictures);
-    add(wrapped(q(d->how)));
+    add(wrapped(q(howWords(*d))));
     if (!d->contrast.empty())
         add(wrapped(tr("Right and wrong: %1").arg(q(d->contrast)), "quiet"));
     QStringList needs;

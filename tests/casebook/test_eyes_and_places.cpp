@@ -174,6 +174,32 @@ private slots:
         setStature(young, kToday, 0);
         QCOMPARE(young.growth.size(), std::size_t(2));
     }
+    // A shank of 0.4 m, seen under more and more of an angle; what is known is a metre of 200 px.
+    void howLongASegmentIsSeen() {
+        CaseData data;
+        Take take;
+        take.id = 1;
+        take.day = kToday;
+        take.width = 640;
+        take.height = 480;
+        for (int f = 0; f < 40; ++f) {
+            take.times.push_back(f / 50.0);
+            const double seen = 80.0 * std::cos(f * 0.02);
+            data.marks[1]["left_knee"][FrameIndex(f)] = {{300, 200}};
+            data.marks[1]["left_ankle"][FrameIndex(f)] = {{300, 200 + seen}};
+        }
+        data.takes[1] = take;
+        QVERIFY(segmentLengths(data).empty()); // nothing says how long a pixel is
+        data.takes[1].calibration.plumb = DrawnLine{{100, 50}, {100, 450}};
+        data.takes[1].calibration.lengths.push_back({{{100, 100}, {100, 300}}, 1.0});
+        const auto seen = segmentLengths(data);
+        QCOMPARE(seen.size(), std::size_t(1));
+        QCOMPARE(seen[0].segment, std::string("shank"));
+        QVERIFY2(std::abs(seen[0].metres - 0.4) < 0.005, qPrintable(QString::number(seen[0].metres)));
+        QCOMPARE(seen[0].frames, 40);
+        data.takes[1].performer = Performer::model;
+        QVERIFY(segmentLengths(data).empty());
+    }
     void modelsAreNotPooledUnasked() {
         Made m;
         MeasureValue v;

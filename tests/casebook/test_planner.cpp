@@ -92,6 +92,21 @@ private slots:
         QCOMPARE(a.missed, 1);
         QCOMPARE(adherenceOf(CaseData{}, kToday).done, 0);
     }
+    void whyABlockWasChanged() {
+        const Blueprint lunge = *shippedBlueprint("fencing-lunge");
+        auto b = planned(1, kToday, "coin_drop");
+        QVERIFY(whyWords(lunge, b).empty());
+        b.why = "moved from 2026-11-20";
+        QCOMPARE(whyWords(lunge, b), std::string("moved from Fri 20 Nov"));
+        b.by = "Anna";
+        QCOMPARE(whyWords(lunge, b), std::string("moved from Fri 20 Nov (Anna)"));
+        b.why = "instead of slow_count";
+        QCOMPARE(whyWords(lunge, b), "instead of " + lunge.drill("slow_count")->name + " (Anna)");
+        b.why = "no hall on Friday";
+        QCOMPARE(whyWords(lunge, b), std::string("no hall on Friday (Anna)"));
+        b.why.clear();
+        QCOMPARE(whyWords(lunge, b), std::string("by Anna"));
+    }
     void whatPlanningNeeds() {
         auto data = withPlan({planned(1, kToday + days(1), "a"), planned(2, kToday - days(1), "c", BlockState::done)});
         data.brief.regime = "keep";

@@ -5,6 +5,7 @@
 #include "casebook/card.h"
 #include "casebook/shipped.h"
 #include "casebook/shown_rep.h"
+#include "casebook/trends.h"
 #include "library/case_card.h"
 #include "library/case_json.h"
 
@@ -171,6 +172,69 @@ private slots:
         data.blocks = {{1, block(1, "a drill that is gone", "", 5, 5)}};
         QVERIFY(cueTrial(data, m_blueprint).cues.empty());
     }
+    void repsByTheWayTheyWereFed() {
+        CaseData data;
+        const Drill& glove = *m_blueprint.drill("glove_call");
+        QVERIFY(glove.variations.size() >= 2);
+        Block b = block(1, "glove_call", "", 0, 0);
+        const auto rep = [](bool good, const std::string& way) {
+            PractisedRep r;
+            r.coach = good;
+            r.variation = way;
+            return r;
+        };
+        const std::string low = glove.variations[1], high = glove.variations[0];
+        b.reps = {rep(true, low), rep(false, low), rep(true, high), rep(true, "out of the corner"), rep(false, "")};
+        // What an Italian coach noted before.
+        b.reps.push_back(rep(true, m_blueprint.languages.at("it").at(low)));
+        data.blocks = {{1, b}, {2, block(2, "coin_drop", "", 3, 3)}};
+        const auto ways = repsByVariation(data, m_blueprint, glove);
+        QCOMPARE(ways.size(), std::size_t(3));
+        QVERIFY(ways[0].cue == high && ways[0].good == 1 && ways[0].bad == 0);
+        QVERIFY(ways[1].cue == low && ways[1].good == 2 && ways[1].bad == 1);
+        QCOMPARE(ways[2].cue, std::string("out of the corner"));
+        QVERIFY(repsByVariation(data, m_blueprint, *m_blueprint.drill("coin_drop")).empty());
+    }
+    void statedEffortsNeedNoCaptureRate() {
+        auto c = reps({60, 120, 90}, std::nullopt);
+        c.data.reps[11].effort = 0.8;
+        const auto stated = statedReps(c.data, c.analysis, "rear_knee");
+        QCOMPARE(stated.size(), std::size_t(1));
+        QVERIFY(stated[0].rep == "11" && *stated[0].effort == 0.8 && stated[0].duration == 0.0);
+        c.data.takes[1].performer = Performer::model;
+        QVERIFY(statedReps(c.data, c.analysis, "rear_knee").empty());
+    }
+    void anyMeasureOverItsDates() {
+        auto c = reps({60, 120});
+        c.data.takes[1].view = m_blueprint.measure("rear_knee")->definition.view;
+        QVERIFY(followedMeasures(m_blueprint, c.analysis).empty()); // it has no band yet
+        Deviation d;
+        d.measure = "rear_knee";
+        d.band = {165, 180, 7.5};
+        c.analysis.deviations = {d};
+        QCOMPARE(followedMeasures(m_blueprint, c.analysis), std::vector<std::string>{"rear_knee"});
+        const auto t = trendOf(c.data, m_blueprint, c.analysis, {}, "rear_knee");
+        QCOMPARE(t.points.size(), std::size_t(1));
+        QVERIFY(std::abs(t.points[0].value - 101.5) < 1e-9 && t.points[0].reps == 2 && t.band.lo == 165);
+        QVERIFY(!t.change);
+        QVERIFY(trendOf(c.data, m_blueprint, c.analysis, {}, "no_such_measure").points.empty());
+        c.data.takes[1].view = View::front; // does not show it
+        QVERIFY(trendOf(c.data, m_blueprint, c.analysis, {}, "rear_knee").points.empty());
+    }
+    // Twelve reps over a quarter of a minute: the values rise by one a rep and scatter by nothing.
+    void doesItTire() {
+        auto c = reps(std::vector<int>(12, 150));
+        const auto found = driftOverTake(c.data, c.analysis, "rear_knee");
+        QVERIFY(found && found->take == 1 && found->reps == 12);
+        QVERIFY(std::abs(found->minutes - 11 * 160 / 120.0 / 60.0) < 1e-9);
+        QVERIFY(std::abs(found->drift.change - 11.0) < 1e-6 && found->sure());
+        for (auto& [id, m] : c.analysis.measured) // no drift any more
+            m.values[0].value = id % 2 ? 1.0 : -1.0;
+        QVERIFY(!driftOverTake(c.data, c.analysis, "rear_knee")->sure());
+        QVERIFY(!driftOverTake(reps({60, 60, 60}).data, reps({60, 60, 60}).analysis, "rear_knee"));
+        c.data.takes[1].captureRate.reset();
+        QVERIFY(!driftOverTake(c.data, c.analysis, "rear_knee"));
+    }
     void whichRepsShowAMeasure() {
         auto c = reps({60, 120, 90});
         c.data.takes[1].view = m_blueprint.measure("rear_knee")->definition.view;
@@ -255,6 +319,8 @@ private slots:
         d.week = {{"2026-11-24", 20.0}};
         d.injuries = "knee, \"old\"";
         d.competition = "2026-12-24";
+        d.reached = {{"a", Stage::fixedFeed}};
+        d.segments = {{"2026-05-01", "thigh", 0.41}, {"2026-11-01", "thigh", 0.43}};
         QCOMPARE(detailFromJson(toJson(d)), d);
         CaseCard c;
         c.next = "look";

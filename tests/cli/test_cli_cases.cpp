@@ -96,6 +96,19 @@ private slots:
                     .out.contains("good of"));
         const auto practised = in({"practice", "list", "--json"}).json()["blocks"].toArray();
         QCOMPARE(practised.last().toObject()["reps"].toString(), QString("GGBGGGGG"));
+        // Ways of feeding: one for all, or one a rep.
+        QVERIFY(practised.last().toObject()["variations"].toArray().isEmpty());
+        QCOMPARE(in({"practice", "log", "1", "--drill", "glove_call", "--reps", "GBGBGBGBGBGBGBGBGBGB", "--variation",
+                     "high,low,high,low,high,low,high,low,high,low,high,low,high,low,high,low,high,low,high,low"})
+                     .code,
+                 0);
+        const auto ways = in({"practice", "list", "--json"}).json()["blocks"].toArray().last().toObject();
+        QCOMPARE(ways["variations"].toArray().size(), 20);
+        QCOMPARE(ways["variations"].toArray()[1].toString(), QString("low"));
+        failsInOneLine(
+            in({"practice", "log", "1", "--drill", "glove_call", "--reps", "GBG", "--variation", "high,low"}),
+            "variations");
+        QVERIFY(in({"progress", "--json"}).json()["variation_words"].toString().contains("low is the weaker way"));
         const auto progress = in({"progress", "--json"}).json();
         const auto hand = progress["measures"].toArray()[0].toObject();
         QCOMPARE(hand["measure"].toString(), QString("hand_lead"));

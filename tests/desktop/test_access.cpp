@@ -34,7 +34,7 @@ class TestAccess : public test::WindowTest {
         "riflesso::ChainView",  "riflesso::StillPair",  "riflesso::FindingList", "riflesso::PlanCalendar",
         "riflesso::RepDots",    "riflesso::GateBar",    "riflesso::LadderView",  "riflesso::StoryLine",
         "riflesso::TrendChart", "riflesso::SpeedChart", "riflesso::CueChart",    "riflesso::FeltChart",
-        "riflesso::BreakChart"};
+        "riflesso::BreakChart", "riflesso::DoseChart"};
 
     static QString nameOf(QWidget* w) {
         const QAccessibleInterface* i = QAccessible::queryAccessibleInterface(w);

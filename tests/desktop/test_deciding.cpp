@@ -27,6 +27,7 @@
 #include <QMenu>
 #include <QMimeData>
 #include <QPushButton>
+#include <QSettings>
 #include <QTableWidget>
 #include <QTest>
 
@@ -348,8 +349,11 @@ private slots:
         // Locked while the worker still lays the rest: the lock must not be laid over.
         const Id other = calendar->blocks()[find([&](const auto& b) { return free(b) && b.id != block.id; })].id;
         calendar->choose(find([&](const auto& b) { return b.id == other; }));
+        QSettings().setValue("who", "Anna");
         QTest::keyClick(calendar, Qt::Key_L);
         planned();
+        QCOMPARE(data().planned.at(other).by, std::string("Anna"));
+        QSettings().remove("who");
         QVERIFY(data().planned.at(block.id).day == block.day + std::chrono::days(1));
         QVERIFY(data().planned.at(other).locked);
         calendar->choose(find([&](const auto& b) { return b.id == other; }));

@@ -293,12 +293,16 @@ private slots:
         bench().selectRep(first.id);
         child<QComboBox>("worked")->setCurrentIndex(1);
         emit child<QComboBox>("worked")->activated(1);
+        auto* effort = child<QComboBox>("effort");
+        effort->setCurrentIndex(effort->findData(80));
+        emit effort->activated(effort->currentIndex());
         auto* situation = child<QLineEdit>("situation");
         situation->setFocus();
         QTest::keyClicks(situation, "slow parry");
         QTest::keyClick(situation, Qt::Key_Return);
         QCOMPARE(data().reps.at(first.id).situation, std::string("slow parry"));
         QVERIFY(*data().reps.at(first.id).worked);
+        QCOMPARE(data().reps.at(first.id).effort, std::optional(0.8));
         auto* score = child<QLineEdit>("score");
         score->setFocus();
         QTest::keyClicks(score, "8,5");

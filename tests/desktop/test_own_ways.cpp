@@ -12,7 +12,7 @@
 #include "desktop/footage/stage_view.h"
 #include "desktop/mirror/mirror_page.h"
 #include "desktop/practice/film_verdicts.h"
-#include "desktop/programme/own_drill_dialog.h"
+#include "desktop/workbench/own_drill_dialog.h"
 #include "desktop/programme/programme_page.h"
 #include "desktop/workbench/simulated_pair.h"
 #include "desktop/workshop/workshop.h"

@@ -10,6 +10,7 @@
 #include <QDialog>
 #include <QLabel>
 #include <QLineEdit>
+#include <QListWidget>
 #include <QProgressBar>
 #include <QPushButton>
 #include <QSignalSpy>
@@ -292,6 +293,109 @@ private slots:
         picture("practice-cue");
         QTest::keyClick(page, Qt::Key_T);
         QVERIFY(!child<QPushButton>("tempo")->isChecked());
+    }
+    // From where it is fed: chosen, in turn, mixed; told with each rep and counted.
+    void inWhichWayItIsFed() {
+        go(Workspace::practice);
+        auto* page = view()->page(Workspace::practice);
+        auto* drills = child<QComboBox>("practiceDrill");
+        drills->setCurrentIndex(drills->findData("glove_call"));
+        emit drills->activated(drills->currentIndex());
+        auto* ways = child<QComboBox>("practiceWays");
+        QVERIFY(ways && ways->count() >= 4);
+        auto* feed = child<QComboBox>("practiceFeed");
+        feed->setCurrentIndex(1); // in turn
+        emit feed->activated(1);
+        page->setFocus();
+        const QString first = ways->currentText();
+        QVERIFY(child<QLabel>("practiceWay")->text().contains(first));
+        QTest::keyClick(page, Qt::Key_G);
+        QVERIFY(ways->currentText() != first);
+        QTest::keyClick(page, Qt::Key_B);
+        picture("practice-ways");
+        QVERIFY(settle(*m_window));
+        const auto newest = [&]() -> const Block& {
+            return std::max_element(data().blocks.begin(), data().blocks.end(),
+                                    [](const auto& a, const auto& b) { return a.second.id < b.second.id; })
+                ->second;
+        };
+        QCOMPARE(newest().reps.size(), std::size_t(2));
+        QCOMPARE(newest().reps[0].variation, first.toStdString());
+        QVERIFY(!newest().reps[1].variation.empty() && newest().reps[1].variation != newest().reps[0].variation);
+        // Taken back, the rep is fed once more as it was; D takes another way.
+        const QString second = QString::fromStdString(newest().reps[1].variation);
+        QTest::keyClick(page, Qt::Key_Backspace);
+        QCOMPARE(ways->currentText(), second);
+        QTest::keyClick(page, Qt::Key_D);
+        QVERIFY(ways->currentText() != second);
+        // One's own words count as well.
+        ways->lineEdit()->setText("off the wall");
+        QTest::keyClick(ways->lineEdit(), Qt::Key_Return);
+        QTest::keyClick(page, Qt::Key_G);
+        QVERIFY(settle(*m_window));
+        QCOMPARE(newest().reps.back().variation, std::string("off the wall"));
+        QVERIFY(child<QLabel>("practiceWay")->text().contains("off the wall 1 of 1"));
+        feed->setCurrentIndex(0);
+        emit feed->activated(0);
+    }
+    // Between two reps: a drill that stands on no ladder yet.
+    void anotherDrill() {
+        go(Workspace::practice);
+        auto* drills = child<QComboBox>("practiceDrill");
+        drills->setCurrentIndex(drills->count() - 1);
+        emit drills->activated(drills->count() - 1);
+        auto* dialog = m_window->findChild<QDialog*>("ownDrill");
+        QVERIFY(dialog && dialog->isVisible());
+        dialog->findChild<QLineEdit*>("drillName")->setText("Catch the falling ball");
+        dialog->findChild<QLineEdit*>("drillCue")->setText("Hand to the ball");
+        dialog->findChild<QLineEdit*>("drillVariations")->setText("left, right");
+        picture("own-drill", dialog);
+        dialog->accept();
+        QVERIFY(settle(*m_window));
+        QTRY_VERIFY(drills->currentText().contains("Catch the falling ball"));
+        auto* page = view()->page(Workspace::practice);
+        page->setFocus();
+        QTest::keyClick(page, Qt::Key_G);
+        QVERIFY(settle(*m_window));
+        QCOMPARE(data().blocks.rbegin()->second.reps[0].variation, std::string("left"));
+        QVERIFY(child<QLabel>("practiceSet")->text().contains("rep 2"));
+    }
+    // The sheet comes back with its ticks.
+    void whatWasDoneAtHome() {
+        PlannedBlock home;
+        home.id = 91001;
+        home.drill = "wall_point";
+        home.fault = "hand_late";
+        home.kind = BlockKind::home;
+        home.minutes = 4;
+        home.day = m_today - std::chrono::days(3);
+        PlannedBlock later = home;
+        later.id = 91002;
+        later.day = m_today - std::chrono::days(1);
+        QVERIFY(book().perform("home work",
+                               {PlanEdit{home.id, std::nullopt, home}, PlanEdit{later.id, std::nullopt, later}}));
+        go(Workspace::practice);
+        QTimer::singleShot(300, m_window.get(), [this] {
+            auto* dialog = m_window->findChild<QDialog*>("homeDialog");
+            QVERIFY(dialog);
+            auto* list = dialog->findChild<QListWidget*>("homeList");
+            QVERIFY(list->count() >= 2);
+            int row = 0; // three days ago, whatever else is open
+            while (row < list->count() && !list->item(row)->text().startsWith(
+                                              QString::fromStdString(dayWords(m_today - std::chrono::days(3)))))
+                ++row;
+            list->setCurrentRow(row);
+            QTest::keyClick(list, Qt::Key_Space);
+            picture("home-done", dialog);
+            QTest::keyClick(dialog, Qt::Key_Return);
+        });
+        auto* page = view()->page(Workspace::practice);
+        page->setFocus();
+        QTest::keyClick(page, Qt::Key_H);
+        QVERIFY(data().planned.at(home.id).state == BlockState::done);
+        QVERIFY(data().planned.at(later.id).state == BlockState::planned);
+        QVERIFY(book().undo()); // one step
+        QVERIFY(data().planned.at(home.id).state == BlockState::planned);
     }
     void aDayOnOnesOwn() {
         const std::size_t before = data().blocks.size();

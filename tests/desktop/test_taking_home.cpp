@@ -354,6 +354,53 @@ private slots:
         QTest::mouseClick(chart, Qt::LeftButton, {}, chart->placeOf(0).toPoint()); // leads to its frame
         QVERIFY(settle(*m_window));
         QVERIFY(view()->current() == Workspace::marking);
+        // Week by week, what was planned and what was done; the weeks first, then the measure.
+        go(Workspace::progress);
+        press("question6");
+        auto* dose = child<DoseChart>("doseChart");
+        dose->grab();
+        QVERIFY(dose->count() >= 2);
+        QVERIFY2(dose->accessibleDescription().contains("planned minutes"), qPrintable(dose->accessibleDescription()));
+        QTest::mouseClick(dose, Qt::LeftButton, {}, dose->placeOf(0).toPoint());
+        QVERIFY(settle(*m_window));
+        QVERIFY(view()->current() == Workspace::practice);
+    }
+    // How hard it was, as the athlete says, instead of how fast it was.
+    void measuresAgainstStatedEffort() {
+        go(Workspace::progress);
+        // Any other measure has its dates, too.
+        auto* which = child<QComboBox>("progressMeasure");
+        QVERIFY(which->count() > 8);
+        which->setCurrentIndex(which->findData("rear_knee"));
+        emit which->activated(which->currentIndex());
+        press("question1");
+        QVERIFY(which->currentData().toString() == "rear_knee");
+        QVERIFY(child<QLabel>("progressAnswer")->text().size() > 15);
+        which->setCurrentIndex(0);
+        emit which->activated(0);
+        press("question3");
+        QVERIFY(!child<QComboBox>("speedBy")->isVisible()); // nobody said
+        std::vector<Edit> edits;
+        for (const Id id : view()->bench().analysis().athleteReps) {
+            const Rep before = data().reps.at(id);
+            Rep after = before;
+            after.effort = 0.6 + 0.2 * static_cast<double>(edits.size() % 3);
+            edits.push_back(RepEdit{id, before, after});
+        }
+        QVERIFY(edits.size() >= 3);
+        QVERIFY(book().perform("efforts", edits));
+        QVERIFY(settle(*m_window));
+        auto* by = child<QComboBox>("speedBy");
+        QVERIFY(by->isVisible());
+        by->setFocus();
+        QTest::keyClick(by, Qt::Key_Down);
+        const QString words = child<QLabel>("progressAnswer")->text();
+        QVERIFY2(words.contains("effort"), qPrintable(words));
+        picture("question3-effort");
+        QTest::keyClick(by, Qt::Key_Up);
+        QVERIFY(book().undo());
+        QVERIFY(settle(*m_window));
+        QVERIFY(!by->isVisible());
     }
     void aTourOfFiveStepsIsLeftByOneKey() {
         go(Workspace::brief);
@@ -409,18 +456,71 @@ private slots:
             EyeTrainer trainer(scores, m_today, nullptr, 90);
             trainer.show();
             trainer.choose("fencing-lunge", "trunk_falls_deg");
+            bool sized = false;
             for (int i = 0; i < 5; ++i) {
                 QTRY_VERIFY_WITH_TIMEOUT(trainer.ready(), 60000);
                 if (i == 2)
                     picture("eye", &trainer);
-                QTest::keyClick(&trainer, trainer.size() > 8.0 ? Qt::Key_Y : Qt::Key_N);
+                const double size = trainer.size();
+                QTest::keyClick(&trainer, size > 8.0 ? Qt::Key_Y : Qt::Key_N);
+                QCOMPARE(trainer.asksSize(), size > 8.0);
+                if (trainer.asksSize()) { // and how large it was
+                    if (!sized)
+                        picture("eye-size", &trainer);
+                    QTest::keyClick(&trainer, sized ? Qt::Key_Return : Qt::Key_4);
+                    sized = true;
+                }
             }
             QVERIFY(trainer.verdict().contains("5 looks"));
         }
         const auto kept = readEyeSessions(scores);
         QVERIFY(kept.ok() && kept->size() == 1 && kept->front().looks.size() == 5);
         QCOMPARE(kept->front().looks[3].size, 0.0); // one in four is without the fault
+        for (const auto& look : kept->front().looks)
+            QVERIFY(!look.guessed || (look.said && *look.guessed > 0.0));
+        QCOMPARE(std::count_if(kept->front().looks.begin(), kept->front().looks.end(),
+                               [](const auto& l) { return l.guessed.has_value(); }),
+                 std::count_if(kept->front().looks.begin(), kept->front().looks.end(),
+                               [](const auto& l) { return l.said && l.size > 0.0; }) > 0
+                     ? 1
+                     : 0);
         QCOMPARE(staircaseOf(*kept, "fencing-lunge", "trunk_falls_deg").looks(), 5);
+    }
+    // Any of the technique's faults may be there: which one is it?
+    void whichFaultIsIt() {
+        const std::filesystem::path scores = m_dir.filePath("eye-which.json").toStdString();
+        EyeTrainer trainer(scores, m_today, nullptr, 90);
+        trainer.show();
+        trainer.choose("fencing-lunge", EyeTrainer::kAnyFault);
+        int there = 0, confused = 0;
+        for (int i = 0; i < 6; ++i) {
+            QTRY_VERIFY_WITH_TIMEOUT(trainer.ready(), 60000);
+            if (i == 0)
+                picture("eye-which", &trainer);
+            const std::string shown = trainer.fault();
+            if (i == 1 || trainer.size() == 0.0) { // a wrong one, where nothing or another fault is
+                const std::string other = shown == "trunk_falls_deg" ? "hand_late_s" : "trunk_falls_deg";
+                trainer.answer(other);
+                ++confused;
+                QVERIFY(!trainer.asksSize());
+                continue;
+            }
+            trainer.answer(shown);
+            QVERIFY(trainer.asksSize());
+            QTest::keyClick(&trainer, Qt::Key_3);
+            ++there;
+        }
+        QVERIFY(there > 0 && confused > 0);
+        const auto kept = readEyeSessions(scores);
+        QVERIFY(kept.ok() && kept->size() >= 2); // a session a fault
+        int sized = 0, alarms = 0;
+        for (const auto& s : *kept)
+            for (const auto& l : s.looks) {
+                sized += l.guessed.has_value();
+                alarms += l.size == 0.0 && l.said;
+            }
+        QCOMPARE(sized, there);
+        QCOMPARE(alarms, confused); // called where it was not
     }
     // The same on films of one's own: what a measure is sure of is what was there.
     void theEyeOnOnesOwnFilms() {
@@ -443,6 +543,8 @@ private slots:
                 if (i == 2)
                     picture("eye-own", &trainer);
                 QTest::keyClick(&trainer, trainer.size() > 0.0 ? Qt::Key_Y : Qt::Key_N);
+                if (trainer.asksSize())
+                    QTest::keyClick(&trainer, Qt::Key_2);
             }
             QVERIFY2(trainer.verdict().contains("4 looks"), qPrintable(trainer.verdict()));
         }
@@ -470,6 +572,33 @@ private slots:
         picture("squad", sheet);
         QVERIFY(!sheet->sessionHtml().isEmpty());
         sheet->close();
+    }
+    void somebodyOnceMore() {
+        atShelf();
+        const auto first = shelf()->model().people().front();
+        const std::size_t before = shelf()->model().people().size(), films = m_window->library()->knownFilms()->size();
+        shelf()->duplicate(first.id);
+        QTRY_VERIFY_WITH_TIMEOUT(!shelf()->busy(), 120000);
+        QCOMPARE(shelf()->model().people().size(), before + 1);
+        const auto people = shelf()->model().people();
+        const auto copy = std::find_if(people.begin(), people.end(),
+                                       [&](const ShelfAthlete& a) { return a.name() == first.name() + " (copy)"; });
+        QVERIFY(copy != people.end());
+        QCOMPARE(copy->cases.size(), first.cases.size());
+        QCOMPARE(m_window->library()->knownFilms()->size(), films); // the same ones
+        const auto mine = m_window->library()->load(first.cases.front().id),
+                   theirs = m_window->library()->load(copy->cases.front().id);
+        QVERIFY(mine.ok() && theirs.ok());
+        QCOMPARE(theirs->takes.size(), mine->takes.size());
+        QCOMPARE(theirs->blocks.size(), mine->blocks.size());
+        QVERIFY(std::all_of(theirs->takes.begin(), theirs->takes.end(), [&](const auto& t) {
+            return std::any_of(mine->takes.begin(), mine->takes.end(),
+                               [&](const auto& m) { return m.second.film == t.second.film; });
+        }));
+        // The copy goes wholly; the first one's films stay.
+        shelf()->eraseWholly(copy->id, true);
+        QVERIFY(!shelf()->model().athlete(copy->id));
+        QCOMPARE(m_window->library()->knownFilms()->size(), films);
     }
     void aBundleOutAndIn() {
         atShelf();

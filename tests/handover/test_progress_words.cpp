@@ -72,6 +72,70 @@ private slots:
             says(againstBestWords(m_blueprint, trend({{150, calm}, {172, calm}, {158, calm}})), "Against the best ("));
         QVERIFY(says(againstBestWords(m_blueprint, trend({{150, calm}, {160, calm}, {170, calm}})), "The best so far"));
         QVERIFY(againstBestWords(m_blueprint, trend({{150, calm}, {170, calm}})).empty());
+        const auto last = againstLastWords(m_blueprint, trend({{150, calm}, {160, calm}, {170, calm}}));
+        QVERIFY2(says(last, "Since Mon 16 Nov: +10"), last.c_str());
+        QVERIFY(says(againstLastWords(m_blueprint, trend({{150, calm}, {170, calm}, {170.3, calm}})), "not more than"));
+        QVERIFY(againstLastWords(m_blueprint, trend({{150, calm}, {170, calm}})).empty()); // the change itself
+    }
+    // Eight reps of two stages six weeks ago and eight now: what broke then is owned now.
+    void whereItBreaksThenAndNow() {
+        CaseData data;
+        Analysis a;
+        const auto film = [&](Id id, int ago, Stage stage, double value) {
+            Take take;
+            take.id = id;
+            take.day = m_today - days(ago);
+            take.stage = stage;
+            data.takes[id] = take;
+            for (int i = 0; i < 8; ++i) {
+                Rep rep;
+                rep.id = 100 * id + i;
+                rep.take = id;
+                data.reps[rep.id] = rep;
+                MeasureValue v;
+                v.measure = "rear_knee";
+                v.value = value;
+                v.u = 1.0;
+                a.measured[rep.id].values = {v};
+            }
+        };
+        film(1, 2, Stage::slow, 170);
+        film(2, 2, Stage::scored, 150);
+        auto t = trend({{170, Stage::slow}});
+        t.points[0].day = m_today - days(2);
+        auto found = breakOf(data, a, t);
+        QVERIFY(!found.since && found.then.stages.empty() && says(found.words, "breaks at scored"));
+        film(3, 45, Stage::slow, 150);
+        found = breakOf(data, a, t);
+        QCOMPARE(*found.since, m_today - days(29));
+        QVERIFY2(says(found.words, "Owned up to slow, breaks at scored") && says(found.words, "broke at slow"),
+                 found.words.c_str());
+        QCOMPARE(found.now.stages.size(), std::size_t(2));
+        QVERIFY(found.then.stages.size() == 1 && found.then.stages[0].n == 8 && found.then.stages[0].inside == 0);
+    }
+    // Two ways of one drill: from eight reps of each on the weaker one is named.
+    void theWeakerWay() {
+        CaseData data;
+        QVERIFY(variationWords(data, m_blueprint).empty());
+        Block b;
+        b.drill = "glove_call";
+        for (int i = 0; i < 20; ++i) {
+            PractisedRep r;
+            r.coach = i % 2 == 0 || i > 16;
+            r.variation = i % 2 == 0 ? "high" : "low";
+            b.reps.push_back(r);
+        }
+        data.blocks[1] = b;
+        const auto words = variationWords(data, m_blueprint);
+        QVERIFY2(says(words, "low is the weaker way (1.00); low 2 good of 10, high 10 good of 10") ||
+                     says(words, "low is the weaker way (0.99); low 2 good of 10, high 10 good of 10"),
+                 words.c_str());
+        data.blocks[1].reps.resize(6);
+        QVERIFY(says(variationWords(data, m_blueprint), "not enough yet"));
+        for (auto& r : b.reps)
+            r.coach = true;
+        data.blocks[1] = b;
+        QVERIFY(says(variationWords(data, m_blueprint), "no way is clearly weaker"));
     }
     void theGoal() {
         const auto goal = [&](double from, double to, double now) {

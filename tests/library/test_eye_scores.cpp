@@ -17,7 +17,7 @@ class TestEyeScores : public QObject {
          "trunk_falls_deg",
          1.0,
          30.0,
-         {{10.0, true}, {2.0, false}, {0.0, false}}},
+         {{10.0, true, 12.0}, {2.0, false}, {0.0, false}}},
         {*dayFromIso("2026-11-27"), "fencing-lunge", "trunk_falls_deg", 1.0, 30.0, {{5.0, true}}},
         {*dayFromIso("2026-11-27"), "race-walking", "flight", 0.015, 0.45, {{0.1, false}}}};
 private slots:
@@ -33,7 +33,8 @@ private slots:
             QCOMPARE((*read)[i].looks.size(), m_sessions[i].looks.size());
             for (std::size_t k = 0; k < (*read)[i].looks.size(); ++k)
                 QVERIFY((*read)[i].looks[k].size == m_sessions[i].looks[k].size &&
-                        (*read)[i].looks[k].said == m_sessions[i].looks[k].said);
+                        (*read)[i].looks[k].said == m_sessions[i].looks[k].said &&
+                        (*read)[i].looks[k].guessed == m_sessions[i].looks[k].guessed);
         }
     }
     void weeksAreOneStory() {
@@ -50,7 +51,9 @@ private slots:
                                 "{\"sessions\":[{\"day\":\"2026-11-20\",\"technique\":\"a\",\"fault\":\"b\","
                                 "\"smallest\":2,\"largest\":1,\"looks\":[]}]}",
                                 "{\"sessions\":[{\"day\":\"2026-11-20\",\"technique\":\"a\",\"fault\":\"b\","
-                                "\"smallest\":1,\"largest\":2,\"looks\":[[-1,true]]}]}"}) {
+                                "\"smallest\":1,\"largest\":2,\"looks\":[[-1,true]]}]}",
+                                "{\"sessions\":[{\"day\":\"2026-11-20\",\"technique\":\"a\",\"fault\":\"b\","
+                                "\"smallest\":1,\"largest\":2,\"looks\":[[1,true,0]]}]}"}) {
             QVERIFY(writeFile(file("bad.json"), bad));
             const auto read = readEyeSessions(file("bad.json"));
             QVERIFY2(!read.ok() && read.error().kind == ErrorKind::damaged, bad);

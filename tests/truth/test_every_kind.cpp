@@ -6,7 +6,7 @@
 // changes is injected.
 
 #include "casebook/shipped.h"
-#include "core/measure/derived.h"
+#include "core/measure/kinds/derived.h"
 #include "core/statistics/summary.h"
 #include "library/measure_json.h"
 #include "tests/support/contestant.h"

@@ -1,8 +1,9 @@
-#include "core/measure/definition.h"
+#include "core/measure/kinds/kind.h"
 
 #include <QTest>
 
 #include <algorithm>
+#include <set>
 
 using namespace riflesso;
 
@@ -116,6 +117,35 @@ private slots:
             d.aspect = ways.front();
         const QString said = QString::fromStdString(problemOf(d));
         QVERIFY2(says.isEmpty() ? said.isEmpty() : said.contains(says), qPrintable(said));
+    }
+    // A kind's row says how it is read, in one way, and what it is.
+    void eachKindIsReadInOneWay() {
+        std::set<const KindSpec*> rows;
+        for (int k = 0; k < static_cast<int>(kMeasureKindNames.size()); ++k) {
+            const auto kind = static_cast<MeasureKind>(k);
+            const KindSpec& spec = specOf(kind);
+            rows.insert(&spec);
+            const int ways = (spec.onFrame != nullptr) + (spec.readAt != nullptr) + (spec.over != nullptr) +
+                             (spec.ofRep != nullptr) + spec.acrossReps;
+            QVERIFY2(ways == 1, kMeasureKindNames[static_cast<std::size_t>(k)].data());
+            QCOMPARE(spec.ofSpan, spec.over != nullptr);
+            QVERIFY(!spec.noted || spec.ofRep);
+            QVERIFY(!spec.fullWidth || spec.onFrame);
+            QVERIFY(spec.derived == (spec.others > 0));
+            QVERIFY(!spec.byMarks || spec.onFrame);
+            // What goes round is an angle or a dial, and comes back to where it was.
+            auto d = of(kind, {});
+            d.reading = spec.signedAngle ? AngleReading::turned : AngleReading::included;
+            if (spec.round && spec.round(d) > 0.0)
+                QVERIFY(quantityKindOf(d) == QuantityKind::angle || quantityKindOf(d) == QuantityKind::hours);
+        }
+        QCOMPARE(rows.size(), kMeasureKindNames.size());
+        // A reduction in time is a time of whatever kind.
+        auto d = of(MeasureKind::angle, {});
+        d.reduction = Reduction::timeOfMax;
+        QVERIFY(quantityKindOf(d) == QuantityKind::time && isTime(d) && !isAngle(d));
+        d.reduction = Reduction::shareOfMax;
+        QCOMPARE(unitOf(d), std::string());
     }
     void aspectsBelongToTheirKinds() {
         for (int k = 0; k < static_cast<int>(kMeasureKindNames.size()); ++k)

@@ -1,7 +1,7 @@
 // Speed, path, stillness, dwell: values by hand, how honest u is over drawn films, refusals.
 
 #include "core/measure/evaluate.h"
-#include "core/measure/movement.h"
+#include "core/measure/kinds/movement.h"
 
 #include <QTest>
 

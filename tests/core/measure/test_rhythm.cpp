@@ -1,10 +1,10 @@
 // Cadence, overlap, contacts, chain, smoothness, recovery, symmetry, gap, facing, spread, drift, what is noted: values
 // by hand and against NumPy and SciPy, and how honest u is over drawn films.
 
-#include "core/measure/chain.h"
-#include "core/measure/cyclic.h"
-#include "core/measure/derived.h"
-#include "core/measure/smoothness.h"
+#include "core/measure/kinds/chain.h"
+#include "core/measure/kinds/cyclic.h"
+#include "core/measure/kinds/derived.h"
+#include "core/measure/kinds/smoothness.h"
 #include "core/statistics/correlation.h"
 #include "core/statistics/summary.h"
 #include "tests/support/drawn_film.h"

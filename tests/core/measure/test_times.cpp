@@ -1,6 +1,6 @@
 // Times and their ratios, the value just before a contact, effects as figures.
 
-#include "core/measure/times.h"
+#include "core/measure/kinds/times.h"
 #include "tests/support/drawn_film.h"
 
 #include <QTest>

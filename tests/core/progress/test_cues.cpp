@@ -1,10 +1,12 @@
 #include "core/progress/cues.h"
+#include "core/progress/feed.h"
 #include "core/progress/speed.h"
 
 #include <QTest>
 
 #include <cmath>
 #include <random>
+#include <set>
 
 using namespace riflesso;
 
@@ -59,6 +61,42 @@ private slots:
     }
 };
 
+class TestFeed : public QObject {
+    Q_OBJECT
+private slots:
+    void oneAfterTheOther() {
+        QCOMPARE(nextWay(FeedOrder::inTurn, 3, 0, 0, 1), std::size_t(0));
+        QCOMPARE(nextWay(FeedOrder::inTurn, 3, 1, 0, 1), std::size_t(1));
+        QCOMPARE(nextWay(FeedOrder::inTurn, 3, 5, 2, 1), std::size_t(0));
+        QCOMPARE(nextWay(FeedOrder::kept, 3, 5, 2, 1), std::size_t(2));
+        QCOMPARE(nextWay(FeedOrder::kept, 3, 5, 7, 1), std::size_t(0)); // of a drill with more ways
+        for (const auto order : {FeedOrder::kept, FeedOrder::inTurn, FeedOrder::mixed})
+            QVERIFY(nextWay(order, 0, 4, 0, 1) == 0 && nextWay(order, 1, 4, 0, 1) == 0);
+    }
+    void mixedTakesEachAsOften() {
+        std::set<std::vector<std::size_t>> orders;
+        for (std::uint64_t seed = 0; seed < 20; ++seed) {
+            std::vector<std::size_t> order;
+            for (std::size_t done = 0; done < 12; ++done)
+                order.push_back(nextWay(FeedOrder::mixed, 4, done, 0, seed));
+            for (std::size_t round = 0; round < 3; ++round) {
+                const std::set<std::size_t> once(order.begin() + 4 * static_cast<std::ptrdiff_t>(round),
+                                                 order.begin() + 4 * static_cast<std::ptrdiff_t>(round) + 4);
+                QCOMPARE(once.size(), std::size_t(4));
+            }
+            orders.insert(order);
+            QCOMPARE(nextWay(FeedOrder::mixed, 4, 5, 3, seed), order[5]); // whatever came before
+        }
+        QVERIFY(orders.size() > 15); // no block is like the other
+    }
+    void theWeakerWay() {
+        const auto worst = likelyWorst({{"high", 9, 1}, {"low", 3, 9}});
+        QVERIFY(worst[1] > 0.95 && std::abs(worst[0] + worst[1] - 1.0) < 1e-3);
+        QVERIFY(std::abs(worst[1] - exactly(3, 9, 9, 1)) < 1e-4); // P(low < high)
+        QVERIFY(likelyWorst({}).empty());
+    }
+};
+
 class TestSpeeds : public QObject {
     Q_OBJECT
     // Reps whose measure leaves a band of -10..10 at 85 per cent of the fastest.
@@ -93,6 +131,25 @@ private slots:
         QCOMPARE(whereItFallsApart(reps(1.0, 0.5, 3), {-100, 100, 1}).verdict, SpeedVerdict::staysInside);
         QCOMPARE(whereItFallsApart(reps(1.0, 0.5, 3), {100, 200, 1}).verdict, SpeedVerdict::outAtAll);
     }
+    // Against the effort that was stated: reps without one are left out, slow film or not.
+    void theEffortAtWhichItLeavesTheBand() {
+        std::vector<TimedRep> stated;
+        std::mt19937 random(5);
+        std::normal_distribution<> chance(0.0, 1.0);
+        for (int i = 0; i < 30; ++i) {
+            const double effort = 0.5 + 0.1 * (i % 5); // 50 to 90 per cent
+            stated.push_back({std::to_string(i), 0.0, 0.0, 10.0 + (100 * effort - 75.0) + chance(random), 1.0, effort});
+        }
+        stated.push_back({"unsaid", 0.5, 0.004, 300.0, 1.0});
+        const auto a = whereItFallsApart(stated, {-40, 10, 1}, SpeedBy::effort);
+        QCOMPARE(a.points.size(), std::size_t(30));
+        QVERIFY(a.by == SpeedBy::effort && a.verdict == SpeedVerdict::leavesAt);
+        QVERIFY2(std::abs(a.leaves->x - 75.0) < 6.0, qPrintable(QString::number(a.leaves->x)));
+        QVERIFY(a.practiseAt > 50.0 && a.practiseAt <= 75.0);
+        // By speed there is one rep alone; nothing is said beyond what was stated.
+        QCOMPARE(whereItFallsApart(stated, {-40, 10, 1}).verdict, SpeedVerdict::tooFew);
+        QCOMPARE(whereItFallsApart(stated, {-40, 60, 1}, SpeedBy::effort).verdict, SpeedVerdict::staysInside);
+    }
     void tooFewOrAllOfOneSpeed() {
         QCOMPARE(whereItFallsApart(reps(1.0, 0.1, 1, 4), {-10, 10, 1}).verdict, SpeedVerdict::tooFew);
         std::vector<TimedRep> same(9, {"r", 0.5, 0.004, 3.0, 1.0});
@@ -105,7 +162,8 @@ private slots:
 
 int main(int argc, char** argv) {
     TestCues cues;
+    TestFeed feed;
     TestSpeeds speeds;
-    return QTest::qExec(&cues, argc, argv) | QTest::qExec(&speeds, argc, argv);
+    return QTest::qExec(&cues, argc, argv) | QTest::qExec(&feed, argc, argv) | QTest::qExec(&speeds, argc, argv);
 }
 #include "test_cues.moc"

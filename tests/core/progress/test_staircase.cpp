@@ -71,6 +71,38 @@ private slots:
         QVERIFY(trained({500.0, 0.2, 0.02}, 3, 40).blind());
         QVERIFY(!trained({4.0, 0.2, 0.02}, 3, 40).blind());
     }
+    // The mean of a logarithm and its Student interval, by hand: t(0.975; 4) = 2.776.
+    void howLargeItIsTakenToBe() {
+        std::vector<FaultLook> looks = {{10, true, 13}, {5, true, 6}, {8, true, 12}, {20, true, 26}};
+        QVERIFY(!sizeBias(looks)); // four are too few
+        looks.push_back({4, true, 5.6});
+        looks.push_back({0, true, 9});  // nothing was there
+        looks.push_back({6, false, 6}); // nothing was seen
+        looks.push_back({6, true, {}}); // nothing was said of its size
+        const auto bias = sizeBias(looks);
+        QVERIFY(bias && bias->looks == 5);
+        const double logs[] = {std::log(1.3), std::log(1.2), std::log(1.5), std::log(1.3), std::log(1.4)};
+        double mean = 0.0, squares = 0.0;
+        for (const double l : logs)
+            mean += l / 5;
+        for (const double l : logs)
+            squares += (l - mean) * (l - mean);
+        const double half = 2.776 * std::sqrt(squares / 4 / 5);
+        QVERIFY(std::abs(bias->ratio - std::exp(mean)) < 1e-9);
+        QVERIFY(std::abs(bias->interval.lo - std::exp(mean - half)) < 1e-3);
+        QVERIFY(bias->over() && !bias->under());
+        for (auto& l : looks)
+            l.guessed = l.size / 2.0;
+        looks[0].guessed = 5.2; // an interval needs some spread
+        QVERIFY(sizeBias(looks)->under());
+    }
+    void sizesToChooseFromLieInEqualRatios() {
+        const auto sizes = sizeChoices(2.0, 32.0);
+        QCOMPARE(sizes.size(), std::size_t(5));
+        for (std::size_t i = 0; i < sizes.size(); ++i)
+            QVERIFY(std::abs(sizes[i] - 2.0 * std::pow(2.0, static_cast<double>(i))) < 1e-9);
+        QCOMPARE(sizeChoices(2.0, 32.0, 1), std::vector<double>{2.0});
+    }
     void everyFourthLookIsWithoutTheFault() {
         Staircase s(1.0, 10.0);
         int without = 0;

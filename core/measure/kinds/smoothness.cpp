@@ -1,7 +1,8 @@
-#include "core/measure/smoothness.h"
+#include "core/measure/kinds/smoothness.h"
+#include "core/measure/kinds/kind.h"
 #include "core/words/say.h"
 
-#include "core/measure/chain.h"
+#include "core/measure/kinds/chain.h"
 
 #include "core/motion/smoothing.h"
 
@@ -233,5 +234,14 @@ MeasureValue evaluateSmoothness(const MeasureDefinition& d, const Motion& motion
     v.frames = {samples->front().frame, samples->back().frame};
     return v;
 }
+
+constinit const KindSpec kSmoothness = {
+    .points = {1, 3},
+    .ofSpan = true,
+    .over =
+        [](const RepInput& in, const PlacedPosition& from, const PlacedPosition& until) {
+            return evaluateSmoothness(in.definition, in.motion, from, until, in.setup);
+        },
+};
 
 } // namespace riflesso

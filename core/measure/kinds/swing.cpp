@@ -1,4 +1,5 @@
-#include "core/measure/swing.h"
+#include "core/measure/kinds/swing.h"
+#include "core/measure/kinds/kind.h"
 #include "core/words/say.h"
 
 #include <algorithm>
@@ -116,5 +117,20 @@ MeasureValue evaluateSwing(const MeasureDefinition& d, const Motion& motion, con
     v.u = std::hypot(v.uMarks, v.uTime);
     return v;
 }
+
+static constexpr std::array kAspects = {Aspect::length, Aspect::share};
+
+constinit const KindSpec kSwing = {
+    .points = {4, 4},
+    .aspects = kAspects,
+    .quantityOf =
+        [](const MeasureDefinition& d) {
+            return d.aspect == Aspect::length ? QuantityKind::length : QuantityKind::number;
+        },
+    .ofSpan = true,
+    .lengthwise = true,
+    .over = [](const RepInput& in, const PlacedPosition& from,
+               const PlacedPosition& until) { return evaluateSwing(in.definition, in.motion, from, until, in.setup); },
+};
 
 } // namespace riflesso

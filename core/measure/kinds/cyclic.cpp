@@ -1,7 +1,8 @@
-#include "core/measure/cyclic.h"
+#include "core/measure/kinds/cyclic.h"
+#include "core/measure/kinds/kind.h"
 #include "core/words/say.h"
 
-#include "core/measure/times.h"
+#include "core/measure/kinds/times.h"
 
 #include <algorithm>
 #include <cmath>
@@ -317,5 +318,81 @@ SpeedChange speedChange(const CadenceValue& before, const CadenceValue& after) {
                            byLength / 2.0 * std::hypot(before.uRate, after.uRate));
     return c;
 }
+
+static constexpr std::array kCadenceAspects = {Aspect::rate, Aspect::length, Aspect::speed};
+static constexpr std::array kOverlapAspects = {Aspect::together, Aspect::phase, Aspect::duty, Aspect::nearest};
+static constexpr std::array kContactsAspects = {Aspect::count, Aspect::first, Aspect::feet};
+
+constinit const KindSpec kCadence = {
+    .pointsOf =
+        [](const MeasureDefinition& d) {
+            return d.aspect == Aspect::rate ? PointCount{0, 0} : PointCount{1, 2};
+        },
+    .aspects = kCadenceAspects,
+    .quantityOf =
+        [](const MeasureDefinition& d) {
+            return d.aspect == Aspect::rate     ? QuantityKind::perMinute
+                   : d.aspect == Aspect::length ? QuantityKind::length
+                                                : QuantityKind::speed;
+        },
+    .ofSpan = true,
+    .lengthwise = true,
+    .problem = [](const MeasureDefinition& d) -> std::string {
+        return d.cycles > 0.0 ? "" : "\"cycles\" must be positive";
+    },
+    .over =
+        [](const RepInput& in, const PlacedPosition& from, const PlacedPosition& until) {
+            return evaluateCadence(in.definition, in.motion, from, until, in.setup);
+        },
+};
+
+constinit const KindSpec kOverlap = {
+    .pointsOf =
+        [](const MeasureDefinition& d) {
+            return d.aspect == Aspect::nearest ? PointCount{2, 3} : PointCount{0, 0};
+        },
+    .aspects = kOverlapAspects,
+    .quantityOf =
+        [](const MeasureDefinition& d) {
+            return d.aspect == Aspect::nearest ? QuantityKind::length : QuantityKind::number;
+        },
+    .ofSpan = true,
+    .lengthwise = true,
+    .problem = [](const MeasureDefinition& d) -> std::string {
+        if (d.points.size() == 3 && !d.direction)
+            return "a third point needs the \"direction\" in which the two are in front of it";
+        return d.aspect != Aspect::nearest && d.events.size() != 4
+                   ? "an overlap needs four \"events\": first on, first off, second on, second off"
+                   : "";
+    },
+    .over = [](const RepInput& in, const PlacedPosition&,
+               const PlacedPosition&) { return evaluateOverlap(in.definition, in.motion, in.positions, in.setup); },
+};
+
+std::string problemOfFeet(const MeasureDefinition& d) {
+    return d.level > 0.0 && d.height > 0.0
+               ? ""
+               : "contacts need the \"level\" of speed and the \"height\" below which a foot stands";
+}
+
+constinit const KindSpec kContacts = {
+    .pointsOf =
+        [](const MeasureDefinition& d) {
+            return d.aspect == Aspect::first ? PointCount{2, 2} : PointCount{1, 4};
+        },
+    .aspects = kContactsAspects,
+    .quantityOf =
+        [](const MeasureDefinition& d) {
+            return d.aspect == Aspect::first ? QuantityKind::time : QuantityKind::number;
+        },
+    .ofSpan = true,
+    .lengthwise = true,
+    .upright = true,
+    .problem = problemOfFeet,
+    .over =
+        [](const RepInput& in, const PlacedPosition& from, const PlacedPosition& until) {
+            return evaluateContacts(in.definition, in.motion, from, until, in.setup);
+        },
+};
 
 } // namespace riflesso

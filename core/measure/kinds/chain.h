@@ -3,7 +3,7 @@
 /// Chains of segments: who is fastest when.
 
 #include "core/measure/extreme.h"
-#include "core/measure/movement.h"
+#include "core/measure/kinds/movement.h"
 
 #include <utility>
 

@@ -2,7 +2,7 @@
 /// \file
 /// Measures of movements that come round: cadence, overlap of left and right, contacts of the feet.
 
-#include "core/measure/movement.h"
+#include "core/measure/kinds/movement.h"
 
 namespace riflesso {
 
@@ -17,6 +17,9 @@ MeasureValue evaluateOverlap(const MeasureDefinition& definition, const Motion& 
 /// Kind contacts. Never fails: see evaluate().
 MeasureValue evaluateContacts(const MeasureDefinition& definition, const Motion& motion, const PlacedPosition& from,
                               const PlacedPosition& until, const ViewSetup& setup);
+
+/// What is missing by which feet on the ground are told, in words; empty when nothing is.
+std::string problemOfFeet(const MeasureDefinition& definition);
 
 /// A stretch of frames for which a foot stands on the ground.
 struct Contact {

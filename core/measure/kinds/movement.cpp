@@ -1,9 +1,10 @@
-#include "core/measure/movement.h"
+#include "core/measure/kinds/movement.h"
+#include "core/measure/kinds/kind.h"
 #include "core/words/say.h"
 
-#include "core/measure/chain.h"
 #include "core/measure/extreme.h"
-#include "core/measure/smoothness.h"
+#include "core/measure/kinds/chain.h"
+#include "core/measure/kinds/smoothness.h"
 #include "core/statistics/summary.h"
 
 #include <Eigen/Eigenvalues>
@@ -496,5 +497,55 @@ MeasureValue evaluateMovement(const MeasureDefinition& d, const Motion& motion, 
     v.u = std::hypot(v.uMarks, v.uTime);
     return v;
 }
+
+namespace {
+
+MeasureValue overMovement(const RepInput& in, const PlacedPosition& from, const PlacedPosition& until) {
+    return evaluateMovement(in.definition, in.motion, from, until, in.setup);
+}
+
+constexpr std::array kPathAspects = {Aspect::length, Aspect::straightness, Aspect::detours};
+
+} // namespace
+
+constinit const KindSpec kSpeed = {
+    .points = {1, 2},
+    .quantity = QuantityKind::speed,
+    .lengthwise = true,
+    .readAt = readSpeed,
+    .peak = [](const MeasureDefinition&, double value, double lost,
+               bool largest) { return largest ? value + lost : value; },
+};
+
+constinit const KindSpec kPath = {
+    .points = {1, 2},
+    .aspects = kPathAspects,
+    .quantityOf =
+        [](const MeasureDefinition& d) {
+            return d.aspect == Aspect::length ? QuantityKind::length : QuantityKind::number;
+        },
+    .ofSpan = true,
+    .lengthwise = true,
+    .over = overMovement,
+};
+
+constinit const KindSpec kStillness = {
+    .points = {1, 2},
+    .quantity = QuantityKind::length,
+    .ofSpan = true,
+    .lengthwise = true,
+    .over = overMovement,
+};
+
+constinit const KindSpec kDwell = {
+    .points = {1, 2},
+    .quantity = QuantityKind::time,
+    .ofSpan = true,
+    .lengthwise = true,
+    .problem = [](const MeasureDefinition& d) -> std::string {
+        return d.level > 0.0 ? "" : "a dwell needs the \"level\" of speed below which it counts";
+    },
+    .over = overMovement,
+};
 
 } // namespace riflesso

@@ -3,6 +3,7 @@
 /// A drill of the coach's own: made, changed, taken away.
 
 #include "core/technique/own_drill.h"
+#include "desktop/workbench/workbench.h"
 
 #include <QCheckBox>
 #include <QComboBox>
@@ -11,6 +12,8 @@
 #include <QLineEdit>
 #include <QListWidget>
 #include <QPlainTextEdit>
+
+#include <functional>
 
 namespace riflesso {
 
@@ -31,6 +34,7 @@ private:
     QPlainTextEdit* m_how;
     QLineEdit* m_cue;
     QLineEdit* m_contrast;
+    QLineEdit* m_variations;
     QLineEdit* m_caution;
     QComboBox* m_stage;
     QDoubleSpinBox* m_minutes;
@@ -39,5 +43,11 @@ private:
     QListWidget* m_faults;
     QPushButton* m_ok;
 };
+
+/// Opens the dialog for a drill of one's own, or with an empty \p id for a new one that is for \p faults; keeps it in
+/// the library and gives the case the blueprint with it. \p done: what became of it in words, and the drill's id; empty
+/// where it is gone or nothing was kept. Interface thread; returns at once.
+void askOwnDrill(Workbench& bench, QWidget* parent, const std::string& id, const std::vector<std::string>& faults,
+                 std::function<void(const QString& words, const std::string& id)> done);
 
 } // namespace riflesso

@@ -2,7 +2,7 @@
 /// \file
 /// How far an end swings round a pivot, seen from the body.
 
-#include "core/measure/movement.h"
+#include "core/measure/kinds/movement.h"
 
 namespace riflesso {
 

@@ -1,4 +1,5 @@
-#include "core/measure/chain.h"
+#include "core/measure/kinds/chain.h"
+#include "core/measure/kinds/kind.h"
 #include "core/words/say.h"
 
 #include "core/motion/smoothing.h"
@@ -224,5 +225,28 @@ MeasureValue evaluateChain(const MeasureDefinition& d, const Motion& motion, con
     v.u = std::hypot(v.uMarks, v.uTime);
     return v;
 }
+
+static constexpr std::array kAspects = {Aspect::sequence, Aspect::lag, Aspect::shortestLag, Aspect::braking,
+                                        Aspect::inversions};
+
+constinit const KindSpec kChain = {
+    .aspects = kAspects,
+    .quantityOf =
+        [](const MeasureDefinition& d) {
+            return d.aspect == Aspect::lag || d.aspect == Aspect::shortestLag ? QuantityKind::time
+                                                                              : QuantityKind::number;
+        },
+    .ofSpan = true,
+    .problem = [](const MeasureDefinition& d) -> std::string {
+        if (d.links.size() < 2)
+            return "a chain needs two \"links\" or more";
+        for (const auto& link : d.links)
+            if (link.points.empty() || link.points.size() > 3)
+                return "a link is one point, a segment of two or a joint of three";
+        return {};
+    },
+    .over = [](const RepInput& in, const PlacedPosition& from,
+               const PlacedPosition& until) { return evaluateChain(in.definition, in.motion, from, until, in.setup); },
+};
 
 } // namespace riflesso

@@ -1,6 +1,9 @@
-#include "desktop/programme/own_drill_dialog.h"
+#include "desktop/workbench/own_drill_dialog.h"
 
+#include "casebook/shipped.h"
 #include "casebook/text.h"
+#include "desktop/theme/language.h"
+#include "library/shelves.h"
 
 #include <QDialogButtonBox>
 #include <QFormLayout>
@@ -24,6 +27,12 @@ OwnDrillDialog::OwnDrillDialog(const Blueprint& blueprint, const OwnDrill& drill
     m_cue->setObjectName("drillCue");
     m_contrast = new QLineEdit(q(drill.drill.contrast));
     m_contrast->setPlaceholderText(tr("the wrong version to feel against the right one; may be empty"));
+    QStringList variations;
+    for (const auto& v : drill.drill.variations)
+        variations << q(v);
+    m_variations = new QLineEdit(variations.join(", "));
+    m_variations->setObjectName("drillVariations");
+    m_variations->setPlaceholderText(tr("from where, how high, which side: parted by commas"));
     m_caution = new QLineEdit(q(drill.drill.caution));
     m_stage = new QComboBox;
     m_stage->setObjectName("drillStage");
@@ -55,6 +64,7 @@ OwnDrillDialog::OwnDrillDialog(const Blueprint& blueprint, const OwnDrill& drill
     rows->addRow(tr("How it goes"), m_how);
     rows->addRow(tr("Cue, in few words"), m_cue);
     rows->addRow(tr("Right and wrong"), m_contrast);
+    rows->addRow(tr("Variations"), m_variations);
     rows->addRow(tr("Caution"), m_caution);
     auto* when = new QHBoxLayout;
     when->addWidget(m_stage, 1);
@@ -97,6 +107,10 @@ OwnDrill OwnDrillDialog::drill() const {
     d.drill.how = m_how->toPlainText().trimmed().toStdString();
     d.drill.cue = text(m_cue);
     d.drill.contrast = text(m_contrast);
+    d.drill.variations.clear();
+    for (const auto& v : m_variations->text().split(',', Qt::SkipEmptyParts))
+        if (const auto one = v.trimmed().toStdString(); !one.empty())
+            d.drill.variations.push_back(one);
     d.drill.caution = text(m_caution);
     d.drill.stage = static_cast<Stage>(m_stage->currentIndex());
     d.drill.dose.minutes = m_minutes->value();
@@ -107,6 +121,49 @@ OwnDrill OwnDrillDialog::drill() const {
         if (m_faults->item(i)->checkState() == Qt::Checked)
             d.faults.push_back(m_faults->item(i)->data(Qt::UserRole).toString().toStdString());
     return d;
+}
+
+void askOwnDrill(Workbench& bench, QWidget* parent, const std::string& id, const std::vector<std::string>& faults,
+                 std::function<void(const QString& words, const std::string& id)> done) {
+    const auto folder = bench.book().library().folder();
+    const auto kept = readOwnDrills(folder);
+    if (!kept) {
+        done(q(kept.error().text()), {});
+        return;
+    }
+    OwnDrill drill{bench.blueprint().id, faults, {}};
+    for (const auto& d : *kept)
+        if (d.drill.id == id)
+            drill = d;
+    auto* dialog = new OwnDrillDialog(bench.blueprint(), drill, parent);
+    dialog->setAttribute(Qt::WA_DeleteOnClose);
+    QObject::connect(dialog, &QDialog::accepted, parent, [&bench, dialog, folder, done = std::move(done)] {
+        auto all = readOwnDrills(folder); // another window may have added one meanwhile
+        if (!all) {
+            done(q(all.error().text()), {});
+            return;
+        }
+        OwnDrill made = dialog->drill();
+        const auto same = [&](const OwnDrill& d) { return d.drill.id == made.drill.id; };
+        const auto it = std::find_if(all->begin(), all->end(), same);
+        if (dialog->removal()) {
+            std::erase_if(*all, same);
+        } else if (it != all->end()) {
+            *it = made;
+        } else {
+            made.drill.id = freshDrillId(*all);
+            all->push_back(made);
+        }
+        const auto saved = keepOwnDrills(folder, *all);
+        auto blueprint = blueprintForCase(folder, bench.blueprint().id);
+        if (saved && blueprint)
+            bench.book().takeBlueprint(asSpoken(std::move(*blueprint)));
+        done(!saved              ? q(saved.error().text())
+             : dialog->removal() ? OwnDrillDialog::tr("The drill is gone from the ladder.")
+                                 : OwnDrillDialog::tr("“%1” stands on the ladder now.").arg(q(made.drill.name)),
+             saved && !dialog->removal() ? made.drill.id : std::string());
+    });
+    dialog->open();
 }
 
 } // namespace riflesso

@@ -1,7 +1,8 @@
-#include "core/measure/derived.h"
+#include "core/measure/kinds/derived.h"
+#include "core/measure/kinds/kind.h"
 #include "core/words/say.h"
 
-#include "core/measure/cyclic.h"
+#include "core/measure/kinds/cyclic.h"
 #include "core/statistics/summary.h"
 
 #include <algorithm>
@@ -170,5 +171,85 @@ std::optional<Drift> driftOf(std::span<const double> times, std::span<const doub
     out.u = half / 1.96; // of few reps wider than the regression's own, so that 1.96 u is the t interval
     return out;
 }
+
+namespace {
+
+QuantityKind asItsBase(const MeasureDefinition&) {
+    return QuantityKind::asBase;
+}
+
+MeasureValue asNoted(const RepInput& in) {
+    return evaluateNoted(in.definition, in.positions, in.facts);
+}
+
+constexpr std::array kRecoveryAspects = {Aspect::time, Aspect::steps};
+constexpr std::array kSymmetryAspects = {Aspect::share, Aspect::difference};
+constexpr std::array kEffectAspects = {Aspect::worked, Aspect::score};
+
+} // namespace
+
+constinit const KindSpec kRecovery = {
+    .pointsOf =
+        [](const MeasureDefinition& d) {
+            return d.aspect == Aspect::steps ? PointCount{1, 4} : PointCount{0, 0};
+        },
+    .aspects = kRecoveryAspects,
+    .others = 1,
+    .quantityOf =
+        [](const MeasureDefinition& d) { return d.aspect == Aspect::time ? QuantityKind::time : QuantityKind::number; },
+    .ofSpan = true,
+    .derived = true,
+    .lengthwise = true,
+    .problem = [](const MeasureDefinition& d) -> std::string {
+        if (d.aspect == Aspect::steps)
+            if (auto feet = problemOfFeet(d); !feet.empty())
+                return feet;
+        if (!(d.lo < d.hi))
+            return "a recovery needs the band \"lo\" to \"hi\" in which it is back";
+        for (const auto& b : d.base)
+            if (isOfSpan(b->kind) || b->reduction != Reduction::at)
+                return "\"" + b->id + "\" has no value on a single frame, so nothing can come back";
+        return {};
+    },
+    .over =
+        [](const RepInput& in, const PlacedPosition& from, const PlacedPosition& until) {
+            return evaluateRecovery(in.definition, in.motion, from, until, in.setup);
+        },
+};
+
+constinit const KindSpec kSymmetry = {
+    .aspects = kSymmetryAspects,
+    .others = 2,
+    .quantityOf =
+        [](const MeasureDefinition& d) {
+            return d.aspect == Aspect::share ? QuantityKind::percent : QuantityKind::asBase;
+        },
+    .derived = true,
+    .ofRep = [](const RepInput& in) { return evaluateSymmetry(in.definition, in.motion, in.positions, in.setup); },
+};
+
+// Over reps: core/mirror reads them.
+constinit const KindSpec kSpread = {.others = 1, .quantityOf = asItsBase, .derived = true, .acrossReps = true};
+constinit const KindSpec kDrift = {.others = 1, .quantityOf = asItsBase, .derived = true, .acrossReps = true};
+
+constinit const KindSpec kSeen = {
+    .noted = true,
+    .problem = [](const MeasureDefinition& d) -> std::string {
+        return d.checkpoint.empty() ? "a measure of kind seen needs its \"checkpoint\"" : "";
+    },
+    .ofRep = asNoted,
+};
+
+constinit const KindSpec kEffect = {
+    .aspects = kEffectAspects,
+    .quantityOf =
+        [](const MeasureDefinition& d) {
+            return d.aspect == Aspect::score ? QuantityKind::score : QuantityKind::number;
+        },
+    .noted = true,
+    .ofRep = asNoted,
+};
+
+constinit const KindSpec kChoice = {.noted = true, .ofRep = asNoted};
 
 } // namespace riflesso

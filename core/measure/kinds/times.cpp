@@ -1,7 +1,8 @@
-#include "core/measure/times.h"
+#include "core/measure/kinds/times.h"
+#include "core/measure/kinds/kind.h"
 #include "core/words/say.h"
 
-#include "core/measure/movement.h"
+#include "core/measure/kinds/movement.h"
 
 #include <algorithm>
 #include <cmath>
@@ -57,5 +58,24 @@ MeasureValue evaluateInterval(const MeasureDefinition& d, const Positions& posit
     v.frames = instants->frames;
     return v;
 }
+
+static constexpr std::array kAspects = {Aspect::time, Aspect::ratio};
+
+constinit const KindSpec kInterval = {
+    .aspects = kAspects,
+    .quantityOf =
+        [](const MeasureDefinition& d) {
+            return d.aspect == Aspect::ratio ? QuantityKind::number : QuantityKind::time;
+        },
+    .ofSpan = true,
+    .problem = [](const MeasureDefinition& d) -> std::string {
+        return d.aspect == Aspect::ratio && d.events.size() != 2
+                   ? "a ratio of times needs two \"events\": the beginning and the end of the time that it is compared "
+                     "with"
+                   : "";
+    },
+    .over = [](const RepInput& in, const PlacedPosition&,
+               const PlacedPosition&) { return evaluateInterval(in.definition, in.positions, in.motion.time()); },
+};
 
 } // namespace riflesso
