@@ -499,7 +499,7 @@ QString EyeTrainer::standing() const {
 void EyeTrainer::say() {
     QString words = m_told;
     if (m_sizing)
-        words = tr("Yes. How large was it?");
+        words = tr("Yes, it was there.");
     else if (m_told.isEmpty() && (!m_any.empty() || staircase(m_fault, m_range).looks() == 0))
         words +=
             m_any.empty()

@@ -5569,12 +5569,12 @@ Arriva la prossima ripetizione …</translation>
         <translation> Le tue grandezze in media sono giuste (%1 volte).</translation>
     </message>
     <message>
-        <source>Yes. How large was it?</source>
-        <translation>Sì. Quanto era grande?</translation>
-    </message>
-    <message>
         <source>A rep is shown once, at film speed. Say which fault it has, if any.</source>
         <translation>Una ripetizione si vede una volta, alla velocità del filmato. Di&apos; quale difetto ha, se ne ha.</translation>
+    </message>
+    <message>
+        <source>Yes, it was there.</source>
+        <translation>Sì, c&apos;era.</translation>
     </message>
 </context>
 <context>
@@ -9123,10 +9123,6 @@ Ponile in Marcatura: vai al momento e premi il suo numero.</translation>
         <translation>%1 è rimasto: un difetto a sé</translation>
     </message>
     <message>
-        <source>%1 went %2 times of %3</source>
-        <translation>%1 è andato %2 volte su %3</translation>
-    </message>
-    <message>
         <source>%1: %2</source>
         <translation>%1: %2</translation>
     </message>
@@ -9153,6 +9149,10 @@ Ponile in Marcatura: vai al momento e premi il suo numero.</translation>
     <message>
         <source>Measure</source>
         <translation>Misura</translation>
+    </message>
+    <message>
+        <source>%1 went %2 of %3 times</source>
+        <translation>%1 è andato %2 volte su %3</translation>
     </message>
 </context>
 <context>

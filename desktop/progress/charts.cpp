@@ -190,6 +190,7 @@ void TrendChart::paintEvent(QPaintEvent*) {
                    tr("goal %1").arg(q(numberWords(def, aim->to))));
     }
     std::map<Day, QStringList> days;
+    std::vector<QRectF> plates;
     for (const auto& point : trend.points) {
         const QPointF at(x(point.day), y(point.value));
         const bool rests = over() == count();
@@ -215,7 +216,16 @@ void TrendChart::paintEvent(QPaintEvent*) {
         p.setFont(typeface(Type::body, true));
         const QString label = q(valueWords(def, point.value, point.u));
         const double w = QFontMetricsF(p.font()).horizontalAdvance(label) + 8;
-        const QRectF plate(at.x() + 12 + w > right ? at.x() - 12 - w : at.x() + 12, at.y() - 9, w, 18);
+        // Beside its point, where no other one's figures stand.
+        QRectF plate;
+        for (const auto& [side, up] : {std::pair{1, 0}, {-1, 0}, {1, 20}, {1, -20}, {-1, 20}, {-1, -20}}) {
+            plate = QRectF(side > 0 ? at.x() + 12 : at.x() - 12 - w, at.y() - 9 + up, w, 18);
+            const bool free =
+                std::none_of(plates.begin(), plates.end(), [&](const auto& o) { return o.intersects(plate); });
+            if (free && plate.right() <= right && plate.left() >= left)
+                break;
+        }
+        plates.push_back(plate);
         p.fillRect(plate, t.panel);
         p.drawText(plate, Qt::AlignCenter, label);
         days[point.day] << QString("%1, %2").arg(shownWord(kStageNames[static_cast<std::size_t>(point.stage)]),

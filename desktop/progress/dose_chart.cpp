@@ -64,7 +64,7 @@ void DoseChart::clicked(std::size_t index) {
         m_bench.showSource(reps.front().rep, reps.front().frame);
 }
 
-double DoseChart::placeOf(Day day, const QRectF& area) const {
+double DoseChart::xOf(Day day, const QRectF& area) const {
     const double all = 7.0 * static_cast<double>(m_weeks.size());
     return area.left() + area.width() * static_cast<double>((day - m_weeks.front().monday).count()) / all;
 }
@@ -180,7 +180,7 @@ void DoseChart::drawMeasure(QPainter& p, const QRectF& area) {
     p.drawText(QRectF(0, area.top(), area.left() - 8, area.height()), Qt::AlignRight | Qt::TextWordWrap,
                q(m->definition.name));
     for (const auto& point : m_trend->points) {
-        const double x = placeOf(point.day, area);
+        const double x = xOf(point.day, area);
         if (x < area.left() || x > area.right()) {
             place(QPointF(-100, -100)); // of a week that is not shown
             continue;

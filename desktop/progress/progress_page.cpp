@@ -236,7 +236,7 @@ void ProgressPage::fillMore(const FocusTrend* trend) {
             else
                 add(link.followed == link.checks ? tr("%1 went too").arg(name)
                     : link.followed == 0         ? tr("%1 stayed: a fault of its own").arg(name)
-                                         : tr("%1 went %2 times of %3").arg(name).arg(link.followed).arg(link.checks));
+                                         : tr("%1 went %2 of %3 times").arg(name).arg(link.followed).arg(link.checks));
         }
     for (const auto& d : a.decided)
         if (const Fault* f = b.fault(d.decision.fault); f && d.decision.kind == DecisionKind::takenUp)

@@ -130,7 +130,7 @@ protected:
 private:
     void drawWeeks(QPainter& p, const QRectF& area);
     void drawMeasure(QPainter& p, const QRectF& area);
-    [[nodiscard]] double placeOf(Day day, const QRectF& area) const;
+    [[nodiscard]] double xOf(Day day, const QRectF& area) const;
     Workbench& m_bench;
     std::vector<PractisedWeek> m_weeks;
     std::optional<FocusTrend> m_trend;

@@ -162,7 +162,7 @@ void SpeedChart::paintEvent(QPaintEvent*) {
     for (std::size_t i = 0; i < m_answer.points.size(); ++i) {
         const auto& point = m_answer.points[i];
         p.setPen(QPen(t.hues.athlete, 1));
-        p.drawLine(at(point.x - point.ux, point.y), at(point.x + point.ux, point.y));
+        p.drawLine(at(std::max(x0, point.x - point.ux), point.y), at(std::min(x1, point.x + point.ux), point.y));
         p.drawLine(at(point.x, point.y - point.uy), at(point.x, point.y + point.uy));
         const bool in = point.y >= m_band.lo && point.y <= m_band.hi;
         p.setPen(QPen(t.hues.athlete, 1.6));

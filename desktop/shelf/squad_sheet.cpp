@@ -21,7 +21,7 @@
 namespace riflesso {
 namespace {
 
-constexpr double kName = 170, kFoot = 74; // px
+constexpr double kName = 170, kFoot = 90; // px
 constexpr double kLeastRow = 30, kMostRow = 54, kLeastCell = 46, kMostCell = 62;
 constexpr std::size_t kStations = 3;
 constexpr int kSessionMinutes = 45;
@@ -155,12 +155,11 @@ void SquadTable::drawPhases(QPainter& p, double head, double foot) const {
         }
         p.setPen(t.quiet);
         if (phase < m_blueprint.positions.size())
-            p.drawText(QRectF(left + 3, foot + 50, wide - 6, 18), Qt::AlignHCenter | Qt::AlignVCenter,
-                       p.fontMetrics().elidedText(q(m_blueprint.positions[phase].name), Qt::ElideRight,
-                                                  static_cast<int>(wide - 6)));
+            p.drawText(QRectF(left + 1, foot + 50, wide - 2, 36), Qt::AlignHCenter | Qt::AlignTop | Qt::TextWordWrap,
+                       q(m_blueprint.positions[phase].name));
         c = end;
     }
-    p.drawText(QRectF(8, foot + 50, kName - 14, 18), Qt::AlignLeft | Qt::AlignVCenter, tr("shows at"));
+    p.drawText(QRectF(8, foot + 50, kName - 14, 18), Qt::AlignLeft | Qt::AlignTop, tr("shows at"));
 }
 
 void SquadTable::fit(QSize place) {

@@ -379,7 +379,8 @@ private slots:
         which->setCurrentIndex(0);
         emit which->activated(0);
         press("question3");
-        QVERIFY(!child<QComboBox>("speedBy")->isVisible()); // nobody said
+        auto* by = view()->findChild<QComboBox*>("speedBy");
+        QVERIFY(by && !by->isVisible()); // nobody said
         std::vector<Edit> edits;
         for (const Id id : view()->bench().analysis().athleteReps) {
             const Rep before = data().reps.at(id);
@@ -390,7 +391,6 @@ private slots:
         QVERIFY(edits.size() >= 3);
         QVERIFY(book().perform("efforts", edits));
         QVERIFY(settle(*m_window));
-        auto* by = child<QComboBox>("speedBy");
         QVERIFY(by->isVisible());
         by->setFocus();
         QTest::keyClick(by, Qt::Key_Down);
