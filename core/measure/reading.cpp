@@ -22,8 +22,8 @@ struct Formula {
     Eigen::Vector2d second = Eigen::Vector2d::Zero(); // square to it: up, from above and below across
 
     double operator()(const Points& picture, const ViewSetup& setup, std::optional<std::size_t> variation = {}) const {
-        if (!spec.onFrame)
-            return std::nan(""); // not read from one frame
+        if (!spec.onFrame || points.size() > Places::kMost)
+            return std::nan(""); // not read from one frame, or nothing that problemOf() would let pass
         Points upright;
         if (setup.calibration)
             for (const auto& at : picture)

@@ -234,12 +234,19 @@ void TrendChart::paintEvent(QPaintEvent*) {
     // Of one day once, whatever was filmed on it.
     p.setFont(typeface(Type::small));
     p.setPen(t.quiet);
-    for (const auto& [day, stages] : days) {
-        const QString words = q(dayWords(day)) + "\n" + stages.join("\n");
-        const double wide = p.fontMetrics().boundingRect(QRect(0, 0, 400, 60), Qt::AlignHCenter, words).width() + 4.0;
-        const double middle = std::clamp(x(day), wide / 2, width() - wide / 2);
-        p.drawText(QRectF(middle - wide / 2, bottom + 6, wide, 50), Qt::AlignHCenter, words);
-    }
+    double taken = -1e9; // up to where the last one's words go, px
+    for (const auto& [day, stages] : days)
+        // With what was filmed where that has room, else the day alone, else nothing: the pointer tells the rest.
+        for (const QString& words : {q(dayWords(day)) + "\n" + stages.join("\n"), q(dayWords(day))}) {
+            const double wide =
+                p.fontMetrics().boundingRect(QRect(0, 0, 400, 60), Qt::AlignHCenter, words).width() + 4.0;
+            const double middle = std::clamp(x(day), wide / 2, width() - wide / 2);
+            if (middle - wide / 2 < taken + 4)
+                continue;
+            p.drawText(QRectF(middle - wide / 2, bottom + 6, wide, 50), Qt::AlignHCenter, words);
+            taken = middle + wide / 2;
+            break;
+        }
 }
 
 void BreakChart::show(const ThenAndNow& broken, const std::string& measure, const Band& band) {
