@@ -90,7 +90,7 @@ OwnDrillDialog::OwnDrillDialog(const Blueprint& blueprint, const OwnDrill& drill
     connect(m_name, &QLineEdit::textChanged, this, &OwnDrillDialog::check);
     connect(m_cue, &QLineEdit::textChanged, this, &OwnDrillDialog::check);
     connect(m_faults, &QListWidget::itemChanged, this, &OwnDrillDialog::check);
-    setMinimumWidth(480);
+    setMinimumWidth(560);
     check();
 }
 

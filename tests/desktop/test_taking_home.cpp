@@ -560,12 +560,29 @@ private slots:
     void theAthletesPageAndTheSquad() {
         atShelf();
         const Id person = shelf()->model().people().front().id;
+        Athlete young = shelf()->model().people().front().athlete;
+        const Athlete before = young;
+        young.growth = {{m_today - std::chrono::days(400), 156},
+                        {m_today - std::chrono::days(180), 159},
+                        {m_today - std::chrono::days(6), 163}};
+        young.body = {{"left knee", "sore after jumping", m_today - std::chrono::days(20), true}};
+        QVERIFY(m_window->library()->setAthlete(person, young));
+        shelf()->refresh();
         auto* page = shelf()->showAthlete(person);
         QVERIFY(page);
         QVERIFY(settle(*m_window));
         QVERIFY(!page->findChildren<QPushButton*>("openTechnique").isEmpty());
+        auto* growth = page->findChild<QWidget*>("growthCard");
+        QVERIFY(growth && growth->isVisible());
+        const auto said = page->findChildren<QLabel*>();
+        const auto says = [&](const char* words) {
+            return std::any_of(said.begin(), said.end(), [&](const QLabel* l) { return l->text().contains(words); });
+        };
+        QVERIFY(says("Grown 4 cm") && says("sore after jumping"));
         picture("athlete", page);
         page->close();
+        QVERIFY(m_window->library()->setAthlete(person, before));
+        shelf()->refresh();
         auto* sheet = shelf()->showSquad();
         QVERIFY(sheet);
         QVERIFY(settle(*m_window));
