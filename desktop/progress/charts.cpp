@@ -15,22 +15,6 @@
 namespace riflesso {
 namespace {
 
-// Each stage has a shape of its own, with more corners the more stress: a circle, then three corners and more.
-void drawStage(QPainter& p, QPointF at, Stage stage) {
-    constexpr double kSize = 6.5;
-    const int corners = static_cast<int>(stage) + 2;
-    if (corners < 3) {
-        p.drawEllipse(at, kSize, kSize);
-        return;
-    }
-    QPolygonF shape;
-    for (int i = 0; i < corners; ++i) {
-        const double a = -M_PI / 2 + 2 * M_PI * i / corners + (corners == 4 ? M_PI / 4 : 0.0);
-        shape << at + QPointF(std::cos(a), std::sin(a)) * kSize * (corners < 5 ? 1.2 : 1.0);
-    }
-    p.drawPolygon(shape);
-}
-
 // The reps behind a point, a line each; a long list is cut.
 QString linesOf(const Workbench& bench, const std::string& measure, const Band& band,
                 const std::vector<RepBehind>& reps) {

@@ -188,8 +188,8 @@ void DoseChart::drawMeasure(QPainter& p, const QRectF& area) {
         const QPointF at(x, y(point.value));
         p.setPen(QPen(t.hues.athlete, 1.6));
         p.drawLine(QPointF(x, y(point.value - point.u)), QPointF(x, y(point.value + point.u)));
-        p.setBrush(t.hues.athlete);
-        p.drawEllipse(at, 5, 5);
+        p.setBrush(point.stage == m_trend->points.back().stage ? QBrush(t.hues.athlete) : QBrush(t.panel));
+        drawStage(p, at, point.stage);
         p.setPen(t.text);
         const QString words = q(numberWords(m->definition, point.value, point.u));
         const bool turns = at.x() + 10 + p.fontMetrics().horizontalAdvance(words) > width();

@@ -2,11 +2,27 @@
 
 #include <QHelpEvent>
 #include <QMouseEvent>
+#include <QPainter>
 #include <QToolTip>
 
 #include <cmath>
 
 namespace riflesso {
+
+void drawStage(QPainter& p, QPointF at, Stage stage) {
+    constexpr double kSize = 6.5;
+    const int corners = static_cast<int>(stage) + 2;
+    if (corners < 3) {
+        p.drawEllipse(at, kSize, kSize);
+        return;
+    }
+    QPolygonF shape;
+    for (int i = 0; i < corners; ++i) {
+        const double a = -M_PI / 2 + 2 * M_PI * i / corners + (corners == 4 ? M_PI / 4 : 0.0);
+        shape << at + QPointF(std::cos(a), std::sin(a)) * kSize * (corners < 5 ? 1.2 : 1.0);
+    }
+    p.drawPolygon(shape);
+}
 
 PointChart::PointChart(QWidget* parent) : QWidget(parent) {
     setMouseTracking(true);

@@ -2,13 +2,21 @@
 /// \file
 /// What charts of points share: a point under the pointer says what is behind it, and a click leads there.
 
+#include "core/technique/blueprint.h"
+
 #include <QPointF>
 #include <QWidget>
 
 #include <optional>
 #include <vector>
 
+class QPainter;
+
 namespace riflesso {
+
+/// A point of a stage: each has a shape of its own, with more corners the more stress: a circle, then three corners and
+/// more. With the painter's pen and brush.
+void drawStage(QPainter& painter, QPointF at, Stage stage);
 
 /// Subclasses put their points down while they paint (place()), in the widget's own pixels.
 class PointChart : public QWidget {

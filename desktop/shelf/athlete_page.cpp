@@ -81,6 +81,7 @@ private:
 class StatureLine : public QWidget {
 public:
     explicit StatureLine(std::vector<Growth> growth) : m_growth(std::move(growth)) {
+        setObjectName("stature");
         setMinimumHeight(84);
         QStringList words;
         for (const auto& g : m_growth)
@@ -133,7 +134,6 @@ QWidget* growthCard(const Athlete& athlete, const std::map<std::string, std::map
     if (athlete.growth.empty() && segments.empty())
         return nullptr;
     auto* card = new Card(AthletePage::tr("Growth"));
-    card->setObjectName("growthCard");
     if (!athlete.growth.empty())
         card->body()->addWidget(new StatureLine(athlete.growth));
     for (const auto& [name, days] : segments) {

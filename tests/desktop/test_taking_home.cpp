@@ -572,7 +572,7 @@ private slots:
         QVERIFY(page);
         QVERIFY(settle(*m_window));
         QVERIFY(!page->findChildren<QPushButton*>("openTechnique").isEmpty());
-        auto* growth = page->findChild<QWidget*>("growthCard");
+        auto* growth = page->findChild<QWidget*>("stature");
         QVERIFY(growth && growth->isVisible());
         const auto said = page->findChildren<QLabel*>();
         const auto says = [&](const char* words) {
