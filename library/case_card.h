@@ -45,7 +45,7 @@ struct CardDetail {
         double metres = 0.0;
         friend bool operator==(const Segment&, const Segment&) = default;
     };
-    std::vector<Segment> segments{}; ///< by day
+    std::vector<Segment> segments{};                      ///< by day
     std::vector<std::pair<std::string, Stage>> reached{}; ///< of faults that are worked on: the stage practice came to
     friend bool operator==(const CardDetail&, const CardDetail&) = default;
 };

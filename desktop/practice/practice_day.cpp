@@ -201,7 +201,7 @@ void PracticePage::ownDay() {
     b.day = day();
     b.drill = d->id;
     b.stage = d->stage;
-    b.cue = m_cues->currentText().toStdString() == d->cue ? std::string() : m_cues->currentText().toStdString();
+    b.cue = chosenCue();
     b.own = SelfCoached{static_cast<double>(minutes->value()),
                         hits->value(),
                         where->text().toStdString(),

@@ -235,11 +235,7 @@ void PracticePage::count(const PractisedRep& rep) {
         fresh.stage = drill()->stage;
         fresh.reps = {rep};
         fresh.note = m_note->text().toStdString();
-        const QString cue = m_cues->currentText().trimmed();
-        if (isPictureCue(cue))
-            fresh.cue = kPictureCue;
-        else if (cue.toStdString() != drill()->cue)
-            fresh.cue = cue.toStdString();
+        fresh.cue = chosenCue();
         m_block = m_bench.book().addBlock(fresh);
         saved = m_block != 0;
         m_began.start();

@@ -65,6 +65,7 @@ private:
     [[nodiscard]] QLayout* makeWays();
     /// The picture of the drill is the cue, not words.
     [[nodiscard]] static bool isPictureCue(const QString& shown);
+    [[nodiscard]] std::string chosenCue() const;
     void tempo();
     void hear(Chime chime);
     void ownDay();

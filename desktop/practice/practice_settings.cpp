@@ -290,6 +290,14 @@ void PracticePage::fillCues() {
     m_cuesOf = d ? d->id : std::string();
 }
 
+// As a block holds it; empty for the drill's own.
+std::string PracticePage::chosenCue() const {
+    const QString cue = m_cues->currentText().trimmed();
+    if (isPictureCue(cue))
+        return std::string(kPictureCue);
+    return drill() && cue.toStdString() == drill()->cue ? std::string() : cue.toStdString();
+}
+
 bool PracticePage::isPictureCue(const QString& shown) {
     return shown == q(cueName(std::string(kPictureCue)));
 }

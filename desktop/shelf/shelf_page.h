@@ -49,7 +49,8 @@ public:
     void merge(Id athlete, Id other);
     /// Athletes with all cases and films as one bundle, by a worker; `said` or `failed` tells how it went.
     void handOver(const std::vector<Id>& athletes, const QString& file);
-    /// Somebody and all of their cases once more, over the same films; clips of practice and reviews stay with the first.
+    /// Somebody and all of their cases once more, over the same films; clips of practice and reviews stay with the
+    /// first.
     void duplicate(Id athlete);
     /// Looks into a bundle, by a worker, and opens the dialog for it; when it is none, `failed` says why.
     void takeIn(const QString& file);

@@ -441,8 +441,9 @@ ItemForm* Workshop::drillForm() {
     f->line(
         tr("Speed"), [drill](auto& b, int i) -> auto& { return drill(b, i).speed; });
     f->words(
-        tr("Variations"), tr("from where, how high, which side: parted by commas"),
-        [drill](auto& b, int i) -> auto& { return drill(b, i).variations; });
+        tr("Variations"), tr("from where, how high, which side: parted by commas"), [drill](auto& b, int i) -> auto& {
+            return drill(b, i).variations;
+        });
     f->truth(
         tr("needs a partner"), [drill](auto& b, int i) -> auto& { return drill(b, i).partner; });
     f->truth(

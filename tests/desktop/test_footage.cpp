@@ -1,7 +1,7 @@
 // The Footage workspace through the real window: three films by drop, two locked, calibrated, reps found, a camera.
 
-#include "core/motion/calibration.h"
 #include "casebook/sets.h"
+#include "core/motion/calibration.h"
 #include "desktop/shell/walk.h"
 #include "desktop/theme/theme.h"
 #include "simulator/live_camera.h"

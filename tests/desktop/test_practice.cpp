@@ -291,6 +291,14 @@ private slots:
         QTest::keyClick(page, Qt::Key_Plus);
         QCOMPARE(child<QSpinBox>("tempoBeats")->value(), beats + 1);
         picture("practice-cue");
+        // The picture can be the cue.
+        cues->setCurrentIndex(cues->findText("the picture"));
+        emit cues->activated(cues->currentIndex());
+        page->setFocus();
+        QTest::keyClick(page, Qt::Key_G);
+        QVERIFY(settle(*m_window));
+        QCOMPARE(data().blocks.rbegin()->second.cue, std::string("[picture]"));
+        QVERIFY(child<QLabel>("practiceCue")->text().contains("picture"));
         QTest::keyClick(page, Qt::Key_T);
         QVERIFY(!child<QPushButton>("tempo")->isChecked());
     }

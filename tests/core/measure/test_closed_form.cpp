@@ -1,12 +1,12 @@
 // Every kind of measure on a movement whose value is known by formula, through the whole chain: marks with noise, a
 // camera that leans and is calibrated by drawn lines with errors of their own, smoothing, instants between frames.
 
-#include "core/measure/kinds/derived.h"
 #include "core/measure/evaluate.h"
-#include "core/measure/phase.h"
-#include "core/measure/reading.h"
+#include "core/measure/kinds/derived.h"
 #include "core/measure/kinds/smoothness.h"
 #include "core/measure/kinds/swing.h"
+#include "core/measure/phase.h"
+#include "core/measure/reading.h"
 
 #include <QTest>
 
