@@ -8,6 +8,7 @@
 #include <algorithm>
 #include <cmath>
 #include <map>
+#include <set>
 #include <tuple>
 
 namespace riflesso {
@@ -162,16 +163,17 @@ std::vector<PractisedWeek> practisedWeeks(const CaseData& data, const Blueprint&
         w.monday = mondayOf(day);
         return w;
     };
-    std::map<std::pair<Day, std::string>, double> ticked; // minutes of done blocks, by day and drill
+    std::set<std::pair<Day, std::string>> ticked; // done as planned, by day and drill
     for (const auto& [id, b] : data.planned) {
         if (b.state == BlockState::dropped)
             continue;
-        week(b.day).planned += b.minutes;
-        if (b.state == BlockState::done)
-            ticked[{b.day, b.drill}] += b.minutes;
+        PractisedWeek& w = week(b.day);
+        w.planned += b.minutes;
+        if (b.state == BlockState::done) {
+            w.done += b.minutes;
+            ticked.insert({b.day, b.drill});
+        }
     }
-    for (const auto& [which, minutes] : ticked)
-        week(which.first).done += minutes;
     for (const auto& [id, b] : data.blocks) {
         if (!b.film.empty() || b.day > today)
             continue;
@@ -223,23 +225,39 @@ std::optional<TakeDrift> driftOverTake(const CaseData& data, const Analysis& ana
     return std::nullopt;
 }
 
-std::vector<CueReps> repsByVariation(const CaseData& data, const Blueprint& blueprint, const Drill& drill) {
+std::vector<CueReps> repsByVariation(const std::vector<const Block*>& blocks, const Blueprint& blueprint,
+                                     const Drill& drill) {
+    std::vector<CueReps> told; // as it was told; few texts stand for many reps
+    for (const Block* block : blocks)
+        for (const auto& r : block->reps) {
+            if (r.variation.empty())
+                continue;
+            auto of = std::find_if(told.begin(), told.end(), [&](const CueReps& c) { return c.cue == r.variation; });
+            if (of == told.end())
+                of = told.insert(of, {r.variation, 0, 0});
+            ++(r.good() ? of->good : of->bad);
+        }
     std::vector<CueReps> out;
     for (const auto& v : drill.variations)
         out.push_back({v, 0, 0});
-    for (const auto& [id, block] : data.blocks)
-        if (block.film.empty() && block.drill == drill.id)
-            for (const auto& r : block.reps) {
-                if (r.variation.empty())
-                    continue;
-                auto of = std::find_if(out.begin(), out.end(),
-                                       [&](const CueReps& c) { return saysTheSame(blueprint, c.cue, r.variation); });
-                if (of == out.end())
-                    of = out.insert(of, {r.variation, 0, 0});
-                ++(r.good() ? of->good : of->bad);
-            }
+    for (const auto& t : told) {
+        auto of = std::find_if(out.begin(), out.end(),
+                               [&](const CueReps& c) { return saysTheSame(blueprint, c.cue, t.cue); });
+        if (of == out.end())
+            of = out.insert(of, {t.cue, 0, 0});
+        of->good += t.good;
+        of->bad += t.bad;
+    }
     std::erase_if(out, [](const CueReps& c) { return c.good + c.bad == 0; });
     return out;
+}
+
+std::vector<CueReps> repsByVariation(const CaseData& data, const Blueprint& blueprint, const Drill& drill) {
+    std::vector<const Block*> blocks;
+    for (const auto& [id, block] : data.blocks)
+        if (block.film.empty() && block.drill == drill.id)
+            blocks.push_back(&block);
+    return repsByVariation(blocks, blueprint, drill);
 }
 
 void giveGuesses(Brief& brief, std::vector<Guess> given) {

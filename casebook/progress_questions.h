@@ -91,6 +91,9 @@ std::optional<TakeDrift> driftOverTake(const CaseData& data, const Analysis& ana
 
 /// Practised reps of a drill by the way they were fed or done, in the order of the drill's own variations, others
 /// after them, whatever language they were told in; reps whose way nobody told are left out.
+std::vector<CueReps> repsByVariation(const std::vector<const Block*>& blocks, const Blueprint& blueprint,
+                                     const Drill& drill);
+/// The same of all blocks of the drill.
 std::vector<CueReps> repsByVariation(const CaseData& data, const Blueprint& blueprint, const Drill& drill);
 
 } // namespace riflesso

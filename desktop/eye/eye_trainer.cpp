@@ -342,10 +342,14 @@ void EyeTrainer::showNext() {
     say();
 }
 
+std::vector<EyeSession>::iterator EyeTrainer::sessionOf(const std::string& fault) {
+    return std::find_if(m_sessions.begin() + static_cast<std::ptrdiff_t>(m_sitting), m_sessions.end(),
+                        [&](const EyeSession& s) { return s.fault == fault; });
+}
+
 // Each answer is kept at once, in this sitting's session of its fault.
 void EyeTrainer::keep(const std::string& fault, FaultLook look) {
-    auto session = std::find_if(m_sessions.begin() + static_cast<std::ptrdiff_t>(m_sitting), m_sessions.end(),
-                                [&](const EyeSession& s) { return s.fault == fault; });
+    auto session = sessionOf(fault);
     if (session == m_sessions.end()) {
         const auto other = fault == m_fault ? Result<FaultRange>(m_range) : rangeOf(m_technique, fault);
         if (!other)
@@ -353,8 +357,12 @@ void EyeTrainer::keep(const std::string& fault, FaultLook look) {
         session = m_sessions.insert(session, {m_today, m_technique, fault, other->smallest, other->largest, {}});
     }
     session->looks.push_back(look);
-    if (const auto done = keepEyeSessions(m_file, m_sessions); !done)
-        m_state->setText(q(done.error().text()));
+    write();
+}
+
+void EyeTrainer::write() {
+    const auto done = keepEyeSessions(m_file, m_sessions);
+    m_problem = done ? QString() : q(done.error().text()) + "\n";
 }
 
 void EyeTrainer::answer(bool seen) {
@@ -365,10 +373,10 @@ void EyeTrainer::answer(const std::string& fault) {
     if (!ready())
         return;
     m_answered = true;
-    m_said = fault;
     const bool there = m_size > 0.0;
     if (there && fault == m_fault) {
-        m_sizing = true; // its size is told only after it was guessed
+        keep(m_fault, {m_size, true, {}}); // also when nobody says how large it was
+        m_sizing = true;                   // its size is told only after it was guessed
         fillAnswers();
         say();
         return;
@@ -390,12 +398,13 @@ void EyeTrainer::sized(int choice) {
         return;
     m_sizing = false;
     const auto sizes = sizeChoices(m_range.smallest, m_range.largest);
-    FaultLook look{m_size, true, {}};
-    if (choice >= 0 && choice < std::ssize(sizes))
-        look.guessed = sizes[static_cast<std::size_t>(choice)];
-    keep(m_fault, look);
-    m_told = look.guessed ? tr("Yes, it was there: %1; you said %2. ").arg(shownSize(m_size), shownSize(*look.guessed))
-                          : tr("Yes, it was there: %1. ").arg(shownSize(m_size));
+    m_told = tr("Yes, it was there: %1. ").arg(shownSize(m_size));
+    if (choice >= 0 && choice < std::ssize(sizes)) {
+        const double guessed = sizes[static_cast<std::size_t>(choice)];
+        sessionOf(m_fault)->looks.back().guessed = guessed; // of the look that was kept a moment ago
+        write();
+        m_told = tr("Yes, it was there: %1; you said %2. ").arg(shownSize(m_size), shownSize(guessed));
+    }
     nextRep();
 }
 
@@ -509,7 +518,7 @@ void EyeTrainer::say() {
         words += standing();
     if (m_waiting)
         words += tr("\nThe next rep comes …");
-    m_state->setText(words);
+    m_state->setText(m_problem + words);
     for (auto* b : {m_yes, m_no, m_again})
         b->setEnabled(!m_answered);
     m_again->setEnabled(!m_answered || m_sizing);

@@ -84,6 +84,9 @@ private:
     void begin();
     void pickFault();
     void keep(const std::string& fault, FaultLook look);
+    void write();
+    /// This sitting's session of a fault; the end where there is none yet.
+    std::vector<EyeSession>::iterator sessionOf(const std::string& fault);
     void nextRep();
     void fillAnswers();
     [[nodiscard]] QString shownSize(double size) const;
@@ -100,11 +103,11 @@ private:
     std::size_t m_sitting = 0; ///< where this sitting's sessions begin
     std::string m_technique, m_fault;
     std::vector<std::string> m_any; ///< the faults that a rep may have; empty = one fault is trained
-    std::string m_said;             ///< the fault that was answered; empty = none
     FaultRange m_range;
-    QWidget* m_chips; ///< a button a fault
-    QWidget* m_sizes; ///< a button a size
-    QString m_told;   ///< what the last rep was
+    QWidget* m_chips;  ///< a button a fault
+    QWidget* m_sizes;  ///< a button a size
+    QString m_told;    ///< what the last rep was
+    QString m_problem; ///< why answers could not be kept; empty = they are
     QComboBox* m_techniqueBox;
     QComboBox* m_faultBox;
     QWidget* m_glass;

@@ -375,20 +375,10 @@ void PracticePage::nextFed() {
 void PracticePage::showWay() {
     const QString now = m_ways->currentText().trimmed();
     QStringList counts;
-    if (const Block* b = block()) {
-        std::vector<std::pair<std::string, std::pair<int, int>>> all; // good and all, in order of appearance
-        for (const auto& r : b->reps) {
-            if (r.variation.empty())
-                continue;
-            auto of = std::find_if(all.begin(), all.end(), [&](const auto& x) { return x.first == r.variation; });
-            if (of == all.end())
-                of = all.insert(of, {r.variation, {0, 0}});
-            of->second.first += r.good();
-            ++of->second.second;
-        }
-        for (const auto& [way, n] : all)
-            counts << tr("%1 %2 of %3").arg(q(way)).arg(n.first).arg(n.second);
-    }
+    const Drill* d = drill();
+    if (const Block* b = block(); b && d)
+        for (const auto& c : repsByVariation({b}, m_bench.blueprint(), *d))
+            counts << tr("%1 %2 of %3").arg(q(c.cue)).arg(c.good).arg(c.good + c.bad);
     m_way->setText(now.isEmpty()      ? counts.join(" · ")
                    : counts.isEmpty() ? tr("Next: %1").arg(now)
                                       : tr("Next: %1 (so far %2)").arg(now, counts.join(" · ")));

@@ -26,9 +26,15 @@
 #include <cmath>
 
 namespace riflesso {
+
 namespace {
 using std::chrono::days;
 constexpr int kAround = 7; // days before and after a gesture that are laid anew
+
+// Who bends the plan, from the settings; may be empty.
+std::string whoWorksHere() {
+    return QSettings().value("who").toString().toStdString();
+}
 } // namespace
 
 ProgrammePage::ProgrammePage(Workbench& bench) : m_bench(bench) {
@@ -315,7 +321,7 @@ void ProgrammePage::acceptProposal(int gesture) {
 
 void ProgrammePage::bend(PlannedBlock block, const QString& what, bool around) {
     const int gesture = ++m_gesture;
-    block.by = QSettings().value("who").toString().trimmed().toStdString();
+    block.by = whoWorksHere();
     if (!stands()) {
         // The first touch keeps the proposal, with the change in it.
         auto plan = m_proposal.blocks;
@@ -408,7 +414,7 @@ void ProgrammePage::overrule(const Breach& breach) {
         PlannedBlock b = plan[i];
         b.accepted.push_back(std::string(kRuleNames[static_cast<std::size_t>(breach.rule)]));
         b.locked = true;
-        b.by = QSettings().value("who").toString().trimmed().toStdString();
+        b.by = whoWorksHere();
         m_bench.book().setPlanned(b, tr("overrule a rule"), gesture);
     }
 }

@@ -26,11 +26,34 @@ void CueChart::show(const std::vector<CueStanding>& standings, const CueTrial& t
     m_picture->setVisible(pictured);
     if (pictured)
         m_picture->show(fault);
+    placePicture();
     QStringList words;
     for (const auto& c : standings)
         words << tr("%1: %2 of %3 good").arg(q(cueName(c.cue))).arg(c.good).arg(c.n);
     setAccessibleDescription(words.join(". "));
     update();
+}
+
+// The left column holds a cue's words or its picture, the rest its bar.
+double CueChart::leftOf() const {
+    return std::max(150.0, width() * 0.3);
+}
+
+QRectF CueChart::cueOf(std::size_t row) const {
+    const double high =
+        std::min(110.0, (height() - 56.0) / std::max<double>(1.0, static_cast<double>(m_standings.size())));
+    return {12.0, 16.0 + high * static_cast<double>(row), leftOf() - 36.0, high - 10.0};
+}
+
+void CueChart::placePicture() {
+    for (std::size_t i = 0; i < m_standings.size(); ++i)
+        if (m_standings[i].cue == kPictureCue)
+            m_picture->setGeometry(cueOf(i).toRect());
+}
+
+void CueChart::resizeEvent(QResizeEvent* e) {
+    PointChart::resizeEvent(e);
+    placePicture();
 }
 
 QString CueChart::wordsOf(std::size_t index) const {
@@ -68,24 +91,19 @@ void CueChart::paintEvent(QPaintEvent*) {
         return;
     }
     const auto n = static_cast<int>(m_standings.size());
-    // Its words or its picture at the left, its bar beside it.
-    const double left = std::max(150.0, width() * 0.3), right = width() - 24.0, top = 16;
-    const double row = std::min(110.0, (height() - 56.0) / n);
+    const double left = leftOf(), right = width() - 24.0, top = cueOf(0).top(), row = cueOf(0).height() + 10.0;
     const auto x = [&](double share) { return left + share * (right - left); };
     for (int i = 0; i < n; ++i) {
         const auto& c = m_standings[static_cast<std::size_t>(i)];
         const double y = top + i * row;
         p.setPen(t.text);
         p.setFont(typeface(Type::body, true));
-        const QRectF line(left, y, right - left, 20), cue(12, y, left - 36, row - 10);
+        const QRectF line(left, y, right - left, 20);
         const QString standing =
             c.more > 0 ? tr("%1 more to compare").arg(c.more) : tr("the best with %1").arg(shownFigure(c.pBest, 2));
-        if (c.cue == kPictureCue) {
-            if (m_picture->geometry() != cue.toRect())
-                m_picture->setGeometry(cue.toRect());
-        } else {
-            p.drawText(cue, Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap, tr("\u201c%1\u201d").arg(q(c.cue)));
-        }
+        if (c.cue != kPictureCue)
+            p.drawText(cueOf(static_cast<std::size_t>(i)), Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap,
+                       tr("\u201c%1\u201d").arg(q(c.cue)));
         p.setFont(typeface(Type::small));
         p.setPen(t.quiet);
         p.drawText(line, Qt::AlignRight | Qt::AlignVCenter,

@@ -52,10 +52,6 @@ ProgressPage::ProgressPage(Workbench& bench) : m_bench(bench) {
                                 tr("At which speed?"),  tr("Does feeling meet film?"),
                                 tr("Which cue works?"), tr("Was it practised?")};
     std::vector<QPushButton*> asked;
-    connect(m_story, &StoryLine::cueWanted, this, [this] {
-        if (auto* b = findChild<QPushButton*>("question5"))
-            b->click();
-    });
     for (int i = 0; i < questions.size(); ++i) {
         auto* b = new QPushButton(questions[i]);
         b->setObjectName(QString("question%1").arg(i + 1));
@@ -69,6 +65,7 @@ ProgressPage::ProgressPage(Workbench& bench) : m_bench(bench) {
         wide += b->sizeHint().width() + bar->spacing();
         asked.push_back(b);
     }
+    connect(m_story, &StoryLine::cueWanted, asked[4], &QPushButton::click);
     const int columns = wide > 1060 ? 3 : static_cast<int>(asked.size()); // what has no room in a row stands in two
     for (int i = 0; i < static_cast<int>(asked.size()); ++i)
         bar->addWidget(asked[static_cast<std::size_t>(i)], i / columns, i % columns);

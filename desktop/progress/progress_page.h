@@ -147,9 +147,13 @@ public:
 
 protected:
     void paintEvent(QPaintEvent*) override;
+    void resizeEvent(QResizeEvent* e) override;
     [[nodiscard]] QString wordsOf(std::size_t index) const override;
 
 private:
+    [[nodiscard]] double leftOf() const;
+    [[nodiscard]] QRectF cueOf(std::size_t row) const;
+    void placePicture();
     std::vector<CueStanding> m_standings;
     CueTrial m_trial;
     RightAndWrong* m_picture;
