@@ -12,9 +12,8 @@ std::string problemOfPoints(const MeasureDefinition& d, const std::string& kind)
     const KindSpec& spec = specOf(d.kind);
     const auto [least, most] = spec.pointsOf ? spec.pointsOf(d) : spec.points;
     const auto n = d.points.size();
-    if (d.kind == MeasureKind::stack && n < least)
-        return d.ownLine ? "a stack against its own line needs three points or more"
-                         : "a stack needs two points or more, the support first";
+    if (spec.tooFewPoints && n < least)
+        return spec.tooFewPoints(d);
     if (n < least || n > most)
         return "a measure of kind " + kind + " needs " +
                (least == most ? std::to_string(least) : std::to_string(least) + " to " + std::to_string(most)) +

@@ -57,6 +57,8 @@ struct RepInput {
 struct KindSpec {
     PointCount points{}; ///< unless pointsOf is given
     PointCount (*pointsOf)(const MeasureDefinition&) = nullptr;
+    /// Words of its own for too few points; null = how many it needs.
+    std::string (*tooFewPoints)(const MeasureDefinition&) = nullptr;
     std::span<const Aspect> aspects{}; ///< the usual one first
     std::size_t others = 0;            ///< how many measures stand in `of`
     QuantityKind quantity = QuantityKind::number;

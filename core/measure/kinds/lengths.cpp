@@ -67,6 +67,10 @@ constinit const KindSpec kStack = {
         [](const MeasureDefinition& d) {
             return PointCount{d.ownLine ? 3u : 2u, Places::kMost};
         },
+    .tooFewPoints = [](const MeasureDefinition& d) -> std::string {
+        return d.ownLine ? "a stack against its own line needs three points or more"
+                         : "a stack needs two points or more, the support first";
+    },
     .quantity = QuantityKind::length,
     .lengthwise = true,
     .problem = [](const MeasureDefinition& d) { return d.ownLine ? std::string() : problemFromAfar(d); },

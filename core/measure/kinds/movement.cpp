@@ -400,108 +400,140 @@ Result<std::vector<MovingPoint>> movingPoints(const MeasureDefinition& d, const 
     return points;
 }
 
-MeasureValue evaluateMovement(const MeasureDefinition& d, const Motion& motion, const PlacedPosition& from,
-                              const PlacedPosition& until, const ViewSetup& setup) {
-    const auto& time = motion.time();
-    if (d.kind == MeasureKind::dwell && !time.captureKnown())
-        return refuse(d, say("measure", "the capture rate of this take is not set, so no time can be read"));
-    const auto read = movingPoints(d, motion, from.frame, until.frame, setup);
-    if (!read)
-        return refuse(d, read.error().text());
-    const auto& points = *read;
-    MeasureValue v;
-    v.measure = d.id;
-    for (const auto& p : points) {
-        v.draft = v.draft || p.draft;
+namespace {
+
+// A point's way over a span, and a value of it in the making.
+struct Moved {
+    std::vector<MovingPoint> points;
+    MeasureValue value;
+    double own = 0.0, scale = 0.0, shared = 0.0; // the largest of the points'
+};
+
+Result<Moved> movedOver(const RepInput& in, const PlacedPosition& from, const PlacedPosition& until) {
+    auto points = movingPoints(in.definition, in.motion, from.frame, until.frame, in.setup);
+    if (!points)
+        return points.error();
+    Moved m;
+    m.points = std::move(*points);
+    m.value.measure = in.definition.id;
+    m.value.frames = {m.points.front().frame, m.points.back().frame};
+    for (const auto& p : m.points) {
+        m.value.draft = m.value.draft || p.draft;
         if (p.filled)
-            v.reason = say("measure", "read from a filled gap, in part");
+            m.value.reason = say("measure", "read from a filled gap, in part");
+        m.own = std::max(m.own, p.own);
+        m.scale = std::max(m.scale, p.scale);
+        m.shared = std::max(m.shared, p.scaleShared);
     }
-    v.frames = {points.front().frame, points.back().frame};
-    double own = 0.0, scale = 0.0, shared = 0.0;
-    for (const auto& p : points) {
-        own = std::max(own, p.own);
-        scale = std::max(scale, p.scale);
-        shared = std::max(shared, p.scaleShared);
-    }
-    const double independent = independentRate(d, motion, setup);
-    // What the phase holds more or less of because its ends lie between two frames, s at each end times a rate there.
-    const auto ofEnds = [&](const std::function<double(const MovingPoint&)>& rate) {
-        return rate(points.back()) * until.shift - rate(points.front()) * from.shift;
-    };
-    if (d.kind == MeasureKind::path) {
-        const auto [length, tooLong] = lengthOfWay(points);
-        const Way way = wayOf(points, d, setup);
-        const Eigen::Vector2d chord = points.back().at - points.front().at;
-        const double ends = std::hypot(points.front().sigma, points.back().sigma); // along the way, at both ends
-        // Where the way bends, errors across it lengthen the one side and shorten the other: smoothed ones once for
-        // each piece of 1/18 s.
-        const double bent =
-            own * way.turning / std::sqrt(std::max(1.0, independent * (points.back().time - points.front().time)));
-        const double taken = kTakenFromWay * tooLong;
-        const double uLength = std::hypot(std::hypot(ends, bent), taken, scale * length);
-        if (d.aspect == Aspect::length) {
-            v.value = length + ofEnds([](const MovingPoint& p) { return p.velocity.norm(); });
-            v.uShared = shared * v.value;
-            v.uMarks = uLength;
-            // More or less of the way lies between the positions.
-            const auto edge = [&](const MovingPoint& p, const PlacedPosition& at) {
-                return p.velocity.norm() * instantError(at, time);
-            };
-            v.uTime = std::hypot(edge(points.front(), from), edge(points.back(), until));
-        } else if (d.aspect == Aspect::straightness) {
-            double reach = 0.0;
-            for (const auto& p : points)
-                reach = std::max(reach, (p.at - points.front().at).norm());
-            if (!(reach > 6.0 * own) || !(length > 0.0))
-                return refuse(d, say("measure", "it does not move clearly more than its marks are unsure"));
-            v.value = std::min(1.0, chord.norm() / length);
-            // An end's error moves the chord along itself and the way along its tangent: on a straight way alike, so
-            // that they cancel.
-            const auto apart = [&](const MovingPoint& end) {
-                // At rest the tangent is not known: it is that of the nearest clear movement.
-                const MovingPoint* nearest = nullptr;
-                for (const auto& p : points)
-                    if (p.velocity.norm() > 3.0 * p.noise &&
-                        (!nearest || std::abs(p.time - end.time) < std::abs(nearest->time - end.time)))
-                        nearest = &p;
-                const double share = nearest == &end ? 1.0 : 0.5;
-                const double across = chord.norm() > 0.0 && nearest
-                                          ? share * chord.normalized().dot(nearest->velocity.normalized())
-                                          : 0.0;
-                return end.sigma * std::sqrt(std::max(0.0, 1.0 + v.value * v.value - 2.0 * v.value * across));
-            };
-            v.uMarks =
-                std::hypot(std::hypot(apart(points.front()), apart(points.back())), v.value * bent, v.value * taken) /
-                length;
-        } else {
-            // A turn back that the marks' errors could make is none: three standard errors of a difference.
-            const double hysteresis = 3.0 * std::sqrt(2.0) * own;
-            v.value = reversals(way.along, hysteresis);
-            v.uMarks = 0.5 * std::abs(reversals(way.along, 0.7 * hysteresis) - reversals(way.along, 1.4 * hysteresis));
-        }
-    } else if (d.kind == MeasureKind::stillness) {
-        readStillness(d, points, time, instantError(from, time), instantError(until, time), independent, v);
-        v.uMarks = std::hypot(v.uMarks, scale * v.value);
-        v.uShared = shared * v.value;
-    } else {
-        v.value = timeBelow(d.level, points, [&](std::size_t i) {
-            return speedWithoutNoise(points[i].velocity.norm(), 0.0, points[i].noise);
-        });
-        v.value += ofEnds([&](const MovingPoint& p) { return p.velocity.norm() <= d.level ? 1.0 : 0.0; });
-        v.uMarks = dwellError(d.level, points, slowestCutoff(motion, d.points, setup));
-        const auto edge = [&](const MovingPoint& p, const PlacedPosition& at) {
-            return p.velocity.norm() <= d.level ? instantError(at, time) : 0.0;
-        };
-        v.uTime = std::hypot(edge(points.front(), from), edge(points.back(), until));
-    }
+    return m;
+}
+
+// What the phase holds more or less of because its ends lie between two frames, s at each end times a rate there.
+double ofEnds(const std::vector<MovingPoint>& points, const PlacedPosition& from, const PlacedPosition& until,
+              const std::function<double(const MovingPoint&)>& rate) {
+    return rate(points.back()) * until.shift - rate(points.front()) * from.shift;
+}
+
+// A value with its errors of marks and instants put together.
+MeasureValue whole(MeasureValue v) {
     v.u = std::hypot(v.uMarks, v.uTime);
     return v;
 }
 
-namespace {
+MeasureValue overPath(const RepInput& in, const PlacedPosition& from, const PlacedPosition& until) {
+    const MeasureDefinition& d = in.definition;
+    const auto& time = in.motion.time();
+    auto moved = movedOver(in, from, until);
+    if (!moved)
+        return refuse(d, moved.error().text());
+    auto& [points, v, own, scale, shared] = *moved;
+    const double independent = independentRate(d, in.motion, in.setup);
+    const auto [length, tooLong] = lengthOfWay(points);
+    const Way way = wayOf(points, d, in.setup);
+    const Eigen::Vector2d chord = points.back().at - points.front().at;
+    const double ends = std::hypot(points.front().sigma, points.back().sigma); // along the way, at both ends
+    // Where the way bends, errors across it lengthen the one side and shorten the other: smoothed ones once for
+    // each piece of 1/18 s.
+    const double bent =
+        own * way.turning / std::sqrt(std::max(1.0, independent * (points.back().time - points.front().time)));
+    const double taken = kTakenFromWay * tooLong;
+    const double uLength = std::hypot(std::hypot(ends, bent), taken, scale * length);
+    if (d.aspect == Aspect::length) {
+        v.value = length + ofEnds(points, from, until, [](const MovingPoint& p) { return p.velocity.norm(); });
+        v.uShared = shared * v.value;
+        v.uMarks = uLength;
+        // More or less of the way lies between the positions.
+        const auto edge = [&](const MovingPoint& p, const PlacedPosition& at) {
+            return p.velocity.norm() * instantError(at, time);
+        };
+        v.uTime = std::hypot(edge(points.front(), from), edge(points.back(), until));
+    } else if (d.aspect == Aspect::straightness) {
+        double reach = 0.0;
+        for (const auto& p : points)
+            reach = std::max(reach, (p.at - points.front().at).norm());
+        if (!(reach > 6.0 * own) || !(length > 0.0))
+            return refuse(d, say("measure", "it does not move clearly more than its marks are unsure"));
+        v.value = std::min(1.0, chord.norm() / length);
+        // An end's error moves the chord along itself and the way along its tangent: on a straight way alike, so
+        // that they cancel.
+        const auto apart = [&](const MovingPoint& end) {
+            // At rest the tangent is not known: it is that of the nearest clear movement.
+            const MovingPoint* nearest = nullptr;
+            for (const auto& p : points)
+                if (p.velocity.norm() > 3.0 * p.noise &&
+                    (!nearest || std::abs(p.time - end.time) < std::abs(nearest->time - end.time)))
+                    nearest = &p;
+            const double share = nearest == &end ? 1.0 : 0.5;
+            const double across =
+                chord.norm() > 0.0 && nearest ? share * chord.normalized().dot(nearest->velocity.normalized()) : 0.0;
+            return end.sigma * std::sqrt(std::max(0.0, 1.0 + v.value * v.value - 2.0 * v.value * across));
+        };
+        v.uMarks =
+            std::hypot(std::hypot(apart(points.front()), apart(points.back())), v.value * bent, v.value * taken) /
+            length;
+    } else {
+        // A turn back that the marks' errors could make is none: three standard errors of a difference.
+        const double hysteresis = 3.0 * std::sqrt(2.0) * own;
+        v.value = reversals(way.along, hysteresis);
+        v.uMarks = 0.5 * std::abs(reversals(way.along, 0.7 * hysteresis) - reversals(way.along, 1.4 * hysteresis));
+    }
+    return whole(std::move(v));
+}
 
-MeasureValue overMovement(const RepInput& in, const PlacedPosition& from, const PlacedPosition& until) {
-    return evaluateMovement(in.definition, in.motion, from, until, in.setup);
+MeasureValue overStillness(const RepInput& in, const PlacedPosition& from, const PlacedPosition& until) {
+    const auto& time = in.motion.time();
+    auto moved = movedOver(in, from, until);
+    if (!moved)
+        return refuse(in.definition, moved.error().text());
+    auto& [points, v, own, scale, shared] = *moved;
+    readStillness(in.definition, points, time, instantError(from, time), instantError(until, time),
+                  independentRate(in.definition, in.motion, in.setup), v);
+    v.uMarks = std::hypot(v.uMarks, scale * v.value);
+    v.uShared = shared * v.value;
+    return whole(std::move(v));
+}
+
+MeasureValue overDwell(const RepInput& in, const PlacedPosition& from, const PlacedPosition& until) {
+    const MeasureDefinition& d = in.definition;
+    const auto& time = in.motion.time();
+    if (!time.captureKnown())
+        return refuse(d, say("measure", "the capture rate of this take is not set, so no time can be read"));
+    auto moved = movedOver(in, from, until);
+    if (!moved)
+        return refuse(d, moved.error().text());
+    const auto& points = moved->points;
+    MeasureValue& v = moved->value;
+    v.value = timeBelow(d.level, points, [&](std::size_t i) {
+        return speedWithoutNoise(points[i].velocity.norm(), 0.0, points[i].noise);
+    });
+    v.value +=
+        ofEnds(points, from, until, [&](const MovingPoint& p) { return p.velocity.norm() <= d.level ? 1.0 : 0.0; });
+    v.uMarks = dwellError(d.level, points, slowestCutoff(in.motion, d.points, in.setup));
+    const auto edge = [&](const MovingPoint& p, const PlacedPosition& at) {
+        return p.velocity.norm() <= d.level ? instantError(at, time) : 0.0;
+    };
+    v.uTime = std::hypot(edge(points.front(), from), edge(points.back(), until));
+    return whole(std::move(v));
 }
 
 constexpr std::array kPathAspects = {Aspect::length, Aspect::straightness, Aspect::detours};
@@ -526,7 +558,7 @@ constinit const KindSpec kPath = {
         },
     .ofSpan = true,
     .lengthwise = true,
-    .over = overMovement,
+    .over = overPath,
 };
 
 constinit const KindSpec kStillness = {
@@ -534,7 +566,7 @@ constinit const KindSpec kStillness = {
     .quantity = QuantityKind::length,
     .ofSpan = true,
     .lengthwise = true,
-    .over = overMovement,
+    .over = overStillness,
 };
 
 constinit const KindSpec kDwell = {
@@ -545,7 +577,7 @@ constinit const KindSpec kDwell = {
     .problem = [](const MeasureDefinition& d) -> std::string {
         return d.level > 0.0 ? "" : "a dwell needs the \"level\" of speed below which it counts";
     },
-    .over = overMovement,
+    .over = overDwell,
 };
 
 } // namespace riflesso

@@ -65,8 +65,4 @@ double independentRate(const MeasureDefinition& definition, const Motion& motion
 Result<Reading> readSpeed(const MeasureDefinition& definition, const Motion& motion, FrameIndex frame,
                           const ViewSetup& setup);
 
-/// Kinds path, stillness and dwell. Never fails: see evaluate().
-MeasureValue evaluateMovement(const MeasureDefinition& definition, const Motion& motion, const PlacedPosition& from,
-                              const PlacedPosition& until, const ViewSetup& setup);
-
 } // namespace riflesso
