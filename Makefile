@@ -99,7 +99,11 @@ translations:
 lint: build
 	@git ls-files 'core/*.cpp' | xargs clang-tidy -p $(BUILD) --quiet --extra-arg=-Wno-unknown-warning-option
 
-asan tsan: test-packages
+asan: test-packages
+	@cmake --preset $@ > /dev/null && cmake --build --preset $@ -j $(JOBS) && cd build/$@ && ctest --output-on-failure -LE slow
+# Of what Debian's libraries do with threads among themselves nothing can be said: packaging/tsan.supp.
+tsan: export TSAN_OPTIONS = ignore_noninstrumented_modules=1 history_size=4 suppressions=$(CURDIR)/packaging/tsan.supp
+tsan: test-packages
 	@cmake --preset $@ > /dev/null && cmake --build --preset $@ -j $(JOBS) && cd build/$@ && ctest --output-on-failure -LE slow
 
 # Statistics over simulated athletes with the whole of their draws: about half an hour on two cores. The suite takes a

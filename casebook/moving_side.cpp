@@ -52,12 +52,6 @@ std::optional<LandmarkName> supportFoot(const Points& points, const Points& also
     return best;
 }
 
-LandmarkName otherSide(const LandmarkName& name) {
-    if (name.rfind("left_", 0) == 0)
-        return "right_" + name.substr(5);
-    return name.rfind("right_", 0) == 0 ? "left_" + name.substr(6) : name;
-}
-
 const Take& takeOf(const CaseData& data, Id rep) {
     return data.takes.at(data.reps.at(rep).take);
 }
@@ -161,15 +155,15 @@ void drawGhost(QPainter& p, const QRectF& target, const CaseData& data, const An
     Points there;
     for (const auto& [name, at] : sidePoints(data, analysis, ghost, ghostFrame))
         if (onBody(name) && !ofOther(name))
-            there[crossed ? otherSide(name) : name] = at;
+            there[crossed ? mirrored(name) : name] = at;
     const auto foot = supportFoot(here, there);
     if (!foot || !(side.trunk > 0.0) || !(ghost.trunk > 0.0))
         return;
     // Grown from the foot on, segment by segment.
     const auto lengthIn = [](const MovingSide& of, LandmarkName a, LandmarkName b, bool swap) -> double {
         if (swap) {
-            a = otherSide(a);
-            b = otherSide(b);
+            a = mirrored(a);
+            b = mirrored(b);
         }
         auto it = of.segments.find({a, b});
         if (it == of.segments.end())

@@ -1,21 +1,13 @@
 #include "casebook/pose.h"
 
 #include "casebook/drawing.h"
+#include "core/motion/landmark.h"
 
 #include <QRectF>
 
 #include <algorithm>
 
 namespace riflesso {
-namespace {
-LandmarkName otherSide(const LandmarkName& name) {
-    if (name.starts_with("left_"))
-        return "right_" + name.substr(5);
-    if (name.starts_with("right_"))
-        return "left_" + name.substr(6);
-    return name;
-}
-} // namespace
 
 std::map<LandmarkName, QPointF> poseAt(const CaseData& data, const Analysis& analysis, const Take& take,
                                        const PositionId& position) {
@@ -52,7 +44,7 @@ std::map<LandmarkName, QPointF> poseAt(const CaseData& data, const Analysis& ana
     std::map<LandmarkName, QPointF> out;
     for (const auto& [name, at] : best) {
         const QPointF unit = (at - middle) / size;
-        out[swap ? otherSide(name) : name] = {0.5 + (mirror ? -unit.x() : unit.x()), 0.5 + unit.y()};
+        out[swap ? mirrored(name) : name] = {0.5 + (mirror ? -unit.x() : unit.x()), 0.5 + unit.y()};
     }
     return out;
 }

@@ -9,7 +9,7 @@ namespace riflesso {
 namespace {
 
 constexpr double kOff = 4.0;        // misfit beyond which two marks are said to disagree
-constexpr int kPause = 30;          // frames
+constexpr int kGapInRep = 30;       // frames
 constexpr int kMostFrames = 40;     // of a take from which the geometry is learnt
 constexpr double kLeastSigma = 1.0; // px: a joint's middle is not the same point of the body from two sides
 
@@ -123,7 +123,7 @@ std::vector<ViewCheck> checkViews(const CaseData& data, const std::map<Id, std::
                     continue;
                 const ViewMismatch m{p.landmark, p.a, p.b, epipolarDistance(*f, p.places.a, p.places.b), misfit};
                 const auto run = open.find(p.landmark);
-                if (run == open.end() || p.a - run->second.last > kPause) {
+                if (run == open.end() || p.a - run->second.last > kGapInRep) {
                     open[p.landmark] = {check.off.size(), p.a};
                     check.off.push_back(m);
                     continue;

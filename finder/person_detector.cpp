@@ -8,8 +8,8 @@
 namespace riflesso {
 namespace {
 
-constexpr int kInput = 224; // px, a side
-constexpr int kEach = 12;   // box, then four points of two numbers
+constexpr int kDetectorInput = 224; // px, a side
+constexpr int kDetectorEach = 12;   // box, then four points of two numbers
 constexpr double kLeastScore = 0.5;
 constexpr double kSame = 0.3; // overlap from which two finds are the same person
 
@@ -33,11 +33,12 @@ Result<PersonDetector> PersonDetector::open(const std::filesystem::path& model) 
     if (!file)
         return file.error();
     const auto size = [&](std::size_t i) { return file->tensors[static_cast<std::size_t>(file->outputs[i])].size(); };
-    bool known = file->tensors[static_cast<std::size_t>(file->input)].shape == std::vector<int>{1, kInput, kInput, 3} &&
+    bool known = file->tensors[static_cast<std::size_t>(file->input)].shape ==
+                     std::vector<int>{1, kDetectorInput, kDetectorInput, 3} &&
                  file->outputs.size() == 6;
     for (std::size_t g = 0; known && g < 3; ++g) {
         const auto cells = static_cast<std::size_t>(kGrids[g].side * kGrids[g].side * kGrids[g].each);
-        known = size(g) == cells * kEach && size(g + 3) == cells;
+        known = size(g) == cells * kDetectorEach && size(g + 3) == cells;
     }
     if (!known)
         return Error{"this is no model for finding people that the program knows", model.filename().string(),
@@ -54,13 +55,14 @@ Result<std::vector<Person>> PersonDetector::find(const cv::Mat& rgb) {
     if (rgb.empty() || rgb.type() != CV_8UC3)
         return std::vector<Person>();
     // The whole picture in the square, its middle in the middle, black bars beside it; values from −1 to 1.
-    const double scale = static_cast<double>(kInput) / std::max(rgb.cols, rgb.rows);
-    cv::Mat small, input(kInput, kInput, CV_32FC3, cv::Scalar(-1, -1, -1));
+    const double scale = static_cast<double>(kDetectorInput) / std::max(rgb.cols, rgb.rows);
+    cv::Mat small, input(kDetectorInput, kDetectorInput, CV_32FC3, cv::Scalar(-1, -1, -1));
     cv::resize(rgb, small, {std::max(1, cvRound(rgb.cols * scale)), std::max(1, cvRound(rgb.rows * scale))}, 0, 0,
                cv::INTER_AREA);
-    const int left = (kInput - small.cols) / 2, top = (kInput - small.rows) / 2;
+    const int left = (kDetectorInput - small.cols) / 2, top = (kDetectorInput - small.rows) / 2;
     small.convertTo(input(cv::Rect(left, top, small.cols, small.rows)), CV_32FC3, 1.0 / 127.5, -1.0);
-    const auto out = m_network->run({input.ptr<float>(), static_cast<std::size_t>(kInput * kInput * 3)});
+    const auto out =
+        m_network->run({input.ptr<float>(), static_cast<std::size_t>(kDetectorInput * kDetectorInput * 3)});
     if (!out)
         return out.error();
     std::vector<Person> found;
@@ -71,10 +73,10 @@ Result<std::vector<Person>> PersonDetector::find(const cv::Mat& rgb) {
             if (!(score >= kLeastScore))
                 continue;
             const int cell = static_cast<int>(i) / kGrids[g].each;
-            const double ax = (cell % kGrids[g].side + 0.5) / kGrids[g].side * kInput,
-                         ay = (cell / kGrids[g].side + 0.5) / kGrids[g].side * kInput;
+            const double ax = (cell % kGrids[g].side + 0.5) / kGrids[g].side * kDetectorInput,
+                         ay = (cell / kGrids[g].side + 0.5) / kGrids[g].side * kDetectorInput;
             // The first point lies between the hips, the second on a circle about it that holds the whole body.
-            const float* b = boxes.data() + i * kEach;
+            const float* b = boxes.data() + i * kDetectorEach;
             const Eigen::Vector2d middle(ax + b[4], ay + b[5]), reach(ax + b[6], ay + b[7]);
             const double radius = (reach - middle).norm() / scale;
             if (!middle.allFinite() || !(radius > 1.0) || radius > 4.0 * std::max(rgb.cols, rgb.rows))

@@ -15,7 +15,7 @@ std::string clock(double seconds) {
 }
 
 // An empty line would end the caption, and & < > have a meaning ("-->" among them).
-std::string escaped(const std::string& words) {
+std::string inWebVtt(const std::string& words) {
     std::string out;
     for (const char c : words) {
         if (c == '&')
@@ -38,7 +38,7 @@ std::string webVtt(const std::vector<Caption>& captions) {
     std::string out = "WEBVTT\n";
     int number = 0;
     for (const auto& c : captions) {
-        const std::string words = escaped(c.words);
+        const std::string words = inWebVtt(c.words);
         if (words.find_first_not_of(' ') == std::string::npos || !(c.end > c.begin) || c.begin < 0.0)
             continue;
         out += "\n" + std::to_string(++number) + "\n" + clock(c.begin) + " --> " + clock(c.end) + "\n" + words + "\n";

@@ -67,13 +67,6 @@ Drill readDrill(const JsonReader& j) {
     return d;
 }
 
-PointSpec readPoint(const JsonReader& j) {
-    const auto point = pointFromText(j.text());
-    if (!point)
-        j.fail("\"" + j.text() + "\" is no landmark or pair of landmarks");
-    return *point;
-}
-
 PositionRule readRule(const JsonReader& j) {
     PositionRule r;
     r.kind = j["when"].word<RuleKind>(kRuleKindNames);

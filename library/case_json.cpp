@@ -56,7 +56,7 @@ json write(const CalibrationInput& c) {
     return j;
 }
 
-CalibrationInput read(const JsonReader& j) {
+CalibrationInput readCalibration(const JsonReader& j) {
     CalibrationInput c;
     c.sigma = j.numberOr("sigma_px", 1.5);
     c.depth = j.numberOr("depth_m", 0.0);
@@ -151,7 +151,7 @@ Result<Take> takeFromJson(const std::string& text) {
         t.checksum = j.textOr("checksum");
         t.captureFrom = j.textOr("capture_from");
         if (j.has("calibration"))
-            t.calibration = read(j["calibration"]);
+            t.calibration = readCalibration(j["calibration"]);
         if (j.has("picture")) {
             const auto p = j["picture"];
             t.picture.brightness = p["brightness"].number();
@@ -279,7 +279,7 @@ std::string toJson(const CalibrationInput& c) {
 }
 
 Result<CalibrationInput> calibrationFromJson(const std::string& text) {
-    auto c = guarded<CalibrationInput>(text, "calibration", read);
+    auto c = guarded<CalibrationInput>(text, "calibration", readCalibration);
     return c ? c : Result<CalibrationInput>(Error{c.error().what, "calibration", "nothing was changed", {}});
 }
 

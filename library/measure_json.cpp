@@ -3,14 +3,13 @@
 #include "core/words/say.h"
 
 namespace riflesso {
-namespace {
+
 PointSpec readPoint(const JsonReader& json) {
     const auto spec = pointFromText(json.text());
     if (!spec)
         json.fail("\"" + json.text() + "\" is no landmark; one name, or two joined by +");
     return *spec;
 }
-} // namespace
 
 MeasureDefinition readMeasure(const JsonReader& json, bool standalone) {
     MeasureDefinition d;

@@ -10,6 +10,9 @@
 
 namespace riflesso {
 
+/// One landmark, or the middle of two joined by "+". Throws JsonProblem; for use inside this room.
+PointSpec readPoint(const JsonReader& json);
+
 /// Reads the measure's own fields. With \p standalone true only kind and points (and what they need) are required.
 /// Throws JsonProblem; for use inside this room.
 MeasureDefinition readMeasure(const JsonReader& json, bool standalone);

@@ -1,19 +1,17 @@
 #include "simulator/athlete.h"
 
+#include "simulator/movement_parts.h"
+
 #include <Eigen/Geometry>
 
 #include <algorithm>
 #include <cmath>
-#include <numbers>
 
 namespace riflesso {
 namespace {
 
-using V = Eigen::Vector3d;
-
-double rad(double degrees) {
-    return degrees * std::numbers::pi / 180.0;
-}
+using moving::rad;
+using moving::V;
 
 // In the plane of forward and up: 0 hangs down, 90 forward.
 V swing(double degrees) {

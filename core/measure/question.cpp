@@ -12,7 +12,7 @@ namespace riflesso {
 namespace {
 
 using Points = std::vector<Eigen::Vector2d>;
-using Formula = std::function<double(const Points&)>;
+using FormulaOfPoints = std::function<double(const Points&)>;
 
 const Eigen::Vector2d kRight(1.0, 0.0);
 constexpr double kFewestErrors = 6.0; // between the two ends of a direction
@@ -41,7 +41,7 @@ class Asked {
 public:
     Asked(const Question& q, const Timebase& time) : m_q(q), m_time(time) {}
 
-    void measure(const char* kind, const std::string& unit, const Formula& f, bool degrees) {
+    void measure(const char* kind, const std::string& unit, const FormulaOfPoints& f, bool degrees) {
         const Points clicked = all();
         Answer a{kind, f(mapped(clicked)), 0.0, unit, {}};
         double square = 0.0;
@@ -65,8 +65,8 @@ public:
         m_answers.push_back(a);
     }
     /// A direction is needed of each of these pairs of points.
-    void direction(const char* kind, const std::vector<std::pair<std::size_t, std::size_t>>& pairs, const Formula& f,
-                   const std::string& unit = "°", bool degrees = true) {
+    void direction(const char* kind, const std::vector<std::pair<std::size_t, std::size_t>>& pairs,
+                   const FormulaOfPoints& f, const std::string& unit = "°", bool degrees = true) {
         const Points clicked = all();
         for (const auto& [a, b] : pairs)
             if ((clicked[a] - clicked[b]).norm() < kFewestErrors * m_q.sigma) {

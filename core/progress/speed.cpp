@@ -7,10 +7,10 @@
 namespace riflesso {
 namespace {
 constexpr std::size_t kFewest = 5;
-constexpr double kSpread = 3.0;  // per cent of speed between the slowest and the fastest rep, at least
-constexpr double kBeyond = 10.0; // per cent beyond the speeds seen
-constexpr double kStep = 5.0;    // practise at multiples of this many per cent
-constexpr double kStated = 5.0;  // standard error of a stated effort, per cent of the utmost
+constexpr double kSpread = 3.0;      // per cent of speed between the slowest and the fastest rep, at least
+constexpr double kBeyondSeen = 10.0; // per cent beyond the speeds seen
+constexpr double kStep = 5.0;        // practise at multiples of this many per cent
+constexpr double kStated = 5.0;      // standard error of a stated effort, per cent of the utmost
 } // namespace
 
 SpeedAnswer whereItFallsApart(const std::vector<TimedRep>& reps, const Band& band, SpeedBy by) {
@@ -52,7 +52,7 @@ SpeedAnswer whereItFallsApart(const std::vector<TimedRep>& reps, const Band& ban
         return out;
     }
     const auto crossing = crossingOf(*out.line, out.line->slope > 0.0 ? band.hi : band.lo);
-    if (!crossing || crossing->x < slow - kBeyond || crossing->x > fast + kBeyond)
+    if (!crossing || crossing->x < slow - kBeyondSeen || crossing->x > fast + kBeyondSeen)
         return out;
     out.verdict = SpeedVerdict::leavesAt;
     out.leaves = crossing;

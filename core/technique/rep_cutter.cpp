@@ -10,7 +10,7 @@
 namespace riflesso {
 namespace {
 
-constexpr double kSmooth = 5.0;       // Hz: whole movements, not their tremor
+constexpr double kSmoothWhole = 5.0;  // Hz: whole movements, not their tremor
 constexpr double kTurns = 0.45;       // of the usual swing that a turn must have on both sides
 constexpr double kRest = 2.0;         // Hz: rest lasts
 constexpr double kStirs = 0.12;       // of a rep's most movement: rest is less
@@ -48,7 +48,7 @@ std::optional<Curve> curveOf(const SeriesSpec& spec, const Motion& motion, const
         c.value.push_back(s.value);
     }
     const Hertz rate(1.0 / motion.time().realPeriod(FrameIndex(c.first)));
-    c.value = zeroLag(c.value, Hertz(std::min(kSmooth, 0.4 * rate.value)), rate);
+    c.value = zeroLag(c.value, Hertz(std::min(kSmoothWhole, 0.4 * rate.value)), rate);
     return c;
 }
 

@@ -16,7 +16,7 @@
 namespace riflesso {
 namespace {
 
-constexpr std::size_t kMost = 4;
+constexpr std::size_t kMostAsked = 4;
 
 QString kindWords(const std::string& kind) {
     if (kind == "length")
@@ -121,8 +121,8 @@ void AskView::pointerPressed(QPointF at, Qt::KeyboardModifiers) {
             m_held = static_cast<int>(i);
             return;
         }
-    if (m_points.size() >= kMost || picture().isNull() || at.x() < 0 || at.y() < 0 || at.x() > pictureSize().width() ||
-        at.y() > pictureSize().height())
+    if (m_points.size() >= kMostAsked || picture().isNull() || at.x() < 0 || at.y() < 0 ||
+        at.x() > pictureSize().width() || at.y() > pictureSize().height())
         return;
     m_points.push_back(caught(at));
     m_held = static_cast<int>(m_points.size()) - 1;

@@ -14,7 +14,7 @@
 
 namespace riflesso {
 namespace {
-constexpr int kTitle = 22, kGap = 5;
+constexpr int kTitle = 22, kCardGap = 5;
 
 // What shows a fault in this film best: its evidence, else the first of its indicators that was judged.
 std::string shownBy(const Workbench& bench, const std::string& fault) {
@@ -161,7 +161,7 @@ std::vector<FindingList::Place> FindingList::places() const {
             y += kTitle;
         }
         place.box = QRect(0, y, width() - 1, rowHeight());
-        y += rowHeight() + kGap;
+        y += rowHeight() + kCardGap;
         out.push_back(place);
     }
     return out;

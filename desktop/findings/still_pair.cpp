@@ -14,7 +14,7 @@
 
 namespace riflesso {
 namespace {
-constexpr double kHead = 24, kStrip = 40;
+constexpr double kStillHead = 24, kStrip = 40;
 } // namespace
 
 StillPair::StillPair(Workbench& bench, QWidget* parent) : QWidget(parent), m_bench(bench) {
@@ -63,8 +63,8 @@ void StillPair::step(int by) {
 }
 
 QRectF StillPair::upper() const {
-    const double h = (height() - kHead - kStrip) / 2;
-    return {0, kHead, static_cast<double>(width()), h - 1};
+    const double h = (height() - kStillHead - kStrip) / 2;
+    return {0, kStillHead, static_cast<double>(width()), h - 1};
 }
 QRectF StillPair::lower() const {
     const QRectF up = upper();
@@ -140,11 +140,11 @@ void StillPair::paintEvent(QPaintEvent*) {
     p.setPen(t.text);
     const QString where = tr("rep %1 of %2").arg(static_cast<int>(at) + 1).arg(static_cast<int>(athlete.size()));
     const double room = QFontMetricsF(typeface(Type::body)).horizontalAdvance(where) + 12;
-    p.drawText(QRectF(2, 0, width() - room, kHead - 4), Qt::AlignLeft | Qt::AlignVCenter,
+    p.drawText(QRectF(2, 0, width() - room, kStillHead - 4), Qt::AlignLeft | Qt::AlignVCenter,
                QFontMetricsF(p.font()).elidedText(q(m->definition.name), Qt::ElideRight, width() - room));
     p.setFont(typeface(Type::body));
     p.setPen(t.quiet);
-    p.drawText(QRectF(0, 0, width() - 2, kHead - 4), Qt::AlignRight | Qt::AlignVCenter, where);
+    p.drawText(QRectF(0, 0, width() - 2, kStillHead - 4), Qt::AlignRight | Qt::AlignVCenter, where);
     paintHalf(p, upper(), athlete[at], false);
     if (models.empty()) {
         p.fillRect(lower(), t.panel);

@@ -13,9 +13,9 @@
 
 namespace riflesso {
 namespace {
-constexpr int kEdge = 14;
+constexpr int kStripEdge = 14;
 constexpr int kGrip = 5; // px within which an end is taken hold of
-constexpr int kTop = 16, kBand = 46;
+constexpr int kStripTop = 16, kStripBand = 46;
 } // namespace
 
 RepStrip::RepStrip(Workbench& bench, QWidget* parent) : QWidget(parent), m_bench(bench) {
@@ -46,11 +46,11 @@ int RepStrip::frames() const {
 }
 
 double RepStrip::xOf(double frame) const {
-    return kEdge + frame / std::max(1, frames() - 1) * (width() - 2 * kEdge);
+    return kStripEdge + frame / std::max(1, frames() - 1) * (width() - 2 * kStripEdge);
 }
 
 int RepStrip::frameAt(double x) const {
-    return static_cast<int>(std::lround((x - kEdge) / std::max(1, width() - 2 * kEdge) * (frames() - 1)));
+    return static_cast<int>(std::lround((x - kStripEdge) / std::max(1, width() - 2 * kStripEdge) * (frames() - 1)));
 }
 
 std::vector<RepStrip::Block> RepStrip::blocks() const {
@@ -242,40 +242,40 @@ void RepStrip::paintEvent(QPaintEvent*) {
     if (!take || frames() < 2)
         return;
     const QColor own = take->performer == Performer::model ? t.hues.model : t.hues.athlete;
-    const double line = kTop + kBand;
+    const double line = kStripTop + kStripBand;
     const auto faint = [](QColor c, int alpha) {
         c.setAlpha(alpha);
         return c;
     };
     // How much moves, as standing water: the higher the more.
     if (!m_energy.empty()) {
-        const int columns = width() - 2 * kEdge;
+        const int columns = width() - 2 * kStripEdge;
         std::vector<double> top(static_cast<std::size_t>(columns + 1), 0.0);
         double highest = 1e-9;
         for (std::size_t i = 0; i < m_energy.size(); ++i) {
-            const auto x =
-                static_cast<std::size_t>(std::clamp(static_cast<int>(xOf(static_cast<double>(i))) - kEdge, 0, columns));
+            const auto x = static_cast<std::size_t>(
+                std::clamp(static_cast<int>(xOf(static_cast<double>(i))) - kStripEdge, 0, columns));
             top[x] = std::max(top[x], m_energy[i]);
             highest = std::max(highest, m_energy[i]);
         }
         QPainterPath water;
-        water.moveTo(kEdge, line);
+        water.moveTo(kStripEdge, line);
         for (int x = 0; x <= columns; ++x)
-            water.lineTo(kEdge + x, line - kBand * std::sqrt(top[static_cast<std::size_t>(x)] / highest));
-        water.lineTo(width() - kEdge, line);
+            water.lineTo(kStripEdge + x, line - kStripBand * std::sqrt(top[static_cast<std::size_t>(x)] / highest));
+        water.lineTo(width() - kStripEdge, line);
         p.fillPath(water, faint(t.quiet, 70));
     }
     for (double s : m_strikes) {
         const double frame =
             static_cast<double>(std::lower_bound(take->times.begin(), take->times.end(), s) - take->times.begin());
         p.setPen(QPen(t.quiet, 1.2));
-        p.drawLine(QPointF(xOf(frame), line - kBand), QPointF(xOf(frame), line));
+        p.drawLine(QPointF(xOf(frame), line - kStripBand), QPointF(xOf(frame), line));
     }
     p.setPen(QPen(t.quiet, 1.4));
-    p.drawLine(QPointF(kEdge, line), QPointF(width() - kEdge, line));
+    p.drawLine(QPointF(kStripEdge, line), QPointF(width() - kStripEdge, line));
     const auto all = blocks();
     for (const auto& b : all) {
-        const QRectF box(xOf(b.first), kTop + 4, std::max(3.0, xOf(b.last) - xOf(b.first)), kBand - 4);
+        const QRectF box(xOf(b.first), kStripTop + 4, std::max(3.0, xOf(b.last) - xOf(b.first)), kStripBand - 4);
         const bool chosen = b.rep && m_bench.rep() && b.rep == m_bench.rep()->id;
         if (b.rep) {
             p.setBrush(faint(own, chosen ? 130 : 75));
@@ -299,8 +299,8 @@ void RepStrip::paintEvent(QPaintEvent*) {
             if (!r.set.empty() && (!left || left->set != r.set)) {
                 p.setFont(typeface(Type::small));
                 p.setPen(t.text);
-                p.drawText(QRectF(box.left() + 3, 0, width() - box.left(), kTop + 2), Qt::AlignLeft | Qt::AlignVCenter,
-                           q(r.set));
+                p.drawText(QRectF(box.left() + 3, 0, width() - box.left(), kStripTop + 2),
+                           Qt::AlignLeft | Qt::AlignVCenter, q(r.set));
             }
             if (!r.set.empty()) {
                 p.setPen(QPen(t.text, 2));
@@ -331,7 +331,7 @@ void RepStrip::paintEvent(QPaintEvent*) {
     p.setFont(typeface(Type::small));
     p.setPen(t.quiet);
     for (double s = 0.0; s < length; s += step) {
-        const double x = kEdge + s / length * (width() - 2 * kEdge);
+        const double x = kStripEdge + s / length * (width() - 2 * kStripEdge);
         p.drawLine(QPointF(x, line), QPointF(x, line + 4));
         p.drawText(QRectF(x - 30, line + 12, 60, 16), Qt::AlignCenter, tr("%1 s").arg(s));
     }
@@ -341,8 +341,8 @@ void RepStrip::paintEvent(QPaintEvent*) {
     if (all.empty()) {
         p.setFont(typeface(Type::small));
         p.setPen(t.quiet);
-        p.drawText(QRectF(kEdge + 10, 0, width() - 2 * kEdge - 10, kTop), Qt::AlignLeft | Qt::AlignVCenter,
-                   tr("No reps in this take yet: “Reps” proposes where they are."));
+        p.drawText(QRectF(kStripEdge + 10, 0, width() - 2 * kStripEdge - 10, kStripTop),
+                   Qt::AlignLeft | Qt::AlignVCenter, tr("No reps in this take yet: “Reps” proposes where they are."));
     }
 }
 

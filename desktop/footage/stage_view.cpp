@@ -9,7 +9,7 @@
 namespace riflesso {
 namespace {
 
-QPointF q(Pixel p) {
+QPointF onStage(Pixel p) {
     return {p.x, p.y};
 }
 
@@ -126,7 +126,7 @@ std::vector<Pixel*> StageView::ends() {
 void StageView::paintOver(QPainter& p) {
     p.setRenderHint(QPainter::Antialiasing);
     const QTransform t = toView();
-    const auto at = [&](Pixel pixel) { return t.map(q(pixel)); };
+    const auto at = [&](Pixel pixel) { return t.map(onStage(pixel)); };
     // Words stand at different places along their lines: a vertical is often the known length too.
     const auto line = [&](const DrawnLine& l, Qt::PenStyle style, const QString& words, double along = 0.5) {
         doubleLine(p, at(l.a), at(l.b), style);
@@ -246,7 +246,7 @@ void StageView::pointerReleased(QPointF at) {
         m_dragged.reset();
         if (std::hypot(line.a.x - line.b.x, line.a.y - line.b.y) >= 5.0) {
             if (m_tool == StageTool::crop)
-                emit cropDrawn(QRectF(q(line.a), q(line.b))
+                emit cropDrawn(QRectF(onStage(line.a), onStage(line.b))
                                    .normalized()
                                    .toAlignedRect()
                                    .intersected(QRect(QPoint(), pictureSize())));

@@ -15,26 +15,26 @@ namespace riflesso {
 namespace {
 constexpr double kTallest = 132; // px of all rows: the frame is what is looked at
 
-constexpr int kTop = 16;           // room for three words about the shades
+constexpr int kLegendTop = 16;     // room for three words about the shades
 constexpr double kNameHeight = 14; // px
 
-enum class Part { head, arms, legs, things };
+enum class RowGroup { head, arms, legs, things };
 
-Part partOf(const LandmarkName& landmark) {
+RowGroup partOf(const LandmarkName& landmark) {
     const LandmarkName own(withoutPerson(landmark));
     if (!onBody(own))
-        return Part::things;
+        return RowGroup::things;
     if (own == "head" || own == "neck")
-        return Part::head;
+        return RowGroup::head;
     for (const char* leg : {"hip", "knee", "ankle", "heel", "toe"})
         if (own.ends_with(leg))
-            return Part::legs;
-    return Part::arms;
+            return RowGroup::legs;
+    return RowGroup::arms;
 }
 
-std::pair<int, Part> groupOf(const LandmarkName& landmark) {
+std::pair<int, RowGroup> groupOf(const LandmarkName& landmark) {
     const int person = personOf(landmark);
-    return {person, person > 0 ? Part::head : partOf(landmark)}; // another person's rows are one group
+    return {person, person > 0 ? RowGroup::head : partOf(landmark)}; // another person's rows are one group
 }
 } // namespace
 
@@ -68,7 +68,7 @@ double TrustStrip::rowHeight() const {
 
 QSize TrustStrip::sizeHint() const {
     const double rows = rowHeight() * static_cast<double>(std::max<std::size_t>(1, m_landmarks.size()));
-    return {700, kTop + static_cast<int>(std::lround(rows)) + 3};
+    return {700, kLegendTop + static_cast<int>(std::lround(rows)) + 3};
 }
 QSize TrustStrip::minimumSizeHint() const {
     return {300, sizeHint().height()};
@@ -92,11 +92,11 @@ void TrustStrip::setCurrent(const LandmarkName& landmark) {
 
 QPointF TrustStrip::placeOf(const LandmarkName& landmark, int frame) const {
     const auto at = std::find(m_landmarks.begin(), m_landmarks.end(), landmark) - m_landmarks.begin();
-    return {m_ribbon.xOf(frame), kTop + rowHeight() * (static_cast<double>(at) + 0.5)};
+    return {m_ribbon.xOf(frame), kLegendTop + rowHeight() * (static_cast<double>(at) + 0.5)};
 }
 
 int TrustStrip::rowAt(double y) const {
-    const int row = static_cast<int>((y - kTop) / rowHeight());
+    const int row = static_cast<int>((y - kLegendTop) / rowHeight());
     return row >= 0 && row < static_cast<int>(m_landmarks.size()) ? row : -1;
 }
 
@@ -113,7 +113,7 @@ void TrustStrip::drawRows() {
     const double x0 = m_ribbon.xOf(0), wide = std::max(0.1, m_ribbon.xOf(1) - x0);
     const double left = x0 + wide * m_drawn.first, right = x0 + wide * m_drawn.last;
     for (std::size_t row = 0; row < m_landmarks.size(); ++row) {
-        const double y = kTop + rowHeight() * static_cast<double>(row);
+        const double y = kLegendTop + rowHeight() * static_cast<double>(row);
         p.setPen(QPen(t.line, 1));
         p.drawLine(QPointF(left, y + rowHeight() - 1), QPointF(right, y + rowHeight() - 1));
         if (tracks == m_bench.data().marks.end())
@@ -158,8 +158,8 @@ void TrustStrip::paintEvent(QPaintEvent*) {
     if (current != m_landmarks.end()) {
         QColor over = t.accent;
         over.setAlpha(40);
-        p.fillRect(QRectF(0, kTop + rowHeight() * static_cast<double>(current - m_landmarks.begin()) - 0.5, width(),
-                          rowHeight()),
+        p.fillRect(QRectF(0, kLegendTop + rowHeight() * static_cast<double>(current - m_landmarks.begin()) - 0.5,
+                          width(), rowHeight()),
                    over);
     }
     // What is worth a look, as small marks on the top edge.
@@ -189,15 +189,15 @@ void TrustStrip::paintNames(QPainter& p) const {
         std::size_t last = first;
         while (last + 1 < m_landmarks.size() && groupOf(m_landmarks[last + 1]) == groupOf(m_landmarks[first]))
             ++last;
-        const double y = kTop + rowHeight() * static_cast<double>(first),
+        const double y = kLegendTop + rowHeight() * static_cast<double>(first),
                      high = rowHeight() * static_cast<double>(last + 1 - first);
         const auto [person, part] = groupOf(m_landmarks[first]);
         const Take* take = m_bench.take();
-        const QString name = person > 0 && take   ? q(calledIn(take->figure, person))
-                             : part == Part::head ? tr("head")
-                             : part == Part::arms ? tr("arms")
-                             : part == Part::legs ? tr("legs")
-                                                  : q(spoken(m_landmarks[first]));
+        const QString name = person > 0 && take       ? q(calledIn(take->figure, person))
+                             : part == RowGroup::head ? tr("head")
+                             : part == RowGroup::arms ? tr("arms")
+                             : part == RowGroup::legs ? tr("legs")
+                                                      : q(spoken(m_landmarks[first]));
         const double top = std::min(y + high / 2 - kNameHeight / 2, height() - kNameHeight);
         if (top >= free) { // else the rows are too few and too low for a name between the others
             QColor plate = t.panel;
@@ -221,7 +221,7 @@ void TrustStrip::paintLegend(QPainter& p) const {
     p.setFont(typeface(Type::small));
     double right = width() - 4;
     const auto word = [&](const QString& words, const QColor& colour) {
-        const QRectF text(right - QFontMetricsF(p.font()).horizontalAdvance(words), 1, 400, kTop - 3);
+        const QRectF text(right - QFontMetricsF(p.font()).horizontalAdvance(words), 1, 400, kLegendTop - 3);
         p.setPen(t.quiet);
         p.drawText(text, Qt::AlignLeft | Qt::AlignVCenter, words);
         p.fillRect(QRectF(text.left() - 15, 4, 10, 8), colour);

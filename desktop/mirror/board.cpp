@@ -18,8 +18,8 @@
 namespace riflesso {
 namespace {
 constexpr double kGap = 7;
-constexpr double kRow = 29;      // one deviation: name and number
-constexpr std::size_t kMost = 3; // deviations a position shows
+constexpr double kRow = 29;                // one deviation: name and number
+constexpr std::size_t kMostDeviations = 3; // deviations a position shows
 } // namespace
 
 MirrorBoard::MirrorBoard(Workbench& bench, QWidget* parent) : QWidget(parent), m_bench(bench) {
@@ -57,7 +57,7 @@ std::vector<MirrorBoard::Column> MirrorBoard::columns() const {
     if (shown.empty())
         return out;
     const double w = std::min((width() - kGap * double(shown.size() - 1)) / double(shown.size()), 260.0);
-    const double top = 20, middle = 16 + kRow * double(kMost);
+    const double top = 20, middle = 16 + kRow * double(kMostDeviations);
     const double h = (height() - top - middle) / 2;
     const double left = (width() - (w + kGap) * double(shown.size()) + kGap) / 2;
     for (std::size_t i = 0; i < shown.size(); ++i) {
@@ -72,8 +72,8 @@ std::vector<MirrorBoard::Column> MirrorBoard::columns() const {
         std::stable_sort(c.deviations.begin(), c.deviations.end(), [](const Deviation* x1, const Deviation* x2) {
             return std::abs(x1->verdict.severity) > std::abs(x2->verdict.severity);
         });
-        if (c.deviations.size() > kMost)
-            c.deviations.resize(kMost);
+        if (c.deviations.size() > kMostDeviations)
+            c.deviations.resize(kMostDeviations);
         out.push_back(std::move(c));
     }
     return out;

@@ -12,7 +12,7 @@
 
 namespace riflesso {
 namespace {
-constexpr double kRate = 48000.0, kTone = 0.16, kFade = 0.015; // Hz, s, s
+constexpr double kToneRate = 48000.0, kTone = 0.16, kFade = 0.015; // Hz, s, s
 
 // The system's own engine, and how it is told what to say: a program and the arguments before the words.
 struct Engine {
@@ -55,7 +55,7 @@ bool Sounds::canSpeak() {
 }
 
 void Sounds::play(Chime chime) {
-    play(chimeOf(chime, kRate), kRate);
+    play(chimeOf(chime, kToneRate), kToneRate);
 }
 
 void Sounds::play(const std::vector<float>& samples, double rate) {

@@ -10,7 +10,7 @@
 
 namespace riflesso {
 namespace {
-constexpr double kLongest = 120.0; // s: a note, no lecture
+constexpr double kLongestNote = 120.0; // s: a note, no lecture
 }
 
 SpokenNote::SpokenNote(Sounds& sounds, QWidget* parent) : QWidget(parent), m_sounds(sounds) {
@@ -74,7 +74,7 @@ void SpokenNote::toggle() {
         m_voice = Voice::open(Voice::names().front());
         connect(m_voice.get(), &Voice::heard, this, [this](const std::vector<float>& samples) {
             m_spoken.insert(m_spoken.end(), samples.begin(), samples.end());
-            if (static_cast<double>(m_spoken.size()) > kLongest * Voice::kRate)
+            if (static_cast<double>(m_spoken.size()) > kLongestNote * Voice::kRate)
                 QMetaObject::invokeMethod(
                     this, [this] { recording() ? toggle() : void(); }, Qt::QueuedConnection);
         });

@@ -15,7 +15,7 @@
 
 namespace riflesso {
 namespace {
-constexpr int kTitle = 30, kRung = 46, kGap = 5;
+constexpr int kRungTitle = 30, kRung = 46, kRungGap = 5;
 }
 
 LadderView::LadderView(Workbench& bench, QWidget* parent) : QWidget(parent), m_bench(bench) {
@@ -67,11 +67,11 @@ std::vector<LadderView::Rung> LadderView::rungs() const {
         const Fault* f = m_bench.blueprint().fault(id);
         if (!f)
             continue;
-        out.push_back({id, {}, QRect(0, y, width(), kTitle)});
-        y += kTitle;
+        out.push_back({id, {}, QRect(0, y, width(), kRungTitle)});
+        y += kRungTitle;
         for (const Drill* d : ladderOf(m_bench.blueprint(), *f)) {
             out.push_back({id, d->id, QRect(0, y, width() - 1, kRung)});
-            y += kRung + kGap;
+            y += kRung + kRungGap;
         }
         y += 6;
     }

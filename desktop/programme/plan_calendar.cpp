@@ -21,7 +21,7 @@
 namespace riflesso {
 namespace {
 using std::chrono::days;
-constexpr double kHead = 22, kGap = 5, kChip = 19, kPerMinute = 1.1, kDate = 18;
+constexpr double kWeekdays = 22, kWeekGap = 5, kChip = 19, kPerMinute = 1.1, kDate = 18;
 } // namespace
 
 PlanCalendar::PlanCalendar(const Blueprint& blueprint, QWidget* parent) : QWidget(parent), m_blueprint(blueprint) {
@@ -82,7 +82,7 @@ QRectF PlanCalendar::cellOf(Day day) const {
     const auto at = (day - monday).count();
     if (at < 0 || at >= 7 * m_weeks)
         return {};
-    const double h = (height() - kHead - kGap * (m_weeks - 1)) / m_weeks;
+    const double h = (height() - kWeekdays - kWeekGap * (m_weeks - 1)) / m_weeks;
     // Days of rest need no room for blocks, unless a hand has laid one there.
     std::array<double, 7> share{};
     double all = 0.0;
@@ -95,8 +95,9 @@ QRectF PlanCalendar::cellOf(Day day) const {
     double left = 0.0;
     const auto column = static_cast<std::size_t>(at % 7);
     for (std::size_t i = 0; i < column; ++i)
-        left += share[i] / all * (width() - 6 * kGap) + kGap;
-    return {left, kHead + static_cast<double>(at / 7) * (h + kGap), share[column] / all * (width() - 6 * kGap), h};
+        left += share[i] / all * (width() - 6 * kWeekGap) + kWeekGap;
+    return {left, kWeekdays + static_cast<double>(at / 7) * (h + kWeekGap),
+            share[column] / all * (width() - 6 * kWeekGap), h};
 }
 
 std::optional<Day> PlanCalendar::dayAt(const QPointF& at) const {
@@ -201,7 +202,8 @@ void PlanCalendar::paintEvent(QPaintEvent*) {
     for (int i = 0; i < 7; ++i) {
         p.setPen(t.quiet);
         const QRectF cell = cellOf(monday + days(i));
-        p.drawText(QRectF(cell.left(), 0, cell.width(), kHead), Qt::AlignCenter, q(dayWords(monday + days(i))).left(3));
+        p.drawText(QRectF(cell.left(), 0, cell.width(), kWeekdays), Qt::AlignCenter,
+                   q(dayWords(monday + days(i))).left(3));
     }
     for (int i = 0; i < 7 * m_weeks; ++i) {
         const Day day = monday + days(i);

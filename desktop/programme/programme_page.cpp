@@ -29,7 +29,7 @@ namespace riflesso {
 
 namespace {
 using std::chrono::days;
-constexpr int kAround = 7; // days before and after a gesture that are laid anew
+constexpr int kDaysAround = 7; // days before and after a gesture that are laid anew
 
 // Who bends the plan, from the settings; may be empty.
 std::string whoWorksHere() {
@@ -338,8 +338,8 @@ void ProgrammePage::bend(PlannedBlock block, const QString& what, bool around) {
         return;
     }
     if (around)
-        lay({std::max(m_bench.book().today(), block.day - days(kAround)),
-             std::min(lastDay(), block.day + days(kAround)), what, gesture, true});
+        lay({std::max(m_bench.book().today(), block.day - days(kDaysAround)),
+             std::min(lastDay(), block.day + days(kDaysAround)), what, gesture, true});
 }
 
 void ProgrammePage::addDrill(const QString& id, Day day) {

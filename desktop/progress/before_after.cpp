@@ -14,7 +14,7 @@
 
 namespace riflesso {
 namespace {
-constexpr double kGap = 6.0, kWaterline = 2.0; // px
+constexpr double kStillGap = 6.0, kWaterline = 2.0; // px
 }
 
 BeforeAfter::BeforeAfter(Workbench& bench, QWidget* parent) : QWidget(parent), m_bench(bench) {
@@ -63,8 +63,8 @@ std::vector<Day> BeforeAfter::days() const {
 
 QRectF BeforeAfter::placeOf(std::size_t index) const {
     const auto n = static_cast<double>(std::max<std::size_t>(2, shown().size()));
-    const double w = (width() - (n - 1) * kGap) / n, h = (height() - kWaterline) / 2;
-    return {static_cast<double>(index) * (w + kGap), 0, w, h};
+    const double w = (width() - (n - 1) * kStillGap) / n, h = (height() - kWaterline) / 2;
+    return {static_cast<double>(index) * (w + kStillGap), 0, w, h};
 }
 
 void BeforeAfter::say() {

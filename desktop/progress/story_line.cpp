@@ -14,7 +14,7 @@
 namespace riflesso {
 namespace {
 using std::chrono::days;
-constexpr double kLine = 58;
+constexpr double kStoryLine = 58;
 } // namespace
 
 StoryLine::StoryLine(Workbench& bench, QWidget* parent) : QWidget(parent), m_bench(bench) {
@@ -63,18 +63,18 @@ double heightOf(StoryMark::Kind kind) {
     switch (kind) {
     case Kind::practice:
     case Kind::missed:
-        return kLine + 8;
+        return kStoryLine + 8;
     case Kind::cue:
     case Kind::injury:
-        return kLine - 16;
+        return kStoryLine - 16;
     case Kind::opened:
     case Kind::closed:
-        return kLine - 28;
+        return kStoryLine - 28;
     case Kind::film:
     case Kind::competition:
         break;
     }
-    return kLine;
+    return kStoryLine;
 }
 
 } // namespace
@@ -109,23 +109,24 @@ void StoryLine::paintEvent(QPaintEvent*) {
     p.drawRoundedRect(QRectF(rect()).adjusted(0.5, 0.5, -0.5, -0.5), 6, 6);
     const Day today = m_bench.book().today();
     p.setPen(QPen(t.quiet, 1.6));
-    p.drawLine(QPointF(20, kLine), QPointF(width() - 20, kLine));
+    p.drawLine(QPointF(20, kStoryLine), QPointF(width() - 20, kStoryLine));
     p.setPen(QPen(t.text, 1, Qt::DashLine));
-    p.drawLine(QPointF(placeOf(today), 8), QPointF(placeOf(today), kLine + 10));
+    p.drawLine(QPointF(placeOf(today), 8), QPointF(placeOf(today), kStoryLine + 10));
     p.setFont(typeface(Type::small));
     p.drawText(QPointF(placeOf(today) + 5, 18), tr("today"));
     // Nothing was done: the line is a dotted one on a pale ground, with its days.
     for (const auto& pause : m_story.pauses) {
-        const QRectF band(QPointF(placeOf(pause.from) + 10, kLine - 5), QPointF(placeOf(pause.to) - 10, kLine + 5));
+        const QRectF band(QPointF(placeOf(pause.from) + 10, kStoryLine - 5),
+                          QPointF(placeOf(pause.to) - 10, kStoryLine + 5));
         if (band.width() < 8)
             continue;
         p.fillRect(band, t.panel);
         p.setPen(QPen(t.quiet, 2, Qt::DotLine));
-        p.drawLine(QPointF(band.left(), kLine), QPointF(band.right(), kLine));
+        p.drawLine(QPointF(band.left(), kStoryLine), QPointF(band.right(), kStoryLine));
         const QString words = tr("%1 days' pause").arg((pause.to - pause.from).count());
         p.setPen(t.quiet);
         if (p.fontMetrics().horizontalAdvance(words) < band.width())
-            p.drawText(QRectF(band.left(), kLine + 2, band.width(), 16), Qt::AlignHCenter, words);
+            p.drawText(QRectF(band.left(), kStoryLine + 2, band.width(), 16), Qt::AlignHCenter, words);
     }
     drawFocuses(p);
     for (const auto& m : m_story.marks)
@@ -169,18 +170,18 @@ void StoryLine::drawMark(QPainter& p, const StoryMark& m) const {
     switch (m.kind) {
     case StoryMark::Kind::practice:
         p.setBrush(t.hues.model);
-        p.drawRect(QRectF(x - 2, kLine + 3, 4, 11));
+        p.drawRect(QRectF(x - 2, kStoryLine + 3, 4, 11));
         break;
     case StoryMark::Kind::missed: // a practice that was not
         p.setPen(QPen(t.quiet, 1.2));
         p.setBrush(Qt::NoBrush);
-        p.drawRect(QRectF(x - 2, kLine + 3.5, 4, 10));
+        p.drawRect(QRectF(x - 2, kStoryLine + 3.5, 4, 10));
         break;
     case StoryMark::Kind::film:
         p.setBrush(t.hues.athlete);
-        p.drawRoundedRect(QRectF(x - 8, kLine - 8, 16, 16), 3, 3);
+        p.drawRoundedRect(QRectF(x - 8, kStoryLine - 8, 16, 16), 3, 3);
         p.setPen(t.quiet);
-        p.drawText(QRectF(x - 50, kLine + 14, 100, 18), Qt::AlignHCenter, q(dayWords(m.day)).mid(4));
+        p.drawText(QRectF(x - 50, kStoryLine + 14, 100, 18), Qt::AlignHCenter, q(dayWords(m.day)).mid(4));
         break;
     case StoryMark::Kind::cue: // something said
         p.setBrush(t.quiet);
@@ -194,9 +195,9 @@ void StoryLine::drawMark(QPainter& p, const StoryMark& m) const {
         break;
     case StoryMark::Kind::competition:
         p.setBrush(t.text);
-        p.drawPolygon(QPolygonF({{x, kLine - 16}, {x - 8, kLine - 2}, {x + 8, kLine - 2}}));
+        p.drawPolygon(QPolygonF({{x, kStoryLine - 16}, {x - 8, kStoryLine - 2}, {x + 8, kStoryLine - 2}}));
         p.setPen(t.text);
-        p.drawText(QRectF(std::min(x - 60, width() - 126.0), kLine + 14, 120, 18),
+        p.drawText(QRectF(std::min(x - 60, width() - 126.0), kStoryLine + 14, 120, 18),
                    x > width() - 70 ? Qt::AlignRight : Qt::AlignHCenter, tr("competition"));
         break;
     case StoryMark::Kind::opened: // the ends of a focus's bar

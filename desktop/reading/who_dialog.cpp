@@ -13,7 +13,7 @@
 
 namespace riflesso {
 namespace {
-constexpr int kMost = 6;            // people that are offered, the tallest first
+constexpr int kMostPeople = 6;      // people that are offered, the tallest first
 constexpr QSize kPicture{230, 290}; // px of each
 constexpr double kAround = 0.12;    // of the box, shown beside it
 } // namespace
@@ -25,7 +25,7 @@ WhoDialog::WhoDialog(const WhoIsIt& who, QWidget* parent) : QDialog(parent) {
     row->setSpacing(10);
     int number = 0;
     for (const QRectF& box : who.boxes) {
-        if (number == kMost)
+        if (number == kMostPeople)
             break;
         QRectF around = box.adjusted(-kAround * box.width(), -kAround * box.height(), kAround * box.width(),
                                      kAround * box.height());
@@ -69,7 +69,7 @@ WhoDialog::WhoDialog(const WhoIsIt& who, QWidget* parent) : QDialog(parent) {
 }
 
 void WhoDialog::keyPressEvent(QKeyEvent* e) {
-    if (e->key() >= Qt::Key_1 && e->key() < Qt::Key_1 + kMost)
+    if (e->key() >= Qt::Key_1 && e->key() < Qt::Key_1 + kMostPeople)
         if (auto* b = findChild<QToolButton*>(QString("person%1").arg(e->key() - Qt::Key_0))) {
             b->click();
             return;

@@ -1,5 +1,6 @@
 #include "desktop/shelf/shelf_page.h"
 
+#include "casebook/handed_over.h"
 #include "casebook/shipped.h"
 #include "casebook/text.h"
 #include "desktop/parts/card.h"
@@ -491,13 +492,13 @@ void ShelfPage::makeStill(const ShelfCase& of) {
             m_without.insert(id); // no second try: the film is gone or cannot be read
         m_cards->viewport()->update();
     });
-    watcher->setFuture(
-        QtConcurrent::run(&m_stills, [film = m_library->filmOf(take), card = of.card, to = stillOf(*m_library, of.id)] {
+    watcher->setFuture(QtConcurrent::run(
+        &m_stills, handedOver([film = m_library->filmOf(take), card = of.card, to = stillOf(*m_library, of.id)] {
             const QByteArray bytes = stillBytes(film, card);
             std::error_code ec;
             std::filesystem::create_directories(to.parent_path(), ec);
             return !bytes.isEmpty() && writeBytes(to, bytes).ok();
-        }));
+        })));
 }
 
 QModelIndex ShelfPage::cardAt(const QPoint& at) const {

@@ -4,6 +4,8 @@
 #include "tests/support/window_test.h"
 
 #include <QComboBox>
+#include <QDir>
+#include <QFile>
 #include <QTest>
 
 #include <algorithm>
@@ -54,6 +56,29 @@ private slots:
                      ? 1
                      : 0);
         QCOMPARE(staircaseOf(*kept, "fencing-lunge", "trunk_falls_deg").looks(), 5);
+    }
+    // A place that cannot be written is said at once; the answers are kept as soon as it can.
+    void anAnswerThatCannotBeKeptIsSaid() {
+        const QString folder = m_dir.filePath("no-folder");
+        QFile file(folder);
+        QVERIFY(file.open(QFile::WriteOnly));
+        file.close();
+        const std::filesystem::path scores = (folder + "/eye.json").toStdString();
+        EyeTrainer trainer(scores, m_today, nullptr, 90);
+        trainer.show();
+        trainer.choose("fencing-lunge", "trunk_falls_deg");
+        const auto no = [&] {
+            QTRY_VERIFY_WITH_TIMEOUT(trainer.ready(), 60000);
+            QTest::keyClick(&trainer, Qt::Key_N);
+        };
+        no();
+        QVERIFY2(trainer.verdict().contains("eye.json"), qPrintable(trainer.verdict()));
+        QVERIFY(QFile::remove(folder) && QDir().mkdir(folder));
+        no();
+        QVERIFY2(!trainer.verdict().contains("eye.json"), qPrintable(trainer.verdict()));
+        const auto kept = readEyeSessions(scores);
+        QVERIFY(kept.ok() && kept->size() == 1);
+        QCOMPARE(kept->front().looks.size(), 2u); // the one that could not be kept, too
     }
     // Any of the technique's faults may be there: which one is it?
     void whichFaultIsIt() {

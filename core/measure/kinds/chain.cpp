@@ -226,11 +226,11 @@ MeasureValue evaluateChain(const MeasureDefinition& d, const Motion& motion, con
     return v;
 }
 
-static constexpr std::array kAspects = {Aspect::sequence, Aspect::lag, Aspect::shortestLag, Aspect::braking,
-                                        Aspect::inversions};
+static constexpr std::array kChainAspects = {Aspect::sequence, Aspect::lag, Aspect::shortestLag, Aspect::braking,
+                                             Aspect::inversions};
 
 constinit const KindSpec kChain = {
-    .aspects = kAspects,
+    .aspects = kChainAspects,
     .quantityOf =
         [](const MeasureDefinition& d) {
             return d.aspect == Aspect::lag || d.aspect == Aspect::shortestLag ? QuantityKind::time

@@ -118,11 +118,11 @@ MeasureValue evaluateSwing(const MeasureDefinition& d, const Motion& motion, con
     return v;
 }
 
-static constexpr std::array kAspects = {Aspect::length, Aspect::share};
+static constexpr std::array kSwingAspects = {Aspect::length, Aspect::share};
 
 constinit const KindSpec kSwing = {
     .points = {4, 4},
-    .aspects = kAspects,
+    .aspects = kSwingAspects,
     .quantityOf =
         [](const MeasureDefinition& d) {
             return d.aspect == Aspect::length ? QuantityKind::length : QuantityKind::number;

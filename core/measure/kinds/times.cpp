@@ -59,10 +59,10 @@ MeasureValue evaluateInterval(const MeasureDefinition& d, const Positions& posit
     return v;
 }
 
-static constexpr std::array kAspects = {Aspect::time, Aspect::ratio};
+static constexpr std::array kIntervalAspects = {Aspect::time, Aspect::ratio};
 
 constinit const KindSpec kInterval = {
-    .aspects = kAspects,
+    .aspects = kIntervalAspects,
     .quantityOf =
         [](const MeasureDefinition& d) {
             return d.aspect == Aspect::ratio ? QuantityKind::number : QuantityKind::time;

@@ -84,7 +84,7 @@ double shareOffAxis(const MeasureDefinition& d, const Places& p) {
     return aside.dot(p(2) - (p.n == 4 ? p(3) : p(0))) / (p.unit * d.fullWidth);
 }
 
-constexpr std::array kAspects = {Aspect::turned, Aspect::rate};
+constexpr std::array kTwistAspects = {Aspect::turned, Aspect::rate};
 
 } // namespace
 
@@ -96,7 +96,7 @@ AxisTurn axisTurn(double share, double u) {
 
 constinit const KindSpec kTwist = {
     .points = {3, 4},
-    .aspects = kAspects,
+    .aspects = kTwistAspects,
     .quantityOf =
         [](const MeasureDefinition& d) {
             return d.aspect == Aspect::turned ? QuantityKind::angle : QuantityKind::angularSpeed;
