@@ -21,7 +21,8 @@ QScrollArea* scrolled(QWidget* w) {
 }
 } // namespace
 
-FindingsPage::FindingsPage(Workbench& bench) : m_bench(bench) {
+FindingsPage::FindingsPage(Workbench& bench) : m_bench(bench), m_keys(new KeyTable(this)) {
+    makeKeys();
     m_above = new QComboBox;
     m_above->setObjectName("judgedSet");
     m_above->setAccessibleName(tr("The set that is judged"));
@@ -227,12 +228,15 @@ void FindingsPage::playPair(bool on) {
     m_moving->play(on);
 }
 
+void FindingsPage::makeKeys() {
+    m_keys->tell("↑\u00a0\u00a0↓", tr("finding before, after"));
+    m_keys->add(tr("rep before, after"), {"Left"}, [this] { m_pair->step(-1); });
+    m_keys->add(tr("rep before, after"), {"Right"}, [this] { m_pair->step(1); });
+    m_keys->add(tr("play athlete and model, stop"), {"Space"}, [this] { playPair(m_picture->currentIndex() == 0); });
+}
+
 void FindingsPage::keyPressEvent(QKeyEvent* e) {
-    if (m_ways->currentIndex() == 0 && e->key() == Qt::Key_Space)
-        playPair(m_picture->currentIndex() == 0);
-    else if (m_ways->currentIndex() == 0 && (e->key() == Qt::Key_Left || e->key() == Qt::Key_Right))
-        m_pair->step(e->key() == Qt::Key_Right ? 1 : -1);
-    else
+    if (m_ways->currentIndex() != 0 || !m_keys->press(e))
         QWidget::keyPressEvent(e);
 }
 

@@ -9,6 +9,7 @@
 #include "desktop/findings/landing_map.h"
 #include "desktop/findings/set_table.h"
 #include "desktop/findings/still_pair.h"
+#include "desktop/parts/key_table.h"
 #include "desktop/workbench/moving.h"
 
 #include <QComboBox>
@@ -25,6 +26,7 @@ protected:
     void keyPressEvent(QKeyEvent* e) override;
 
 private:
+    void makeKeys();
     void refresh();
     void fillChoices();
     void choiceMade();
@@ -33,6 +35,7 @@ private:
     [[nodiscard]] QWidget* makeFindings();
 
     Workbench& m_bench;
+    KeyTable* m_keys;
     QComboBox* m_above;
     QComboBox* m_below;
     QComboBox* m_situation;

@@ -26,7 +26,8 @@ QIcon thumbnail(const QImage& picture) {
 constexpr int kPanels = 6;
 } // namespace
 
-FootagePage::FootagePage(Workbench& bench) : m_bench(bench) {
+FootagePage::FootagePage(Workbench& bench) : m_bench(bench), m_keys(new KeyTable(this)) {
+    makeKeys();
     setFocusPolicy(Qt::StrongFocus);
     auto* films = new QSplitter(Qt::Horizontal);
     films->setObjectName("footageSplit");
@@ -448,76 +449,43 @@ void FootagePage::showEvent(QShowEvent*) {
     showFrame();
 }
 
+void FootagePage::makeKeys() {
+    const auto frames = [this](int n) { return [this, n] { m_bench.setFrame(m_bench.frame() + n); }; };
+    const auto beside = [this](int n) { return [this, n] { stepBeside(n); }; };
+    m_keys->add(tr("one frame; with Shift ten"), {"Left"}, frames(-1));
+    m_keys->add(tr("one frame; with Shift ten"), {"Right"}, frames(1));
+    m_keys->also({"Shift+Left"}, frames(-10));
+    m_keys->also({"Shift+Right"}, frames(10));
+    m_keys->add(tr("first, last frame"), {"Home"}, [this] { m_bench.setFrame(0); });
+    m_keys->add(tr("first, last frame"), {"End"}, [this] { m_bench.setFrame(1 << 30); });
+    m_keys->add(tr("play, play backwards"), {"Space"}, [this] { m_transport->play(1); });
+    m_keys->add(tr("play, play backwards"), {"B"}, [this] { m_transport->play(-1); });
+    m_keys->add(tr("slower, faster"), {","}, [this] { m_transport->faster(-1); });
+    m_keys->add(tr("slower, faster"), {"."}, [this] { m_transport->faster(1); });
+    m_keys->add(tr("round and round"), {"L"}, [this] { m_transport->toggleLoop(); });
+    m_keys->add(tr("step the film beside"), {"Ctrl+Left"}, beside(-1));
+    m_keys->add(tr("step the film beside"), {"Ctrl+Right"}, beside(1));
+    m_keys->also({"Ctrl+Shift+Left"}, beside(-10));
+    m_keys->also({"Ctrl+Shift+Right"}, beside(10));
+    m_keys->add(tr("accept the proposed rep, all of them"), {"A"}, [this] { m_strip->acceptHere(); });
+    m_keys->add(tr("accept the proposed rep, all of them"), {"Shift+A"}, [this] { m_strip->acceptAll(); });
+    m_keys->add(tr("split a rep here, merge it with the next"), {"S"}, [this] { m_strip->splitHere(); });
+    m_keys->add(tr("split a rep here, merge it with the next"), {"M"}, [this] { m_strip->mergeNext(); });
+    m_keys->add(tr("the rep begins, ends here"), {"["}, [this] { m_strip->setFirst(); });
+    m_keys->add(tr("the rep begins, ends here"), {"]"}, [this] { m_strip->setLast(); });
+    m_keys->add(tr("rep before, after"), {"PgUp"}, [this] { m_strip->go(-1); });
+    m_keys->add(tr("rep before, after"), {"PgDown"}, [this] { m_strip->go(1); });
+    m_keys->add(tr("take the rep away"), {"Delete", "Backspace"}, [this] { m_strip->removeHere(); });
+    m_keys->add(tr("no slow motion: the capture rate is the file's; of the whole day"), {"H"},
+                [this] { m_time->asTheFileSays(false); });
+    m_keys->add(tr("no slow motion: the capture rate is the file's; of the whole day"), {"Shift+H"},
+                [this] { m_time->asTheFileSays(true); });
+    m_keys->add(tr("whole picture"), {"F"}, [this] { m_stage->fit(); });
+}
+
 void FootagePage::keyPressEvent(QKeyEvent* e) {
-    if (m_modes->currentIndex() != 0) {
+    if (m_modes->currentIndex() != 0 || !m_keys->press(e))
         QWidget::keyPressEvent(e);
-        return;
-    }
-    const bool shift = e->modifiers() & Qt::ShiftModifier, control = e->modifiers() & Qt::ControlModifier;
-    const int step = shift ? 10 : 1;
-    switch (e->key()) {
-    case Qt::Key_Left:
-        control ? stepBeside(-step) : m_bench.setFrame(m_bench.frame() - step);
-        return;
-    case Qt::Key_Right:
-        control ? stepBeside(step) : m_bench.setFrame(m_bench.frame() + step);
-        return;
-    case Qt::Key_Home:
-        m_bench.setFrame(0);
-        return;
-    case Qt::Key_End:
-        m_bench.setFrame(1 << 30);
-        return;
-    case Qt::Key_Space:
-        m_transport->play(1);
-        return;
-    case Qt::Key_B:
-        m_transport->play(-1);
-        return;
-    case Qt::Key_Comma:
-        m_transport->faster(-1);
-        return;
-    case Qt::Key_Period:
-        m_transport->faster(1);
-        return;
-    case Qt::Key_L:
-        m_transport->toggleLoop();
-        return;
-    case Qt::Key_A:
-        shift ? m_strip->acceptAll() : m_strip->acceptHere();
-        return;
-    case Qt::Key_S:
-        m_strip->splitHere();
-        return;
-    case Qt::Key_M:
-        m_strip->mergeNext();
-        return;
-    case Qt::Key_BracketLeft:
-        m_strip->setFirst();
-        return;
-    case Qt::Key_BracketRight:
-        m_strip->setLast();
-        return;
-    case Qt::Key_Delete:
-    case Qt::Key_Backspace:
-        m_strip->removeHere();
-        return;
-    case Qt::Key_PageUp:
-        m_strip->go(-1);
-        return;
-    case Qt::Key_PageDown:
-        m_strip->go(1);
-        return;
-    case Qt::Key_H:
-        m_time->asTheFileSays(shift);
-        return;
-    case Qt::Key_F:
-        m_stage->fit();
-        return;
-    default:
-        break;
-    }
-    QWidget::keyPressEvent(e);
 }
 
 } // namespace riflesso

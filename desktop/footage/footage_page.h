@@ -6,6 +6,7 @@
 #include "desktop/footage/panels.h"
 #include "desktop/footage/transport.h"
 #include "desktop/parts/job_row.h"
+#include "desktop/parts/key_table.h"
 
 #include "desktop/parts/pages.h"
 #include <QButtonGroup>
@@ -56,6 +57,7 @@ private:
         QLabel* title = nullptr;
         PictureView* view = nullptr;
     };
+    void makeKeys();
     QWidget* makeLeft();
     QWidget* makeMiddle();
     QWidget* makeRight();
@@ -74,6 +76,7 @@ private:
     void searchFilm();
 
     Workbench& m_bench;
+    KeyTable* m_keys;
     Pages* m_modes; // the films, or the camera
     QListWidget* m_list;
     QCheckBox* m_refer;

@@ -104,7 +104,7 @@ struct ReviewPanel::Source {
     }
 };
 
-ReviewPanel::ReviewPanel(Workbench& bench) : m_bench(bench) {
+ReviewPanel::ReviewPanel(Workbench& bench) : m_bench(bench), m_keys(new KeyTable(this)) {
     setFocusPolicy(Qt::StrongFocus);
     m_list = new QListWidget;
     m_list->setObjectName("reviewScenes");
@@ -112,91 +112,14 @@ ReviewPanel::ReviewPanel(Workbench& bench) : m_bench(bench) {
     m_list->setWordWrap(true);
     m_list->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     m_stage = new SceneStage;
-    const auto button = [this](const QString& words, const char* name, const QString& tip, auto slot) {
-        auto* b = new QPushButton(words);
-        b->setObjectName(name);
-        b->setToolTip(tip);
-        connect(b, &QPushButton::clicked, this, slot);
-        return b;
-    };
-    auto* up = button(tr("Earlier"), "sceneUp", tr("One place earlier (Alt+Up)"), [this] { move(-1); });
-    auto* down = button(tr("Later"), "sceneDown", tr("One place later (Alt+Down)"), [this] { move(1); });
-    auto* away = button(tr("Leave out"), "sceneDrop", tr("Takes this scene away (Delete)"), [this] { drop(); });
-    auto* add = button(tr("Add the frame looked at"), "sceneAdd",
-                       tr("The frame that you look at in Mirror or Marking, with what is below it (N)"),
-                       [this] { addFrame(); });
-    auto* anew =
-        button(tr("Make anew"), "sceneAnew", tr("Scenes from the findings as they are today. What was recorded goes."),
-               [this] { makeAnew(); });
-    m_record = button({}, "sceneRecord", tr("Speak over the scene, point, and draw with the button held (R)"),
-                      [this] { record(); });
-    m_pause = button(tr("Pause"), "scenePause", tr("A breath (P)"), [this] {
-        m_paused = !m_paused;
-        if (m_paused) {
-            m_before += m_since.elapsed();
-            m_voice->stop();
-        } else {
-            m_since.start();
-            m_voice->start();
-        }
-        say();
-    });
-    m_play = button({}, "scenePlay", tr("This scene, with what was said and pointed at (Space)"), [this] { play(); });
-    m_takeBack = button(tr("Take back"), "sceneTakeBack", tr("Forgets what was recorded over this scene (Backspace)"),
-                        [this] { takeBack(); });
-    m_words = new QLineEdit;
-    m_words->setObjectName("sceneWords");
-    m_words->setAccessibleName(tr("The line under the picture"));
-    m_words->setPlaceholderText(tr("The line under the picture"));
-    m_caption = new QLineEdit;
-    m_caption->setObjectName("sceneCaption");
-    m_caption->setAccessibleName(tr("Caption"));
-    m_caption->setPlaceholderText(tr("What you say, for who cannot hear it (else the line above)"));
-    for (auto* edit : {m_words, m_caption}) {
-        edit->setMaxLength(300);
-        connect(edit, &QLineEdit::editingFinished, this, [this] {
-            Scene* s = scene();
-            if (!s || (q(s->words) == m_words->text() && q(s->caption) == m_caption->text()))
-                return;
-            s->words = m_words->text().toStdString();
-            s->caption = m_caption->text().toStdString();
-            keep();
-            fill();
-            openScene();
-        });
-    }
-    m_microphone = new QComboBox;
-    m_microphone->setObjectName("reviewMicrophone");
-    m_microphone->setAccessibleName(tr("Microphone"));
-    m_level = new QProgressBar;
-    m_level->setRange(0, 100);
-    m_level->setTextVisible(false);
-    m_level->setFixedWidth(90);
-    m_level->setAccessibleName(tr("How loud it is"));
     m_state = wrapped({}, "quiet");
-    auto* order = new QHBoxLayout;
-    order->addWidget(up);
-    order->addWidget(down);
-    order->addWidget(away);
     auto* left = new QVBoxLayout;
     left->addWidget(m_list, 1);
-    left->addLayout(order);
-    left->addWidget(add);
-    left->addWidget(anew);
-    auto* transport = new QHBoxLayout;
-    transport->addWidget(m_record);
-    transport->addWidget(m_pause);
-    transport->addWidget(m_play);
-    transport->addWidget(m_takeBack);
-    transport->addSpacing(12);
-    transport->addWidget(m_microphone);
-    transport->addWidget(m_level);
-    transport->addStretch(1);
+    makeOrder(*left);
     auto* right = new QVBoxLayout;
     right->addWidget(m_stage, 1);
-    right->addWidget(m_words);
-    right->addWidget(m_caption);
-    right->addLayout(transport);
+    makeWords(*right);
+    right->addLayout(makeTransport());
     right->addWidget(m_state);
     auto* all = new QHBoxLayout(this);
     all->setContentsMargins(0, 0, 0, 0);
@@ -223,6 +146,100 @@ ReviewPanel::ReviewPanel(Workbench& bench) : m_bench(bench) {
         if (std::exchange(m_wished, false))
             wish();
     });
+    say();
+}
+
+QPushButton* ReviewPanel::button(const QString& words, const char* name, const QString& why, QAction* action) {
+    auto* b = new QPushButton(words);
+    b->setObjectName(name);
+    KeyTable::give(b, action, why);
+    return b;
+}
+
+// Which scenes, and in which order.
+void ReviewPanel::makeOrder(QVBoxLayout& under) {
+    auto* order = new QHBoxLayout;
+    const QString moved = tr("earlier, later"), frames = tr("add the frame looked at, leave a scene out");
+    order->addWidget(button(tr("Earlier"), "sceneUp", tr("One place earlier"),
+                            m_keys->add(moved, {"Alt+Up"}, [this] { move(-1); })));
+    order->addWidget(
+        button(tr("Later"), "sceneDown", tr("One place later"), m_keys->add(moved, {"Alt+Down"}, [this] { move(1); })));
+    auto* add = button(tr("Add the frame looked at"), "sceneAdd",
+                       tr("The frame that you look at in Mirror or Marking, with what is below it"),
+                       m_keys->add(frames, {"N"}, [this] { addFrame(); }));
+    order->addWidget(button(tr("Leave out"), "sceneDrop", tr("Takes this scene away"),
+                            m_keys->add(frames, {"Delete"}, [this] { drop(); })));
+    under.addLayout(order);
+    under.addWidget(add);
+    under.addWidget(button(tr("Make anew"), "sceneAnew",
+                           tr("Scenes from the findings as they are today. What was recorded goes."),
+                           m_keys->add(tr("Make anew"), {}, [this] { makeAnew(); })));
+}
+
+// What stands under the picture, and what is read by who cannot hear.
+void ReviewPanel::makeWords(QVBoxLayout& under) {
+    m_words = new QLineEdit;
+    m_words->setObjectName("sceneWords");
+    m_words->setAccessibleName(tr("The line under the picture"));
+    m_words->setPlaceholderText(tr("The line under the picture"));
+    m_caption = new QLineEdit;
+    m_caption->setObjectName("sceneCaption");
+    m_caption->setAccessibleName(tr("Caption"));
+    m_caption->setPlaceholderText(tr("What you say, for who cannot hear it (else the line above)"));
+    for (auto* edit : {m_words, m_caption}) {
+        edit->setMaxLength(300);
+        under.addWidget(edit);
+        connect(edit, &QLineEdit::editingFinished, this, [this] {
+            Scene* s = scene();
+            if (!s || (q(s->words) == m_words->text() && q(s->caption) == m_caption->text()))
+                return;
+            s->words = m_words->text().toStdString();
+            s->caption = m_caption->text().toStdString();
+            keep();
+            fill();
+            openScene();
+        });
+    }
+}
+
+QHBoxLayout* ReviewPanel::makeTransport() {
+    const QString recording = tr("record and go on to the next scene; pause");
+    m_record = button({}, "sceneRecord", tr("Speak over the scene, point, and draw with the button held"),
+                      m_keys->add(recording, {"R"}, [this] { record(); }));
+    m_pause = button(tr("Pause"), "scenePause", tr("A breath"), m_keys->add(recording, {"P"}, [this] { breathe(); }));
+    m_play = button({}, "scenePlay", tr("This scene, with what was said and pointed at"),
+                    m_keys->add(tr("play, stop"), {"Space"}, [this] { play(); }));
+    m_takeBack = button(tr("Take back"), "sceneTakeBack", tr("Forgets what was recorded over this scene"),
+                        m_keys->add(tr("forget what was recorded"), {"Backspace"}, [this] { takeBack(); }));
+    m_microphone = new QComboBox;
+    m_microphone->setObjectName("reviewMicrophone");
+    m_microphone->setAccessibleName(tr("Microphone"));
+    m_level = new QProgressBar;
+    m_level->setRange(0, 100);
+    m_level->setTextVisible(false);
+    m_level->setFixedWidth(90);
+    m_level->setAccessibleName(tr("How loud it is"));
+    auto* transport = new QHBoxLayout;
+    for (QWidget* w : std::initializer_list<QWidget*>{m_record, m_pause, m_play, m_takeBack})
+        transport->addWidget(w);
+    transport->addSpacing(12);
+    transport->addWidget(m_microphone);
+    transport->addWidget(m_level);
+    transport->addStretch(1);
+    return transport;
+}
+
+void ReviewPanel::breathe() {
+    if (!m_recording)
+        return;
+    m_paused = !m_paused;
+    if (m_paused) {
+        m_before += m_since.elapsed();
+        m_voice->stop();
+    } else {
+        m_since.start();
+        m_voice->start();
+    }
     say();
 }
 
@@ -533,38 +550,8 @@ void ReviewPanel::say() {
 }
 
 void ReviewPanel::keyPressEvent(QKeyEvent* e) {
-    const bool alt = e->modifiers() & Qt::AltModifier;
-    switch (e->key()) {
-    case Qt::Key_R:
-        record();
-        return;
-    case Qt::Key_P:
-        if (m_recording)
-            m_pause->click();
-        return;
-    case Qt::Key_Space:
-        play();
-        return;
-    case Qt::Key_N:
-        addFrame();
-        return;
-    case Qt::Key_Backspace:
-        takeBack();
-        return;
-    case Qt::Key_Delete:
-        drop();
-        return;
-    case Qt::Key_Up:
-    case Qt::Key_Down:
-        if (alt) {
-            move(e->key() == Qt::Key_Up ? -1 : 1);
-            return;
-        }
-        break;
-    default:
-        break;
-    }
-    QWidget::keyPressEvent(e);
+    if (!m_keys->press(e))
+        QWidget::keyPressEvent(e);
 }
 
 } // namespace riflesso

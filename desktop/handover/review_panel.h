@@ -2,6 +2,7 @@
 /// \file
 /// The review: scenes in order, the picture as the athlete will see it, and the coach's voice and pointer over it.
 
+#include "desktop/parts/key_table.h"
 #include "desktop/workbench/voice.h"
 #include "desktop/workbench/workbench.h"
 #include "handover/review_film.h"
@@ -9,6 +10,7 @@
 #include <QComboBox>
 #include <QElapsedTimer>
 #include <QFutureWatcher>
+#include <QHBoxLayout>
 #include <QImage>
 #include <QLabel>
 #include <QLineEdit>
@@ -86,6 +88,11 @@ protected:
 
 private:
     struct Source; // what pictures are made of, shared with the worker
+    QPushButton* button(const QString& words, const char* name, const QString& why, QAction* action);
+    void makeOrder(QVBoxLayout& under);
+    void makeWords(QVBoxLayout& under);
+    [[nodiscard]] QHBoxLayout* makeTransport();
+    void breathe();
     [[nodiscard]] Scene* scene();
     void load();
     void keep();
@@ -99,6 +106,7 @@ private:
     [[nodiscard]] double now() const;
 
     Workbench& m_bench;
+    KeyTable* m_keys;
     Review m_review;
     bool m_loaded = false, m_recording = false, m_paused = false;
     QListWidget* m_list;

@@ -57,6 +57,13 @@
     </message>
 </context>
 <context>
+    <name>KeySheet</name>
+    <message>
+        <source>Everywhere</source>
+        <translation>Ovunque</translation>
+    </message>
+</context>
+<context>
     <name>MeasureDrawing</name>
     <message>
         <source>Angle at a joint</source>
@@ -5975,6 +5982,18 @@ Atleta: %3. Allenatore: %4.</translation>
         <source>every situation</source>
         <translation>ogni situazione</translation>
     </message>
+    <message>
+        <source>finding before, after</source>
+        <translation>rilievo prima, dopo</translation>
+    </message>
+    <message>
+        <source>rep before, after</source>
+        <translation>ripetizione prima, dopo</translation>
+    </message>
+    <message>
+        <source>play athlete and model, stop</source>
+        <translation>riproduci atleta e modello, ferma</translation>
+    </message>
 </context>
 <context>
     <name>riflesso::FirstReader</name>
@@ -6196,6 +6215,58 @@ Film from the side first, camera level with the hips, the whole movement in the 
         <translation>Ancora nessun filmato.
 Trascina filmati o cartelle su questa finestra, o premi “Porta filmati”.
 Filma prima di lato, telecamera all&apos;altezza delle anche, tutto il movimento nell&apos;immagine.</translation>
+    </message>
+    <message>
+        <source>one frame; with Shift ten</source>
+        <translation>un fotogramma; con Maiusc dieci</translation>
+    </message>
+    <message>
+        <source>first, last frame</source>
+        <translation>primo, ultimo fotogramma</translation>
+    </message>
+    <message>
+        <source>play, play backwards</source>
+        <translation>riproduci, all&apos;indietro</translation>
+    </message>
+    <message>
+        <source>slower, faster</source>
+        <translation>più lento, più veloce</translation>
+    </message>
+    <message>
+        <source>round and round</source>
+        <translation>in tondo</translation>
+    </message>
+    <message>
+        <source>step the film beside</source>
+        <translation>muovi il filmato accanto</translation>
+    </message>
+    <message>
+        <source>accept the proposed rep, all of them</source>
+        <translation>accetta la ripetizione proposta, tutte</translation>
+    </message>
+    <message>
+        <source>split a rep here, merge it with the next</source>
+        <translation>dividi qui una ripetizione, uniscila alla successiva</translation>
+    </message>
+    <message>
+        <source>the rep begins, ends here</source>
+        <translation>la ripetizione comincia, finisce qui</translation>
+    </message>
+    <message>
+        <source>rep before, after</source>
+        <translation>ripetizione prima, dopo</translation>
+    </message>
+    <message>
+        <source>take the rep away</source>
+        <translation>togli la ripetizione</translation>
+    </message>
+    <message>
+        <source>no slow motion: the capture rate is the file&apos;s; of the whole day</source>
+        <translation>niente rallentatore: la frequenza è quella del file; per tutto il giorno</translation>
+    </message>
+    <message>
+        <source>whole picture</source>
+        <translation>immagine intera</translation>
     </message>
 </context>
 <context>
@@ -6693,342 +6764,6 @@ Filma prima di lato, telecamera all&apos;altezza delle anche, tutto il movimento
         <translation>Tasti</translation>
     </message>
     <message>
-        <source>Everywhere</source>
-        <translation>Ovunque</translation>
-    </message>
-    <message>
-        <source>the shelf</source>
-        <translation>lo scaffale</translation>
-    </message>
-    <message>
-        <source>the workspaces</source>
-        <translation>gli ambienti</translation>
-    </message>
-    <message>
-        <source>the next thing to do</source>
-        <translation>la prossima cosa da fare</translation>
-    </message>
-    <message>
-        <source>ask this frame: click points, read what they answer</source>
-        <translation>interroga questo fotogramma: clicca punti, leggi che cosa rispondono</translation>
-    </message>
-    <message>
-        <source>undo, redo</source>
-        <translation>annulla, ripeti</translation>
-    </message>
-    <message>
-        <source>the guide&apos;s page of what is seen</source>
-        <translation>la pagina della guida su ciò che si vede</translation>
-    </message>
-    <message>
-        <source>this sheet</source>
-        <translation>questo foglio</translation>
-    </message>
-    <message>
-        <source>Footage and Marking</source>
-        <translation>Filmati e Marcatura</translation>
-    </message>
-    <message>
-        <source>one frame; with Shift ten</source>
-        <translation>un fotogramma; con Maiusc dieci</translation>
-    </message>
-    <message>
-        <source>first, last frame</source>
-        <translation>primo, ultimo fotogramma</translation>
-    </message>
-    <message>
-        <source>Footage</source>
-        <translation>Filmati</translation>
-    </message>
-    <message>
-        <source>Space, B</source>
-        <translation>Spazio, B</translation>
-    </message>
-    <message>
-        <source>play, play backwards</source>
-        <translation>riproduci, all&apos;indietro</translation>
-    </message>
-    <message>
-        <source>slower, faster</source>
-        <translation>più lento, più veloce</translation>
-    </message>
-    <message>
-        <source>round and round</source>
-        <translation>in tondo</translation>
-    </message>
-    <message>
-        <source>step the film beside</source>
-        <translation>muovi il filmato accanto</translation>
-    </message>
-    <message>
-        <source>accept the proposed rep, all of them</source>
-        <translation>accetta la ripetizione proposta, tutte</translation>
-    </message>
-    <message>
-        <source>split a rep here, merge it with the next</source>
-        <translation>dividi qui una ripetizione, uniscila alla successiva</translation>
-    </message>
-    <message>
-        <source>the rep begins, ends here</source>
-        <translation>la ripetizione comincia, finisce qui</translation>
-    </message>
-    <message>
-        <source>rep before, after</source>
-        <translation>ripetizione prima, dopo</translation>
-    </message>
-    <message>
-        <source>take the rep away</source>
-        <translation>togli la ripetizione</translation>
-    </message>
-    <message>
-        <source>no slow motion: the capture rate is the file&apos;s; of the whole day</source>
-        <translation>niente rallentatore: la frequenza è quella del file; per tutto il giorno</translation>
-    </message>
-    <message>
-        <source>Marking</source>
-        <translation>Marcatura</translation>
-    </message>
-    <message>
-        <source>place the key position of that number here; with Shift the tenth and on</source>
-        <translation>poni qui la posizione chiave di quel numero; con Maiusc dalla decima in poi</translation>
-    </message>
-    <message>
-        <source>key position before, after</source>
-        <translation>posizione chiave prima, dopo</translation>
-    </message>
-    <message>
-        <source>next open point of this rep</source>
-        <translation>prossimo punto aperto di questa ripetizione</translation>
-    </message>
-    <message>
-        <source>start a rep</source>
-        <translation>comincia una ripetizione</translation>
-    </message>
-    <message>
-        <source>nudge the mark by 1 px; with Shift by 0.1 px</source>
-        <translation>sposta il segno di 1 px; con Maiusc di 0,1 px</translation>
-    </message>
-    <message>
-        <source>take the mark away</source>
-        <translation>togli il segno</translation>
-    </message>
-    <message>
-        <source>carry this rep&apos;s marks, only this landmark&apos;s</source>
-        <translation>segui i segni di questa ripetizione, solo quelli di questo punto</translation>
-    </message>
-    <message>
-        <source>the frame most worth a look</source>
-        <translation>il fotogramma che più merita uno sguardo</translation>
-    </message>
-    <message>
-        <source>accept the hollow peg or the carried mark shown; go to the next</source>
-        <translation>accetta il picchetto vuoto o il segno riportato mostrato; vai al prossimo</translation>
-    </message>
-    <message>
-        <source>accept all hollow pegs of this rep</source>
-        <translation>accetta tutti i picchetti vuoti di questa ripetizione</translation>
-    </message>
-    <message>
-        <source>accept those of all reps that are surer than a frame</source>
-        <translation>accetta quelli di tutte le ripetizioni sicuri a meno di un fotogramma</translation>
-    </message>
-    <message>
-        <source>next hollow peg that is unsure</source>
-        <translation>prossimo picchetto vuoto incerto</translation>
-    </message>
-    <message>
-        <source>propose key positions</source>
-        <translation>proponi posizioni chiave</translation>
-    </message>
-    <message>
-        <source>move the peg on this frame</source>
-        <translation>sposta il picchetto su questo fotogramma</translation>
-    </message>
-    <message>
-        <source>not to be seen on this frame</source>
-        <translation>non visibile su questo fotogramma</translation>
-    </message>
-    <message>
-        <source>swap left and right from here on</source>
-        <translation>scambia destra e sinistra da qui in poi</translation>
-    </message>
-    <message>
-        <source>copy the marks of the frame before, with sides swapped</source>
-        <translation>copia i segni del fotogramma prima, a lati scambiati</translation>
-    </message>
-    <message>
-        <source>landmark before, after</source>
-        <translation>punto prima, dopo</translation>
-    </message>
-    <message>
-        <source>loupe weaker, stronger</source>
-        <translation>lente più debole, più forte</translation>
-    </message>
-    <message>
-        <source>start this rep from a marked one</source>
-        <translation>comincia questa ripetizione da una già marcata</translation>
-    </message>
-    <message>
-        <source>stay with the athlete while zoomed in</source>
-        <translation>resta con l&apos;atleta quando è ingrandito</translation>
-    </message>
-    <message>
-        <source>Wheel, + −</source>
-        <translation>Rotella, + −</translation>
-    </message>
-    <message>
-        <source>zoom</source>
-        <translation>ingrandisci</translation>
-    </message>
-    <message>
-        <source>Shift+drag, middle button</source>
-        <translation>Maiusc+trascina, tasto centrale</translation>
-    </message>
-    <message>
-        <source>pan</source>
-        <translation>sposta la vista</translation>
-    </message>
-    <message>
-        <source>whole picture</source>
-        <translation>immagine intera</translation>
-    </message>
-    <message>
-        <source>Space</source>
-        <translation>Spazio</translation>
-    </message>
-    <message>
-        <source>play, pause</source>
-        <translation>riproduci, pausa</translation>
-    </message>
-    <message>
-        <source>Mirror</source>
-        <translation>Specchio</translation>
-    </message>
-    <message>
-        <source>board, moving</source>
-        <translation>tavola, in moto</translation>
-    </message>
-    <message>
-        <source>play both films, pause</source>
-        <translation>riproduci entrambi i filmati, pausa</translation>
-    </message>
-    <message>
-        <source>by the movement, by the clock</source>
-        <translation>secondo il movimento, secondo l&apos;orologio</translation>
-    </message>
-    <message>
-        <source>the model&apos;s figure over the athlete; fainter</source>
-        <translation>la figura del modello sull&apos;atleta; più tenue</translation>
-    </message>
-    <message>
-        <source>loop the phase, backwards</source>
-        <translation>ripeti la fase, all&apos;indietro</translation>
-    </message>
-    <message>
-        <source>the other angle beside each</source>
-        <translation>l&apos;altra inquadratura accanto a ciascuno</translation>
-    </message>
-    <message>
-        <source>a phase on one picture; what is seen as a clip</source>
-        <translation>una fase in una sola immagine; ciò che si vede come clip</translation>
-    </message>
-    <message>
-        <source>Findings</source>
-        <translation>Rilievi</translation>
-    </message>
-    <message>
-        <source>finding before, after</source>
-        <translation>rilievo prima, dopo</translation>
-    </message>
-    <message>
-        <source>play athlete and model, stop</source>
-        <translation>riproduci atleta e modello, ferma</translation>
-    </message>
-    <message>
-        <source>Programme</source>
-        <translation>Programma</translation>
-    </message>
-    <message>
-        <source>block before, after</source>
-        <translation>blocco prima, dopo</translation>
-    </message>
-    <message>
-        <source>Alt+arrows</source>
-        <translation>Alt+frecce</translation>
-    </message>
-    <message>
-        <source>move the block by a day, a week</source>
-        <translation>sposta il blocco di un giorno, di una settimana</translation>
-    </message>
-    <message>
-        <source>a minute more, less</source>
-        <translation>un minuto in più, in meno</translation>
-    </message>
-    <message>
-        <source>lock, done, take away</source>
-        <translation>blocca, fatto, togli</translation>
-    </message>
-    <message>
-        <source>Practice</source>
-        <translation>Pratica</translation>
-    </message>
-    <message>
-        <source>G or ↑</source>
-        <translation>G o ↑</translation>
-    </message>
-    <message>
-        <source>good</source>
-        <translation>buona</translation>
-    </message>
-    <message>
-        <source>B or ↓</source>
-        <translation>B o ↓</translation>
-    </message>
-    <message>
-        <source>not</source>
-        <translation>no</translation>
-    </message>
-    <message>
-        <source>why not, after a rep that was not</source>
-        <translation>perché no, dopo una ripetizione che non lo era</translation>
-    </message>
-    <message>
-        <source>take the last one back</source>
-        <translation>togli l&apos;ultima</translation>
-    </message>
-    <message>
-        <source>new block, rest</source>
-        <translation>nuovo blocco, riposo</translation>
-    </message>
-    <message>
-        <source>tempo; a beat more, less</source>
-        <translation>tempo; una battuta in più, in meno</translation>
-    </message>
-    <message>
-        <source>Review</source>
-        <translation>Commento</translation>
-    </message>
-    <message>
-        <source>record and go on to the next scene; pause</source>
-        <translation>registra e passa alla scena dopo; pausa</translation>
-    </message>
-    <message>
-        <source>play, stop</source>
-        <translation>riproduci, ferma</translation>
-    </message>
-    <message>
-        <source>add the frame looked at, leave a scene out</source>
-        <translation>aggiungi il fotogramma guardato, lascia fuori una scena</translation>
-    </message>
-    <message>
-        <source>forget what was recorded</source>
-        <translation>dimentica ciò che è stato registrato</translation>
-    </message>
-    <message>
-        <source>earlier, later</source>
-        <translation>prima, dopo</translation>
-    </message>
-    <message>
         <source>None yet</source>
         <translation>Ancora nessuna</translation>
     </message>
@@ -7127,22 +6862,6 @@ Filma prima di lato, telecamera all&apos;altezza delle anche, tutto il movimento
     <message>
         <source>The library is at %1 now.</source>
         <translation>La libreria ora è in %1.</translation>
-    </message>
-    <message>
-        <source>camera; the last rep once more; measure it</source>
-        <translation>telecamera; l&apos;ultima ripetizione ancora una volta; misurala</translation>
-    </message>
-    <message>
-        <source>speak a note, end it</source>
-        <translation>nota a voce: inizia, finisci</translation>
-    </message>
-    <message>
-        <source>the film of the rep before, after</source>
-        <translation>il filmato della ripetizione prima, dopo</translation>
-    </message>
-    <message>
-        <source>a presenter&apos;s keys while another window is in front</source>
-        <translation>i tasti di un telecomando mentre davanti c&apos;è un&apos;altra finestra</translation>
     </message>
 </context>
 <context>
@@ -7291,24 +7010,12 @@ Filma prima di lato, telecamera all&apos;altezza delle anche, tutto il movimento
         <translation>Comincia una ripetizione</translation>
     </message>
     <message>
-        <source>A new rep of this take (R). Its first key position goes on the frame you place it on.</source>
-        <translation>Una nuova ripetizione di questa ripresa (R). La sua prima posizione chiave va sul fotogramma dove la poni.</translation>
-    </message>
-    <message>
         <source>Play</source>
         <translation>Riproduci</translation>
     </message>
     <message>
-        <source>Play at the film&apos;s own pace (Space).</source>
-        <translation>Riproduci al passo del filmato (Spazio).</translation>
-    </message>
-    <message>
         <source>Next open point</source>
         <translation>Prossimo punto aperto</translation>
-    </message>
-    <message>
-        <source>Go to the next place of this rep where a key position or a point is missing (N).</source>
-        <translation>Vai al prossimo posto di questa ripetizione dove manca una posizione chiave o un punto (N).</translation>
     </message>
     <message>
         <source>Key positions</source>
@@ -7319,56 +7026,20 @@ Filma prima di lato, telecamera all&apos;altezza delle anche, tutto il movimento
         <translation>Segui</translation>
     </message>
     <message>
-        <source>Follow this rep&apos;s hand marks through all its frames, in the background (C; Shift+C only this landmark).</source>
-        <translation>Segue i segni fatti a mano in questa ripetizione su tutti i suoi fotogrammi, in secondo piano (C; Maiusc+C solo questo punto).</translation>
-    </message>
-    <message>
         <source>Draft …</source>
         <translation>Bozza …</translation>
-    </message>
-    <message>
-        <source>Let the machine look for the body on every frame: a draft to be checked, no measurement (B).</source>
-        <translation>Lascia che la macchina cerchi il corpo su ogni fotogramma: una bozza da verificare, non una misura (B).</translation>
     </message>
     <message>
         <source>Propose pegs</source>
         <translation>Proponi picchetti</translation>
     </message>
     <message>
-        <source>Set hollow pegs where the movement shows the key positions (P). Enter accepts one.</source>
-        <translation>Pone picchetti vuoti dove il movimento mostra le posizioni chiave (P). Invio ne accetta uno.</translation>
-    </message>
-    <message>
         <source>Worst next</source>
         <translation>Il peggiore</translation>
     </message>
     <message>
-        <source>Go to the frame whose correction makes the measures surest (W).</source>
-        <translation>Vai al fotogramma la cui correzione rende più sicure le misure (W).</translation>
-    </message>
-    <message>
         <source>More</source>
         <translation>Altro</translation>
-    </message>
-    <message>
-        <source>Not to be seen on this frame</source>
-        <translation>Non visibile su questo fotogramma</translation>
-    </message>
-    <message>
-        <source>Swap left and right from here on</source>
-        <translation>Scambia destra e sinistra da qui in poi</translation>
-    </message>
-    <message>
-        <source>Copy the marks of the frame before</source>
-        <translation>Copia i segni del fotogramma prima</translation>
-    </message>
-    <message>
-        <source>Copy them with sides swapped</source>
-        <translation>Copiali a lati scambiati</translation>
-    </message>
-    <message>
-        <source>Start this rep from a marked one</source>
-        <translation>Comincia questa ripetizione da una già marcata</translation>
     </message>
     <message>
         <source>Read hidden points from their neighbours</source>
@@ -7549,6 +7220,162 @@ Filma prima di lato, telecamera all&apos;altezza delle anche, tutto il movimento
     <message>
         <source>%1, %2 before</source>
         <translation>%1, prima %2</translation>
+    </message>
+    <message>
+        <source>one frame; with Shift ten</source>
+        <translation>un fotogramma; con Maiusc dieci</translation>
+    </message>
+    <message>
+        <source>first, last frame</source>
+        <translation>primo, ultimo fotogramma</translation>
+    </message>
+    <message>
+        <source>stay with the athlete while zoomed in</source>
+        <translation>resta con l&apos;atleta quando è ingrandito</translation>
+    </message>
+    <message>
+        <source>Wheel, + −</source>
+        <translation>Rotella, + −</translation>
+    </message>
+    <message>
+        <source>zoom</source>
+        <translation>ingrandisci</translation>
+    </message>
+    <message>
+        <source>Shift+drag, middle button</source>
+        <translation>Maiusc+trascina, tasto centrale</translation>
+    </message>
+    <message>
+        <source>pan</source>
+        <translation>sposta la vista</translation>
+    </message>
+    <message>
+        <source>whole picture</source>
+        <translation>immagine intera</translation>
+    </message>
+    <message>
+        <source>place the key position of that number here; with Shift the tenth and on</source>
+        <translation>poni qui la posizione chiave di quel numero; con Maiusc dalla decima in poi</translation>
+    </message>
+    <message>
+        <source>key position before, after</source>
+        <translation>posizione chiave prima, dopo</translation>
+    </message>
+    <message>
+        <source>start a rep</source>
+        <translation>comincia una ripetizione</translation>
+    </message>
+    <message>
+        <source>next open point of this rep</source>
+        <translation>prossimo punto aperto di questa ripetizione</translation>
+    </message>
+    <message>
+        <source>propose key positions</source>
+        <translation>proponi posizioni chiave</translation>
+    </message>
+    <message>
+        <source>accept the hollow peg or the carried mark shown; go to the next</source>
+        <translation>accetta il picchetto vuoto o il segno riportato mostrato; vai al prossimo</translation>
+    </message>
+    <message>
+        <source>accept all hollow pegs of this rep</source>
+        <translation>accetta tutti i picchetti vuoti di questa ripetizione</translation>
+    </message>
+    <message>
+        <source>accept those of all reps that are surer than a frame</source>
+        <translation>accetta quelli di tutte le ripetizioni sicuri a meno di un fotogramma</translation>
+    </message>
+    <message>
+        <source>next hollow peg that is unsure</source>
+        <translation>prossimo picchetto vuoto incerto</translation>
+    </message>
+    <message>
+        <source>move the peg on this frame</source>
+        <translation>sposta il picchetto su questo fotogramma</translation>
+    </message>
+    <message>
+        <source>Alt+arrows</source>
+        <translation>Alt+frecce</translation>
+    </message>
+    <message>
+        <source>nudge the mark by 1 px; with Shift by 0.1 px</source>
+        <translation>sposta il segno di 1 px; con Maiusc di 0,1 px</translation>
+    </message>
+    <message>
+        <source>landmark before, after</source>
+        <translation>punto prima, dopo</translation>
+    </message>
+    <message>
+        <source>take the mark away</source>
+        <translation>togli il segno</translation>
+    </message>
+    <message>
+        <source>carry this rep&apos;s marks, only this landmark&apos;s</source>
+        <translation>segui i segni di questa ripetizione, solo quelli di questo punto</translation>
+    </message>
+    <message>
+        <source>the frame most worth a look</source>
+        <translation>il fotogramma che più merita uno sguardo</translation>
+    </message>
+    <message>
+        <source>not to be seen on this frame</source>
+        <translation>non visibile su questo fotogramma</translation>
+    </message>
+    <message>
+        <source>swap left and right from here on</source>
+        <translation>scambia destra e sinistra da qui in poi</translation>
+    </message>
+    <message>
+        <source>copy the marks of the frame before</source>
+        <translation>copia i segni del fotogramma prima</translation>
+    </message>
+    <message>
+        <source>copy them with sides swapped</source>
+        <translation>copiali a lati scambiati</translation>
+    </message>
+    <message>
+        <source>start this rep from a marked one</source>
+        <translation>comincia questa ripetizione da una già marcata</translation>
+    </message>
+    <message>
+        <source>a draft of the body on every frame, by the machine</source>
+        <translation>una bozza del corpo su ogni fotogramma, fatta dalla macchina</translation>
+    </message>
+    <message>
+        <source>loupe weaker, stronger</source>
+        <translation>lente più debole, più forte</translation>
+    </message>
+    <message>
+        <source>play, pause</source>
+        <translation>riproduci, pausa</translation>
+    </message>
+    <message>
+        <source>A new rep of this take. Its first key position goes on the frame you place it on.</source>
+        <translation>Una nuova ripetizione di questa ripresa. La sua prima posizione chiave va sul fotogramma dove la poni.</translation>
+    </message>
+    <message>
+        <source>Go to the next place of this rep where a key position or a point is missing.</source>
+        <translation>Vai al prossimo posto di questa ripetizione dove manca una posizione chiave o un punto.</translation>
+    </message>
+    <message>
+        <source>Play at the film&apos;s own pace.</source>
+        <translation>Riproduci al passo del filmato.</translation>
+    </message>
+    <message>
+        <source>Let the machine look for the body on every frame: a draft to be checked, no measurement.</source>
+        <translation>Lascia che la macchina cerchi il corpo su ogni fotogramma: una bozza da verificare, non una misura.</translation>
+    </message>
+    <message>
+        <source>Follow this rep&apos;s hand marks through all its frames, in the background; with Shift only this landmark.</source>
+        <translation>Segue i segni fatti a mano in questa ripetizione su tutti i suoi fotogrammi, in secondo piano; con Maiusc solo questo punto.</translation>
+    </message>
+    <message>
+        <source>Set hollow pegs where the movement shows the key positions. Enter accepts one.</source>
+        <translation>Pone picchetti vuoti dove il movimento mostra le posizioni chiave. Invio ne accetta uno.</translation>
+    </message>
+    <message>
+        <source>Go to the frame whose correction makes the measures surest.</source>
+        <translation>Vai al fotogramma la cui correzione rende più sicure le misure.</translation>
     </message>
 </context>
 <context>
@@ -8037,6 +7864,46 @@ Ponile in Marcatura: vai al momento e premi il suo numero.</translation>
     <message>
         <source>own: %1</source>
         <translation>proprio: %1</translation>
+    </message>
+    <message>
+        <source>board, moving</source>
+        <translation>tavola, in moto</translation>
+    </message>
+    <message>
+        <source>play both films, pause</source>
+        <translation>riproduci entrambi i filmati, pausa</translation>
+    </message>
+    <message>
+        <source>one frame; with Shift ten</source>
+        <translation>un fotogramma; con Maiusc dieci</translation>
+    </message>
+    <message>
+        <source>by the movement, by the clock</source>
+        <translation>secondo il movimento, secondo l&apos;orologio</translation>
+    </message>
+    <message>
+        <source>the model&apos;s figure over the athlete; fainter</source>
+        <translation>la figura del modello sull&apos;atleta; più tenue</translation>
+    </message>
+    <message>
+        <source>loop the phase, backwards</source>
+        <translation>ripeti la fase, all&apos;indietro</translation>
+    </message>
+    <message>
+        <source>the other angle beside each</source>
+        <translation>l&apos;altra inquadratura accanto a ciascuno</translation>
+    </message>
+    <message>
+        <source>other curves below</source>
+        <translation>altre curve sotto</translation>
+    </message>
+    <message>
+        <source>a phase on one picture; what is seen as a clip</source>
+        <translation>una fase in una sola immagine; ciò che si vede come clip</translation>
+    </message>
+    <message>
+        <source>slower, faster</source>
+        <translation>più lento, più veloce</translation>
     </message>
 </context>
 <context>
@@ -8828,6 +8695,54 @@ Ponile in Marcatura: vai al momento e premi il suo numero.</translation>
         <source>Next: %1 (so far %2)</source>
         <translation>Prossima: %1 (finora %2)</translation>
     </message>
+    <message>
+        <source>good</source>
+        <translation>buona</translation>
+    </message>
+    <message>
+        <source>not</source>
+        <translation>no</translation>
+    </message>
+    <message>
+        <source>why not, after a rep that was not</source>
+        <translation>perché no, dopo una ripetizione che non lo era</translation>
+    </message>
+    <message>
+        <source>take the last one back</source>
+        <translation>togli l&apos;ultima</translation>
+    </message>
+    <message>
+        <source>the next rep is fed another way</source>
+        <translation>la prossima ripetizione parte in un altro modo</translation>
+    </message>
+    <message>
+        <source>new block, rest</source>
+        <translation>nuovo blocco, riposo</translation>
+    </message>
+    <message>
+        <source>what was done at home</source>
+        <translation>quello che è stato fatto a casa</translation>
+    </message>
+    <message>
+        <source>tempo; a beat more, less</source>
+        <translation>tempo; una battuta in più, in meno</translation>
+    </message>
+    <message>
+        <source>camera; the last rep once more; measure it</source>
+        <translation>telecamera; l&apos;ultima ripetizione ancora una volta; misurala</translation>
+    </message>
+    <message>
+        <source>the film of the rep before, after</source>
+        <translation>il filmato della ripetizione prima, dopo</translation>
+    </message>
+    <message>
+        <source>speak a note, end it</source>
+        <translation>nota a voce: inizia, finisci</translation>
+    </message>
+    <message>
+        <source>a presenter&apos;s keys while another window is in front</source>
+        <translation>i tasti di un telecomando mentre davanti c&apos;è un&apos;altra finestra</translation>
+    </message>
 </context>
 <context>
     <name>riflesso::ProgrammePage</name>
@@ -9074,6 +8989,26 @@ Ponile in Marcatura: vai al momento e premi il suo numero.</translation>
     <message>
         <source>say why</source>
         <translation>dire perché</translation>
+    </message>
+    <message>
+        <source>block before, after</source>
+        <translation>blocco prima, dopo</translation>
+    </message>
+    <message>
+        <source>Alt+arrows</source>
+        <translation>Alt+frecce</translation>
+    </message>
+    <message>
+        <source>move the block by a day, a week</source>
+        <translation>sposta il blocco di un giorno, di una settimana</translation>
+    </message>
+    <message>
+        <source>a minute more, less</source>
+        <translation>un minuto in più, in meno</translation>
+    </message>
+    <message>
+        <source>lock, done, take away</source>
+        <translation>blocca, fatto, togli</translation>
     </message>
 </context>
 <context>
@@ -9676,32 +9611,16 @@ Ponile in Marcatura: vai al momento e premi il suo numero.</translation>
         <translation>Prima</translation>
     </message>
     <message>
-        <source>One place earlier (Alt+Up)</source>
-        <translation>Un posto prima (Alt+Su)</translation>
-    </message>
-    <message>
         <source>Later</source>
         <translation>Dopo</translation>
-    </message>
-    <message>
-        <source>One place later (Alt+Down)</source>
-        <translation>Un posto dopo (Alt+Giù)</translation>
     </message>
     <message>
         <source>Leave out</source>
         <translation>Lascia fuori</translation>
     </message>
     <message>
-        <source>Takes this scene away (Delete)</source>
-        <translation>Toglie questa scena (Canc)</translation>
-    </message>
-    <message>
         <source>Add the frame looked at</source>
         <translation>Aggiungi il fotogramma guardato</translation>
-    </message>
-    <message>
-        <source>The frame that you look at in Mirror or Marking, with what is below it (N)</source>
-        <translation>Il fotogramma che guardi nello Specchio o nella Marcatura, con ciò che vi sta sotto (N)</translation>
     </message>
     <message>
         <source>Make anew</source>
@@ -9712,28 +9631,12 @@ Ponile in Marcatura: vai al momento e premi il suo numero.</translation>
         <translation>Scene dai rilievi come sono oggi. Ciò che è stato registrato va perso.</translation>
     </message>
     <message>
-        <source>Speak over the scene, point, and draw with the button held (R)</source>
-        <translation>Parla sulla scena, indica, e disegna tenendo il pulsante (R)</translation>
-    </message>
-    <message>
         <source>Pause</source>
         <translation>Pausa</translation>
     </message>
     <message>
-        <source>A breath (P)</source>
-        <translation>Un respiro (P)</translation>
-    </message>
-    <message>
-        <source>This scene, with what was said and pointed at (Space)</source>
-        <translation>Questa scena, con ciò che è stato detto e indicato (Spazio)</translation>
-    </message>
-    <message>
         <source>Take back</source>
         <translation>Togli</translation>
-    </message>
-    <message>
-        <source>Forgets what was recorded over this scene (Backspace)</source>
-        <translation>Dimentica ciò che è stato registrato su questa scena (Backspace)</translation>
     </message>
     <message>
         <source>The line under the picture</source>
@@ -9806,6 +9709,58 @@ Ponile in Marcatura: vai al momento e premi il suo numero.</translation>
     <message>
         <source>Shown for %1 s when nobody speaks.</source>
         <translation>Mostrata per %1 s quando nessuno parla.</translation>
+    </message>
+    <message>
+        <source>earlier, later</source>
+        <translation>prima, dopo</translation>
+    </message>
+    <message>
+        <source>add the frame looked at, leave a scene out</source>
+        <translation>aggiungi il fotogramma guardato, lascia fuori una scena</translation>
+    </message>
+    <message>
+        <source>One place earlier</source>
+        <translation>Un posto prima</translation>
+    </message>
+    <message>
+        <source>One place later</source>
+        <translation>Un posto dopo</translation>
+    </message>
+    <message>
+        <source>The frame that you look at in Mirror or Marking, with what is below it</source>
+        <translation>Il fotogramma che guardi nello Specchio o nella Marcatura, con ciò che vi sta sotto</translation>
+    </message>
+    <message>
+        <source>Takes this scene away</source>
+        <translation>Toglie questa scena</translation>
+    </message>
+    <message>
+        <source>record and go on to the next scene; pause</source>
+        <translation>registra e passa alla scena dopo; pausa</translation>
+    </message>
+    <message>
+        <source>Speak over the scene, point, and draw with the button held</source>
+        <translation>Parla sulla scena, indica, e disegna tenendo il pulsante</translation>
+    </message>
+    <message>
+        <source>A breath</source>
+        <translation>Una pausa</translation>
+    </message>
+    <message>
+        <source>This scene, with what was said and pointed at</source>
+        <translation>Questa scena, con ciò che è stato detto e indicato</translation>
+    </message>
+    <message>
+        <source>play, stop</source>
+        <translation>riproduci, ferma</translation>
+    </message>
+    <message>
+        <source>Forgets what was recorded over this scene</source>
+        <translation>Dimentica ciò che è stato registrato su questa scena</translation>
+    </message>
+    <message>
+        <source>forget what was recorded</source>
+        <translation>dimentica ciò che è stato registrato</translation>
     </message>
 </context>
 <context>

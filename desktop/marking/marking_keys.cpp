@@ -102,131 +102,100 @@ void MarkingPage::toPeg(int direction) {
         m_bench.setFrame(*best);
 }
 
-void MarkingPage::keyPressEvent(QKeyEvent* e) {
-    const bool alt = e->modifiers() & Qt::AltModifier, shift = e->modifiers() & Qt::ShiftModifier;
-    const double step = shift ? 0.1 : 1.0;
+void MarkingPage::toLandmark(int way) {
+    const auto list = wanted();
+    if (list.empty())
+        return;
+    const auto at = std::find(list.begin(), list.end(), m_canvas->landmark());
+    const auto n = static_cast<std::ptrdiff_t>(list.size());
+    const std::ptrdiff_t i = at == list.end() ? 0 : (at - list.begin() + way + n) % n;
+    m_canvas->setLandmark(list[static_cast<std::size_t>(i)]);
+    refresh();
+}
+
+// Towards the right and the lower edge of the screen, in pixels of the film.
+void MarkingPage::nudge(double right, double down) {
     const bool swapped = m_bench.take() && m_bench.take()->picture.swapped;
-    const double right = swapped ? -step : step; // towards the right of the screen
-    const int frames = shift ? 10 : 1;
-    if (e->modifiers() & Qt::ControlModifier) {
-        if (e->key() == Qt::Key_Left || e->key() == Qt::Key_Right)
-            movePeg(e->key() == Qt::Key_Left ? -1 : 1);
-        else
-            QWidget::keyPressEvent(e);
-        return;
-    }
-    const auto toLandmark = [this](int way) {
-        const auto list = wanted();
-        const auto at = std::find(list.begin(), list.end(), m_canvas->landmark());
-        if (list.empty())
-            return;
-        const auto n = static_cast<std::ptrdiff_t>(list.size());
-        const std::ptrdiff_t i = at == list.end() ? 0 : (at - list.begin() + way + n) % n;
-        m_canvas->setLandmark(list[static_cast<std::size_t>(i)]);
-        refresh();
+    static_cast<void>(m_canvas->nudge(swapped ? -right : right, down));
+}
+
+void MarkingPage::zoom(double by) {
+    m_canvas->zoomBy(by, QPointF(m_canvas->width() / 2.0, m_canvas->height() / 2.0));
+}
+
+void MarkingPage::makeKeys() {
+    const auto frames = [this](int n) { return [this, n] { m_bench.setFrame(m_bench.frame() + n); }; };
+    m_keys->add(tr("one frame; with Shift ten"), {"Left"}, frames(-1));
+    m_keys->add(tr("one frame; with Shift ten"), {"Right"}, frames(1));
+    m_keys->also({"Shift+Left"}, frames(-10));
+    m_keys->also({"Shift+Right"}, frames(10));
+    m_keys->add(tr("first, last frame"), {"Home"}, [this] { m_bench.setFrame(0); });
+    m_keys->add(tr("first, last frame"), {"End"}, [this] { m_bench.setFrame(1 << 30); });
+    makePegKeys();
+    makePointKeys();
+    m_keys->add(tr("stay with the athlete while zoomed in"), {"Z"}, [this] { m_follow->toggle(); });
+    m_keys->tell(tr("Wheel, + −"), tr("zoom"));
+    m_keys->also({"+"}, [this] { zoom(1.5); });
+    m_keys->also({"-"}, [this] { zoom(1 / 1.5); });
+    m_keys->tell(tr("Shift+drag, middle button"), tr("pan"));
+    m_keys->add(tr("whole picture"), {"F"}, [this] { m_canvas->fit(); });
+}
+
+void MarkingPage::makePegKeys() {
+    m_keys->tell("1 … 9", tr("place the key position of that number here; with Shift the tenth and on"));
+    m_keys->add(tr("key position before, after"), {"Up"}, [this] { toPeg(-1); });
+    m_keys->add(tr("key position before, after"), {"Down"}, [this] { toPeg(1); });
+    m_newRep = m_keys->add(tr("start a rep"), {"R"}, [this] { startRep(); });
+    m_next = m_keys->add(tr("next open point of this rep"), {"N"}, [this] { nextOpen(); });
+    m_propose = m_keys->add(tr("propose key positions"), {"P"}, [this] { propose(); });
+    const auto unlessDrafting = [this](std::function<void()> what) {
+        return [this, what] { m_draft->asking() ? m_draft->go() : what(); };
     };
-    switch (e->key()) {
-    case Qt::Key_Left:
-        alt ? static_cast<void>(m_canvas->nudge(-right, 0)) : m_bench.setFrame(m_bench.frame() - frames);
-        return;
-    case Qt::Key_Right:
-        alt ? static_cast<void>(m_canvas->nudge(right, 0)) : m_bench.setFrame(m_bench.frame() + frames);
-        return;
-    case Qt::Key_Up:
-        alt ? static_cast<void>(m_canvas->nudge(0, -step)) : toPeg(-1);
-        return;
-    case Qt::Key_Down:
-        alt ? static_cast<void>(m_canvas->nudge(0, step)) : toPeg(1);
-        return;
-    case Qt::Key_Home:
-        m_bench.setFrame(0);
-        return;
-    case Qt::Key_End:
-        m_bench.setFrame(1 << 30);
-        return;
-    case Qt::Key_Space:
-        m_play->click();
-        return;
-    case Qt::Key_N:
-        nextOpen();
-        return;
-    case Qt::Key_R:
-        startRep();
-        return;
-    case Qt::Key_C:
-        carryRep(shift);
-        return;
-    case Qt::Key_P:
-        propose();
-        return;
-    case Qt::Key_W:
-        worstNext();
-        return;
-    case Qt::Key_U:
-        unsureNext();
-        return;
-    case Qt::Key_Return:
-    case Qt::Key_Enter:
-        if (m_draft->asking())
-            m_draft->go();
-        else if (e->modifiers() & Qt::ShiftModifier)
-            acceptAll(e->modifiers() & Qt::ControlModifier);
-        else
-            accept();
-        return;
-    case Qt::Key_X:
+    m_keys->add(tr("accept the hollow peg or the carried mark shown; go to the next"), {"Return", "Enter"},
+                unlessDrafting([this] { accept(); }));
+    m_keys->add(tr("accept all hollow pegs of this rep"), {"Shift+Return", "Shift+Enter"},
+                unlessDrafting([this] { acceptAll(false); }));
+    m_keys->add(tr("accept those of all reps that are surer than a frame"), {"Ctrl+Shift+Return", "Ctrl+Shift+Enter"},
+                unlessDrafting([this] { acceptAll(true); }));
+    m_keys->add(tr("next hollow peg that is unsure"), {"U"}, [this] { unsureNext(); });
+    m_keys->add(tr("move the peg on this frame"), {"Ctrl+Left"}, [this] { movePeg(-1); });
+    m_keys->add(tr("move the peg on this frame"), {"Ctrl+Right"}, [this] { movePeg(1); });
+}
+
+void MarkingPage::makePointKeys() {
+    m_keys->tell(tr("Alt+arrows"), tr("nudge the mark by 1 px; with Shift by 0.1 px"));
+    for (const auto& [shift, px] : {std::pair{"", 1.0}, {"Shift+", 0.1}}) {
+        const QString alt = QString("Alt+") + shift;
+        m_keys->also({alt + "Left"}, [this, d = px] { nudge(-d, 0); });
+        m_keys->also({alt + "Right"}, [this, d = px] { nudge(d, 0); });
+        m_keys->also({alt + "Up"}, [this, d = px] { nudge(0, -d); });
+        m_keys->also({alt + "Down"}, [this, d = px] { nudge(0, d); });
+    }
+    m_keys->add(tr("landmark before, after"), {","}, [this] { toLandmark(-1); });
+    m_keys->add(tr("landmark before, after"), {"."}, [this] { toLandmark(1); });
+    m_keys->add(tr("take the mark away"), {"Delete", "Backspace"}, [this] { m_canvas->removeCurrent(); });
+    m_carry = m_keys->add(tr("carry this rep's marks, only this landmark's"), {"C"}, [this] { carryRep(false); });
+    m_keys->add(tr("carry this rep's marks, only this landmark's"), {"Shift+C"}, [this] { carryRep(true); });
+    m_worstNext = m_keys->add(tr("the frame most worth a look"), {"W"}, [this] { worstNext(); });
+    m_hide = m_keys->add(tr("not to be seen on this frame"), {"X"}, [this] {
         if (m_canvas->hideCurrent())
             advance();
+    });
+    m_swap = m_keys->add(tr("swap left and right from here on"), {"S"}, [this] { swapSidesFromHere(); });
+    m_copy = m_keys->add(tr("copy the marks of the frame before"), {"V"}, [this] { copyBefore(false); });
+    m_copySwapped = m_keys->add(tr("copy them with sides swapped"), {"Shift+V"}, [this] { copyBefore(true); });
+    m_like = m_keys->add(tr("start this rep from a marked one"), {"G"}, [this] { startLikeMarked(); });
+    m_beginDraft =
+        m_keys->add(tr("a draft of the body on every frame, by the machine"), {"B"}, [this] { m_draft->begin(); });
+    m_keys->also({"Escape"}, [this] { m_draft->asking() ? m_draft->end() : m_carrier->cancel(); });
+    m_keys->add(tr("loupe weaker, stronger"), {"["}, [this] { m_loupe->zoomBy(1 / 1.2); });
+    m_keys->add(tr("loupe weaker, stronger"), {"]"}, [this] { m_loupe->zoomBy(1.2); });
+    m_playing = m_keys->add(tr("play, pause"), {"Space"}, [this] { togglePlay(); });
+}
+
+void MarkingPage::keyPressEvent(QKeyEvent* e) {
+    if (m_keys->press(e))
         return;
-    case Qt::Key_S:
-        swapSidesFromHere();
-        return;
-    case Qt::Key_V:
-        copyBefore(shift);
-        return;
-    case Qt::Key_G:
-        startLikeMarked();
-        return;
-    case Qt::Key_Z:
-        m_follow->toggle();
-        return;
-    case Qt::Key_Comma:
-        toLandmark(-1);
-        return;
-    case Qt::Key_Period:
-        toLandmark(1);
-        return;
-    case Qt::Key_BracketLeft:
-        m_loupe->zoomBy(1 / 1.2);
-        return;
-    case Qt::Key_BracketRight:
-        m_loupe->zoomBy(1.2);
-        return;
-    case Qt::Key_B:
-        m_draft->begin();
-        return;
-    case Qt::Key_Escape:
-        if (m_draft->asking())
-            m_draft->end();
-        else
-            m_carrier->cancel();
-        return;
-    case Qt::Key_F:
-        m_canvas->fit();
-        return;
-    case Qt::Key_Plus:
-        m_canvas->zoomBy(1.5, QPointF(m_canvas->width() / 2.0, m_canvas->height() / 2.0));
-        return;
-    case Qt::Key_Minus:
-        m_canvas->zoomBy(1 / 1.5, QPointF(m_canvas->width() / 2.0, m_canvas->height() / 2.0));
-        return;
-    case Qt::Key_Delete:
-    case Qt::Key_Backspace:
-        m_canvas->removeCurrent();
-        return;
-    default:
-        break;
-    }
     // With Shift the second nine; which sign that types depends on the keyboard, the key's own number does not.
     constexpr quint32 kFirstDigit = 10; // of X11 and Wayland
     const bool second = e->modifiers() & Qt::ShiftModifier;

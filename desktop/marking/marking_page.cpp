@@ -11,22 +11,41 @@
 #include <QVBoxLayout>
 
 namespace riflesso {
-MarkingPage::MarkingPage(Workbench& bench) : m_bench(bench) {
+MarkingPage::MarkingPage(Workbench& bench) : m_bench(bench), m_keys(new KeyTable(this)) {
     setFocusPolicy(Qt::StrongFocus);
-    m_takes = new QComboBox;
-    m_takes->setAccessibleName(tr("Take"));
-    m_reps = new QComboBox;
-    m_reps->setAccessibleName(tr("Rep"));
-    auto* newRep = new QPushButton(tr("Start a rep"));
-    newRep->setObjectName("newRep");
-    newRep->setToolTip(tr("A new rep of this take (R). Its first key position goes on the frame you place it on."));
-    m_play = new QPushButton(tr("Play"));
-    m_play->setToolTip(tr("Play at the film's own pace (Space)."));
-    auto* next = new QPushButton(tr("Next open point"));
-    next->setObjectName("nextOpen");
-    next->setToolTip(tr("Go to the next place of this rep where a key position or a point is missing (N)."));
-    m_canvas = new MarkCanvas(bench);
-    m_points = new PointsPanel(bench);
+    makeKeys();
+    makeParts();
+    auto* strips = new QVBoxLayout;
+    strips->setSpacing(0);
+    strips->addWidget(m_ribbon);
+    strips->addWidget(m_trust);
+    auto *draftPlace = new QVBoxLayout, *rows = new QVBoxLayout;
+    auto* left = new QVBoxLayout;
+    left->setSpacing(6);
+    left->addLayout(makeBar());
+    left->addLayout(makeTools());
+    left->addWidget(m_words);
+    left->addLayout(draftPlace);
+    left->addWidget(m_canvas, 1);
+    left->addLayout(strips);
+    left->addLayout(rows);
+    m_carrier = new Carrier(bench, rows, this);
+    m_draft = new DraftPanel(bench, *m_canvas, *m_carrier);
+    draftPlace->addWidget(m_draft);
+    makeTabs();
+    auto* all = new QHBoxLayout(this);
+    all->setContentsMargins(10, 8, 10, 8);
+    all->addLayout(left, 1);
+    all->addWidget(m_tabs);
+    followParts();
+    followCase();
+    refreshTakes();
+    showFrame();
+}
+
+void MarkingPage::makeParts() {
+    m_canvas = new MarkCanvas(m_bench);
+    m_points = new PointsPanel(m_bench);
     m_guide = new FigureGuide;
     m_where = new QLabel;
     m_where->setObjectName("quiet");
@@ -43,61 +62,72 @@ MarkingPage::MarkingPage(Workbench& bench) : m_bench(bench) {
     m_words->setObjectName("strong");
     m_words->setWordWrap(true);
     m_words->setMinimumHeight(40);
-    m_ribbon = new Ribbon(bench, false);
-    m_trust = new TrustStrip(bench, *m_ribbon);
-    m_curves = new CurvePanel(bench);
-    m_eye = new EyePanel(bench);
-    m_repeat = new RepeatPanel(bench);
-    auto* carry = new QPushButton(tr("Carry"));
-    carry->setObjectName("carry");
-    carry->setToolTip(tr("Follow this rep's hand marks through all its frames, in the background (C; Shift+C only this "
-                         "landmark)."));
-    auto* draft = new QPushButton(tr("Draft …"));
-    draft->setObjectName("draft");
-    draft->setToolTip(
-        tr("Let the machine look for the body on every frame: a draft to be checked, no measurement (B)."));
-    auto* propose = new QPushButton(tr("Propose pegs"));
-    propose->setObjectName("propose");
-    propose->setToolTip(tr("Set hollow pegs where the movement shows the key positions (P). Enter accepts one."));
-    m_worst = new QPushButton(tr("Worst next"));
-    m_worst->setObjectName("worst");
-    m_worst->setToolTip(tr("Go to the frame whose correction makes the measures surest (W)."));
-    auto* more = new QToolButton;
-    more->setObjectName("more");
-    more->setText(tr("More"));
-    more->setPopupMode(QToolButton::InstantPopup);
-    auto* menu = new QMenu(more);
-    const auto action = [&](const QString& words, const QString& key, auto what) {
-        auto* a = menu->addAction(words + "\t" + key);
-        connect(a, &QAction::triggered, this, what);
-    };
-    action(tr("Not to be seen on this frame"), "X", [this] {
-        if (m_canvas->hideCurrent())
-            advance();
-    });
-    action(tr("Swap left and right from here on"), "S", [this] { swapSidesFromHere(); });
-    action(tr("Copy the marks of the frame before"), "V", [this] { copyBefore(false); });
-    action(tr("Copy them with sides swapped"), "Shift+V", [this] { copyBefore(true); });
-    action(tr("Start this rep from a marked one"), "G", [this] { startLikeMarked(); });
-    action(tr("Read hidden points from their neighbours"), QString(), [this] { readByProxy(); });
-    more->setMenu(menu);
+    m_ribbon = new Ribbon(m_bench, false);
+    m_trust = new TrustStrip(m_bench, *m_ribbon);
+    m_curves = new CurvePanel(m_bench);
+    m_eye = new EyePanel(m_bench);
+    m_repeat = new RepeatPanel(m_bench);
+}
+
+// Take, rep, and the way through them.
+QHBoxLayout* MarkingPage::makeBar() {
+    m_takes = new QComboBox;
+    m_takes->setAccessibleName(tr("Take"));
+    m_reps = new QComboBox;
+    m_reps->setAccessibleName(tr("Rep"));
+    auto* newRep = new QPushButton(tr("Start a rep"));
+    newRep->setObjectName("newRep");
+    KeyTable::give(newRep, m_newRep,
+                   tr("A new rep of this take. Its first key position goes on the frame you place it on."));
+    auto* next = new QPushButton(tr("Next open point"));
+    next->setObjectName("nextOpen");
+    KeyTable::give(next, m_next, tr("Go to the next place of this rep where a key position or a point is missing."));
+    m_play = new QPushButton(tr("Play"));
+    KeyTable::give(m_play, m_playing, tr("Play at the film's own pace."));
     m_follow = new QToolButton;
     m_follow->setObjectName("follow");
     m_follow->setText(tr("Follow"));
     m_follow->setCheckable(true);
     m_follow->setToolTip(tr("Stay with the athlete while zoomed in (Z)."));
-
+    auto* more = new QToolButton;
+    more->setObjectName("more");
+    more->setText(tr("More"));
+    more->setPopupMode(QToolButton::InstantPopup);
+    auto* menu = new QMenu(more);
+    menu->addActions({m_hide, m_swap, m_copy, m_copySwapped, m_like,
+                      m_keys->add(tr("Read hidden points from their neighbours"), {}, [this] { readByProxy(); })});
+    more->setMenu(menu);
+    setLineIcons({{newRep, "flag"}, {m_play, "play"}, {next, "crosshair"}});
     auto* bar = new QHBoxLayout;
     bar->addWidget(m_takes, 2);
     bar->addWidget(m_reps, 1);
-    bar->addWidget(newRep);
-    bar->addWidget(next);
-    bar->addWidget(m_play);
+    for (QWidget* w : std::initializer_list<QWidget*>{newRep, next, m_play, m_follow, more})
+        bar->addWidget(w);
+    return bar;
+}
+
+// What the machine does, and what it would have looked at.
+QHBoxLayout* MarkingPage::makeTools() {
     auto* tools = new QHBoxLayout;
-    tools->addWidget(draft);
-    tools->addWidget(carry);
-    tools->addWidget(propose);
-    tools->addWidget(m_worst);
+    const auto tool = [&](const QString& words, const char* name, QAction* action, const QString& why,
+                          const char* icon) {
+        auto* b = new QPushButton(words);
+        b->setObjectName(name);
+        KeyTable::give(b, action, why);
+        setLineIcons({{b, icon}});
+        tools->addWidget(b);
+        return b;
+    };
+    tool(tr("Draft …"), "draft", m_beginDraft,
+         tr("Let the machine look for the body on every frame: a draft to be checked, no measurement."),
+         "person-standing");
+    tool(tr("Carry"), "carry", m_carry,
+         tr("Follow this rep's hand marks through all its frames, in the background; with Shift only this landmark."),
+         "footprints");
+    tool(tr("Propose pegs"), "propose", m_propose,
+         tr("Set hollow pegs where the movement shows the key positions. Enter accepts one."), "map-pin");
+    m_worst = tool(tr("Worst next"), "worst", m_worstNext,
+                   tr("Go to the frame whose correction makes the measures surest."), "triangle-alert");
     m_doubt = new QLabel;
     m_doubt->setObjectName("quiet");
     m_doubt->setToolTip(tr("Measures of this rep that lie surely inside or outside their band, of those that can be "
@@ -105,42 +135,23 @@ MarkingPage::MarkingPage(Workbench& bench) : m_bench(bench) {
                            "before the last marks."));
     tools->addWidget(m_doubt);
     tools->addStretch(1);
-    bar->addWidget(m_follow);
-    bar->addWidget(more);
-    auto* left = new QVBoxLayout;
-    left->setSpacing(6);
-    left->addLayout(bar);
-    left->addLayout(tools);
-    left->addWidget(m_words);
-    auto* draftPlace = new QVBoxLayout;
-    left->addLayout(draftPlace);
-    left->addWidget(m_canvas, 1);
-    auto* strips = new QVBoxLayout;
-    strips->setSpacing(0);
-    strips->addWidget(m_ribbon);
-    strips->addWidget(m_trust);
-    left->addLayout(strips);
-    auto* rows = new QVBoxLayout;
-    left->addLayout(rows);
-    m_carrier = new Carrier(bench, rows, this);
-    m_draft = new DraftPanel(bench, *m_canvas, *m_carrier);
-    draftPlace->addWidget(m_draft);
-    connect(draft, &QPushButton::clicked, m_draft, &DraftPanel::begin);
-    connect(m_draft, &DraftPanel::failed, this, &MarkingPage::failed);
+    return tools;
+}
+
+void MarkingPage::makeTabs() {
     auto* pegsTitle = new QLabel(tr("Key positions: press the number on its frame"));
     pegsTitle->setObjectName("quiet");
     pegsTitle->setWordWrap(true);
-    auto* right = new QVBoxLayout;
+    auto* figure = new QWidget;
+    auto* right = new QVBoxLayout(figure);
     right->setSpacing(6);
+    right->setContentsMargins(0, 0, 0, 0);
     right->addWidget(m_points);
     right->addWidget(m_guide, 3);
     right->addWidget(m_where);
     right->addWidget(m_loupe, 2);
     right->addWidget(pegsTitle);
     right->addWidget(m_pegs, 3);
-    auto* figure = new QWidget;
-    figure->setLayout(right);
-    right->setContentsMargins(0, 0, 0, 0);
     m_tabs = new QTabWidget;
     m_tabs->setObjectName("markingTabs");
     m_tabs->setAccessibleName(tr("Panels of Marking"));
@@ -153,24 +164,20 @@ MarkingPage::MarkingPage(Workbench& bench) : m_bench(bench) {
     m_tabs->setTabToolTip(2, tr("What is judged by eye"));
     m_tabs->setTabToolTip(3, tr("How good are my marks?"));
     m_tabs->setFixedWidth(292);
-    auto* side = m_tabs;
-    auto* all = new QHBoxLayout(this);
-    all->setContentsMargins(10, 8, 10, 8);
-    all->addLayout(left, 1);
-    all->addWidget(side);
+}
 
-    setLineIcons({{newRep, "flag"},
-                  {m_play, "play"},
-                  {next, "crosshair"},
-                  {carry, "footprints"},
-                  {draft, "person-standing"},
-                  {propose, "map-pin"},
-                  {m_worst, "triangle-alert"}});
-    connect(newRep, &QPushButton::clicked, this, &MarkingPage::startRep);
-    connect(next, &QPushButton::clicked, this, &MarkingPage::nextOpen);
-    connect(carry, &QPushButton::clicked, this, [this] { carryRep(); });
-    connect(propose, &QPushButton::clicked, this, &MarkingPage::propose);
-    connect(m_worst, &QPushButton::clicked, this, &MarkingPage::worstNext);
+void MarkingPage::togglePlay() {
+    if (m_player.isActive())
+        m_player.stop();
+    else if (const Take* take = m_bench.take())
+        m_player.start(static_cast<int>(1000.0 / std::max(1.0, timebaseOf(*take).fileRate().value)));
+    m_play->setText(m_player.isActive() ? tr("Pause") : tr("Play"));
+    setLineIcons({{m_play, m_player.isActive() ? "pause" : "play"}});
+}
+
+// What the page's own parts say.
+void MarkingPage::followParts() {
+    connect(m_draft, &DraftPanel::failed, this, &MarkingPage::failed);
     connect(m_carrier, &Carrier::failed, this, &MarkingPage::failed);
     connect(m_carrier, &Carrier::said, this, &MarkingPage::said);
     connect(m_trust, &TrustStrip::chosen, this, [this](const QString& landmark, int frame) {
@@ -189,24 +196,11 @@ MarkingPage::MarkingPage(Workbench& bench) : m_bench(bench) {
         m_canvas->setFocus();
     });
     connect(m_follow, &QToolButton::toggled, this, &MarkingPage::followAthlete);
-    connect(&bench.book(), &Casebook::analysed, this, [this] {
-        m_trust->update();
-        showOtherView();
-        say();
-    });
-    connect(m_play, &QPushButton::clicked, this, [this] {
-        if (m_player.isActive())
-            m_player.stop();
-        else if (const Take* take = m_bench.take())
-            m_player.start(static_cast<int>(1000.0 / std::max(1.0, timebaseOf(*take).fileRate().value)));
-        m_play->setText(m_player.isActive() ? tr("Pause") : tr("Play"));
-        setLineIcons({{m_play, m_player.isActive() ? "pause" : "play"}});
-    });
     connect(&m_player, &QTimer::timeout, this, [this] {
         const int before = m_bench.frame();
         m_bench.setFrame(before + 1);
         if (m_bench.frame() == before)
-            m_play->click();
+            togglePlay();
     });
     connect(m_takes, &QComboBox::activated, this,
             [this](int i) { m_bench.selectTake(m_takes->itemData(i).toLongLong()); });
@@ -230,32 +224,41 @@ MarkingPage::MarkingPage(Workbench& bench) : m_bench(bench) {
     });
     connect(m_canvas, &MarkCanvas::picked, this, [this] { refresh(); });
     connect(m_canvas, &MarkCanvas::pointerAt, m_loupe, &Loupe::setCentre);
-    connect(&bench, &Workbench::selectionChanged, this, [this] {
+}
+
+// What happens to the case, the selection and the pictures.
+void MarkingPage::followCase() {
+    connect(&m_bench.book(), &Casebook::analysed, this, [this] {
+        m_trust->update();
+        showOtherView();
+        say();
+    });
+    connect(&m_bench, &Workbench::selectionChanged, this, [this] {
         refreshTakes();
         showFrame();
     });
-    connect(&bench, &Workbench::frameChanged, this, &MarkingPage::showFrame);
-    connect(&bench.book(), &Casebook::changed, this, [this](const ChangeSet& c) {
+    connect(&m_bench, &Workbench::frameChanged, this, &MarkingPage::showFrame);
+    connect(&m_bench.book(), &Casebook::changed, this, [this](const ChangeSet& c) {
         if (!c.takes.empty() || !c.reps.empty())
             refreshTakes();
         refresh();
     });
-    connect(&bench.frames(), &FrameService::frameReady, this,
-            [this](const QString& film, int frame, const QImage& picture) {
-                const Take* take = m_bench.take();
-                if (take && film == m_bench.filmPath(*take) && frame == m_bench.frame()) {
+    const auto shown = [this](const QString& film, int frame) {
+        const Take* take = m_bench.take();
+        return take && film == m_bench.filmPath(*take) && frame == m_bench.frame();
+    };
+    connect(&m_bench.frames(), &FrameService::frameReady, this,
+            [this, shown](const QString& film, int frame, const QImage& picture) {
+                if (shown(film, frame)) {
                     m_canvas->setPicture(picture);
                     m_loupe->setPicture(picture);
                 }
             });
-    connect(&bench.frames(), &FrameService::frameFailed, this,
-            [this](const QString& film, int frame, const QString& why) {
-                const Take* take = m_bench.take();
-                if (take && film == m_bench.filmPath(*take) && frame == m_bench.frame())
+    connect(&m_bench.frames(), &FrameService::frameFailed, this,
+            [this, shown](const QString& film, int frame, const QString& why) {
+                if (shown(film, frame))
                     m_canvas->setMessage(why);
             });
-    refreshTakes();
-    showFrame();
 }
 
 void MarkingPage::refreshTakes() {

@@ -10,10 +10,12 @@
 #include "desktop/marking/points_panel.h"
 #include "desktop/marking/repeat_panel.h"
 #include "desktop/marking/trust_strip.h"
+#include "desktop/parts/key_table.h"
 #include "desktop/workbench/carrier.h"
 #include "desktop/workbench/ribbon.h"
 
 #include <QComboBox>
+#include <QHBoxLayout>
 #include <QLabel>
 #include <QListWidget>
 #include <QPushButton>
@@ -75,6 +77,19 @@ private:
     [[nodiscard]] QString calledHere(const LandmarkName& landmark) const;
     void say();
     void advance();
+    void makeKeys();
+    void makePegKeys();
+    void makePointKeys();
+    void makeParts();
+    [[nodiscard]] QHBoxLayout* makeBar();
+    [[nodiscard]] QHBoxLayout* makeTools();
+    void makeTabs();
+    void followParts();
+    void followCase();
+    void togglePlay();
+    void toLandmark(int way);
+    void nudge(double right, double down);
+    void zoom(double by);
     void toPeg(int direction);
     void movePeg(int frames);
     void followAthlete();
@@ -88,6 +103,10 @@ private:
     [[nodiscard]] std::set<LandmarkName> markedHere() const;
 
     Workbench& m_bench;
+    KeyTable* m_keys;
+    // The ones that a button or a menu has, too.
+    QAction *m_newRep, *m_next, *m_propose, *m_carry, *m_worstNext, *m_hide, *m_swap, *m_copy, *m_copySwapped, *m_like,
+        *m_beginDraft, *m_playing;
     QComboBox* m_takes;
     QComboBox* m_reps;
     MarkCanvas* m_canvas;

@@ -15,7 +15,8 @@
 #include <cmath>
 
 namespace riflesso {
-MirrorPage::MirrorPage(Workbench& bench) : m_bench(bench) {
+MirrorPage::MirrorPage(Workbench& bench) : m_bench(bench), m_keys(new KeyTable(this)) {
+    makeKeys();
     m_athlete = new QComboBox;
     m_athlete->setAccessibleName(tr("The athlete's rep"));
     m_model = new QComboBox;
@@ -263,56 +264,38 @@ void MirrorPage::showWay(Way way) {
     setFocus();
 }
 
-void MirrorPage::keyPressEvent(QKeyEvent* e) {
-    const bool moving = m_ways->currentIndex() == inMotion;
-    const int step = e->modifiers() & Qt::ShiftModifier ? 10 : 1;
-    switch (e->key()) {
-    case Qt::Key_M:
-        showWay(moving ? board : inMotion);
-        return;
-    case Qt::Key_T:
-        showWay(m_ways->currentIndex() == onOnePicture ? board : onOnePicture);
-        return;
-    case Qt::Key_L:
-        m_moving->setLoop(!m_moving->loops());
-        return;
-    case Qt::Key_B:
-        m_moving->setSpeed(-m_moving->speed());
-        return;
-    case Qt::Key_A:
-        m_moving->setAngles(!m_moving->angles());
-        return;
-    case Qt::Key_E:
-        exportClip();
-        return;
-    case Qt::Key_V:
-        if (moving)
-            nextCurves();
-        return;
-    case Qt::Key_Space:
-        if (!moving)
+void MirrorPage::makeKeys() {
+    const auto moving = [this] { return m_ways->currentIndex() == inMotion; };
+    const auto speed = [this](double by) { return [this, by] { m_moving->setSpeed(m_moving->speed() * by); }; };
+    m_keys->add(tr("board, moving"), {"M"}, [this, moving] { showWay(moving() ? board : inMotion); });
+    m_keys->add(tr("play both films, pause"), {"Space"}, [this, moving] {
+        if (!moving())
             showWay(inMotion);
         m_moving->play(!m_moving->playing());
-        return;
-    case Qt::Key_C:
-        m_moving->setByClock(!m_moving->byClock());
-        return;
-    case Qt::Key_G:
-        nextGhost();
-        return;
-    case Qt::Key_Left:
-        m_moving->step(-step);
-        return;
-    case Qt::Key_Right:
-        m_moving->step(step);
-        return;
-    case Qt::Key_Comma:
-    case Qt::Key_Period:
-        m_moving->setSpeed(m_moving->speed() * (e->key() == Qt::Key_Comma ? 0.5 : 2.0));
-        return;
-    default:
-        QWidget::keyPressEvent(e);
+    });
+    for (const auto& [key, way] : {std::pair{"Left", -1}, {"Right", 1}}) {
+        m_keys->add(tr("one frame; with Shift ten"), {key}, [this, n = way] { m_moving->step(n); });
+        m_keys->also({QString("Shift+") + key}, [this, n = 10 * way] { m_moving->step(n); });
     }
+    m_keys->add(tr("by the movement, by the clock"), {"C"}, [this] { m_moving->setByClock(!m_moving->byClock()); });
+    m_keys->add(tr("the model's figure over the athlete; fainter"), {"G"}, [this] { nextGhost(); });
+    m_keys->add(tr("loop the phase, backwards"), {"L"}, [this] { m_moving->setLoop(!m_moving->loops()); });
+    m_keys->add(tr("loop the phase, backwards"), {"B"}, speed(-1.0));
+    m_keys->add(tr("the other angle beside each"), {"A"}, [this] { m_moving->setAngles(!m_moving->angles()); });
+    m_keys->add(tr("other curves below"), {"V"}, [this, moving] {
+        if (moving())
+            nextCurves();
+    });
+    m_keys->add(tr("a phase on one picture; what is seen as a clip"), {"T"},
+                [this] { showWay(m_ways->currentIndex() == onOnePicture ? board : onOnePicture); });
+    m_keys->add(tr("a phase on one picture; what is seen as a clip"), {"E"}, [this] { exportClip(); });
+    m_keys->add(tr("slower, faster"), {","}, speed(0.5));
+    m_keys->add(tr("slower, faster"), {"."}, speed(2.0));
+}
+
+void MirrorPage::keyPressEvent(QKeyEvent* e) {
+    if (!m_keys->press(e))
+        QWidget::keyPressEvent(e);
 }
 
 void MirrorPage::refresh() {

@@ -6,6 +6,7 @@
 #include "desktop/mirror/curves.h"
 #include "desktop/mirror/trace_view.h"
 #include "desktop/parts/band_rows.h"
+#include "desktop/parts/key_table.h"
 #include "desktop/workbench/moving.h"
 #include "desktop/workbench/ribbon.h"
 
@@ -35,6 +36,7 @@ protected:
     void keyPressEvent(QKeyEvent* e) override;
 
 private:
+    void makeKeys();
     QWidget* makeMoving();
     void sayState();
     void nextGhost();
@@ -44,6 +46,7 @@ private:
     void showChosen();
 
     Workbench& m_bench;
+    KeyTable* m_keys;
     QComboBox* m_athlete;
     QComboBox* m_model;
     QComboBox* m_measure;

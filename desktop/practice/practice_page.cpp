@@ -14,7 +14,8 @@
 #include <algorithm>
 
 namespace riflesso {
-PracticePage::PracticePage(Workbench& bench) : m_bench(bench) {
+PracticePage::PracticePage(Workbench& bench) : m_bench(bench), m_keys(new KeyTable(this)) {
+    makeKeys();
     setFocusPolicy(Qt::StrongFocus);
     m_pictures = new RightAndWrong(bench);
     auto* left = new QVBoxLayout;
@@ -350,80 +351,45 @@ void PracticePage::lookBack(int by) {
         }
 }
 
-void PracticePage::keyPressEvent(QKeyEvent* e) {
-    if (e->modifiers() & Qt::ControlModifier) {
-        QWidget::keyPressEvent(e);
-        return;
-    }
-    switch (e->key()) {
-    case Qt::Key_G:
-    case Qt::Key_Up:
-    case Qt::Key_PageDown:
-        verdict(true);
-        break;
-    case Qt::Key_B:
-    case Qt::Key_Down:
-    case Qt::Key_PageUp:
-        verdict(false);
-        break;
-    case Qt::Key_Backspace:
-    case Qt::Key_Period:
-    case Qt::Key_Escape:
-        takeBack();
-        break;
-    case Qt::Key_D:
+void PracticePage::makeKeys() {
+    const auto withCamera = [this](std::function<void()> what) {
+        return [this, what] {
+            if (m_camera->isChecked())
+                what();
+        };
+    };
+    m_keys->add(tr("good"), {"G", "Up", "PgDown"}, [this] { verdict(true); });
+    m_keys->add(tr("not"), {"B", "Down", "PgUp"}, [this] { verdict(false); });
+    m_keys->tell("1 … 4", tr("why not, after a rep that was not"));
+    m_keys->add(tr("take the last one back"), {"Backspace", ".", "Escape"}, [this] { takeBack(); });
+    m_keys->add(tr("the next rep is fed another way"), {"D"}, [this] {
         if (m_ways->count() > 0)
             m_ways->setCurrentIndex((m_ways->currentIndex() + 1) % m_ways->count());
         showWay();
-        break;
-    case Qt::Key_N:
-        newBlock();
-        break;
-    case Qt::Key_H:
-        homeDone();
-        break;
-    case Qt::Key_R:
-        rest();
-        break;
-    case Qt::Key_T:
-        tempo();
-        break;
-    case Qt::Key_C:
-        m_camera->toggle();
-        break;
-    case Qt::Key_F:
+    });
+    m_keys->add(tr("new block, rest"), {"N"}, [this] { newBlock(); });
+    m_keys->add(tr("new block, rest"), {"R"}, [this] { rest(); });
+    m_keys->add(tr("what was done at home"), {"H"}, [this] { homeDone(); });
+    m_keys->add(tr("tempo; a beat more, less"), {"T"}, [this] { tempo(); });
+    m_keys->add(tr("tempo; a beat more, less"), {"+"}, [this] { m_beats->setValue(m_beats->value() + 1); });
+    m_keys->add(tr("tempo; a beat more, less"), {"-"}, [this] { m_beats->setValue(m_beats->value() - 1); });
+    m_keys->add(tr("camera; the last rep once more; measure it"), {"C"}, [this] { m_camera->toggle(); });
+    m_keys->add(tr("camera; the last rep once more; measure it"), {"L"}, withCamera([this] { m_screen->playAgain(); }));
+    m_keys->add(tr("camera; the last rep once more; measure it"), {"M"}, withCamera([this] { readRep(); }));
+    m_keys->add(tr("the film of the rep before, after"), {"Left"}, [this] { lookBack(-1); });
+    m_keys->add(tr("the film of the rep before, after"), {"Right"}, [this] { lookBack(1); });
+    m_keys->add(tr("speak a note, end it"), {"V"}, [this] { m_spoken->toggle(); });
+    m_keys->add(tr("a presenter's keys while another window is in front"), {"F"}, [this] {
         if (m_far->isEnabled())
             m_far->toggle();
-        break;
-    case Qt::Key_L:
-        if (m_camera->isChecked())
-            m_screen->playAgain();
-        break;
-    case Qt::Key_Left:
-        lookBack(-1);
-        break;
-    case Qt::Key_Right:
-        lookBack(1);
-        break;
-    case Qt::Key_M:
-        if (m_camera->isChecked())
-            readRep();
-        break;
-    case Qt::Key_V:
-        m_spoken->toggle();
-        break;
-    case Qt::Key_Plus:
-        m_beats->setValue(m_beats->value() + 1);
-        break;
-    case Qt::Key_Minus:
-        m_beats->setValue(m_beats->value() - 1);
-        break;
-    default:
-        if (m_reasonOpen && e->key() >= Qt::Key_1 && e->key() <= Qt::Key_9)
-            giveReason(e->key() - Qt::Key_1);
-        else
-            QWidget::keyPressEvent(e);
-    }
+    });
+}
+
+void PracticePage::keyPressEvent(QKeyEvent* e) {
+    if (m_reasonOpen && e->key() >= Qt::Key_1 && e->key() <= Qt::Key_9 && !(e->modifiers() & Qt::ControlModifier))
+        giveReason(e->key() - Qt::Key_1);
+    else if (!m_keys->press(e))
+        QWidget::keyPressEvent(e);
 }
 
 void PracticePage::refresh() {

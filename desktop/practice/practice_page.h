@@ -4,6 +4,7 @@
 
 #include "core/progress/feed.h"
 #include "desktop/parts/card.h"
+#include "desktop/parts/key_table.h"
 #include "desktop/practice/far_keys.h"
 #include "desktop/practice/metronome.h"
 #include "desktop/practice/rep_screen.h"
@@ -46,6 +47,7 @@ protected:
     void hideEvent(QHideEvent* e) override; ///< tempo, camera and keys from afar end with the page
 
 private:
+    void makeKeys();
     void refresh();
     void fillDrills();
     void fillReasons();
@@ -83,6 +85,7 @@ private:
     [[nodiscard]] Mode mode() const { return static_cast<Mode>(m_mode->currentIndex()); }
 
     Workbench& m_bench;
+    KeyTable* m_keys;
     QComboBox* m_drills;
     QString m_shownDrill; ///< the drill that was shown last; another one may be asked for
     QComboBox* m_mode;

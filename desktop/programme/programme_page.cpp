@@ -37,7 +37,12 @@ std::string whoWorksHere() {
 }
 } // namespace
 
-ProgrammePage::ProgrammePage(Workbench& bench) : m_bench(bench) {
+ProgrammePage::ProgrammePage(Workbench& bench) : m_bench(bench), m_keys(new KeyTable(this)) {
+    // Heard by the calendar, which knows the block.
+    m_keys->tell("←\u00a0\u00a0→", tr("block before, after"));
+    m_keys->tell(tr("Alt+arrows"), tr("move the block by a day, a week"));
+    m_keys->tell("+\u00a0\u00a0−", tr("a minute more, less"));
+    m_keys->tell("L\u00a0\u00a0D\u00a0\u00a0Delete", tr("lock, done, take away"));
     m_regime = new QComboBox;
     m_regime->setObjectName("regime");
     m_regime->setAccessibleName(tr("How often"));

@@ -3,6 +3,7 @@
 /// Programme: the ladder of each focus, the weeks that can be bent by hand, the drill.
 
 #include "desktop/parts/card.h"
+#include "desktop/parts/key_table.h"
 #include "desktop/programme/ladder_view.h"
 #include "desktop/programme/plan_calendar.h"
 #include "desktop/workbench/drill_card.h"
@@ -58,6 +59,7 @@ private:
     [[nodiscard]] Day lastDay() const;
 
     Workbench& m_bench;
+    KeyTable* m_keys;
     QComboBox* m_regime;
     QComboBox* m_weeks;
     QLabel* m_head;

@@ -1,4 +1,5 @@
 #include "desktop/shell/main_window.h"
+#include "desktop/shell/key_sheet.h"
 
 #include "casebook/handed_over.h"
 #include "desktop/asking/ask_dialog.h"
@@ -518,58 +519,8 @@ void MainWindow::showShortcuts() {
     QDialog dialog(this);
     dialog.setWindowTitle(tr("Keys"));
     auto* text = new QTextBrowser;
-    const auto row = [](const QString& keys, const QString& what) {
-        return QString("<tr><td><b>%1</b>&nbsp;&nbsp;</td><td>%2</td></tr>").arg(keys, what);
-    };
-    text->setHtml(
-        "<h3>" + tr("Everywhere") + "</h3><table>" + row("Ctrl+0", tr("the shelf")) +
-        row("Ctrl+1 … 9", tr("the workspaces")) + row("Ctrl+Return", tr("the next thing to do")) +
-        row("Q", tr("ask this frame: click points, read what they answer")) +
-        row("Ctrl+Z, Ctrl+Shift+Z", tr("undo, redo")) + row("F1", tr("the guide's page of what is seen")) +
-        row("Shift+F1", tr("this sheet")) + "</table><h3>" + tr("Footage and Marking") + "</h3><table>" +
-        row("← →", tr("one frame; with Shift ten")) + row("Home, End", tr("first, last frame")) + "</table><h3>" +
-        tr("Footage") + "</h3><table>" + row(tr("Space, B"), tr("play, play backwards")) +
-        row(", .", tr("slower, faster")) + row("L", tr("round and round")) +
-        row("Ctrl+← →", tr("step the film beside")) + row("A, Shift+A", tr("accept the proposed rep, all of them")) +
-        row("S, M", tr("split a rep here, merge it with the next")) + row("[ ]", tr("the rep begins, ends here")) +
-        row("Page ↑ ↓", tr("rep before, after")) + row("Delete", tr("take the rep away")) +
-        row("H, Shift+H", tr("no slow motion: the capture rate is the file's; of the whole day")) + "</table><h3>" +
-        tr("Marking") + "</h3><table>" +
-        row("1 … 9", tr("place the key position of that number here; with Shift the tenth and on")) +
-        row("↑ ↓", tr("key position before, after")) + row("N", tr("next open point of this rep")) +
-        row("R", tr("start a rep")) + row("Alt+arrows", tr("nudge the mark by 1 px; with Shift by 0.1 px")) +
-        row("Delete", tr("take the mark away")) +
-        row("C, Shift+C", tr("carry this rep's marks, only this landmark's")) +
-        row("W", tr("the frame most worth a look")) +
-        row("Enter", tr("accept the hollow peg or the carried mark shown; go to the next")) +
-        row("Shift+Enter", tr("accept all hollow pegs of this rep")) +
-        row("Ctrl+Shift+Enter", tr("accept those of all reps that are surer than a frame")) +
-        row("U", tr("next hollow peg that is unsure")) + row("P", tr("propose key positions")) +
-        row("Ctrl+← →", tr("move the peg on this frame")) + row("X", tr("not to be seen on this frame")) +
-        row("S", tr("swap left and right from here on")) +
-        row("V, Shift+V", tr("copy the marks of the frame before, with sides swapped")) +
-        row(", .", tr("landmark before, after")) + row("[ ]", tr("loupe weaker, stronger")) +
-        row("G", tr("start this rep from a marked one")) + row("Z", tr("stay with the athlete while zoomed in")) +
-        row(tr("Wheel, + −"), tr("zoom")) + row(tr("Shift+drag, middle button"), tr("pan")) +
-        row("F", tr("whole picture")) + row(tr("Space"), tr("play, pause")) + "</table><h3>" + tr("Mirror") +
-        "</h3><table>" + row("M", tr("board, moving")) + row(tr("Space"), tr("play both films, pause")) +
-        row("C", tr("by the movement, by the clock")) + row("G", tr("the model's figure over the athlete; fainter")) +
-        row("L, B", tr("loop the phase, backwards")) + row("A", tr("the other angle beside each")) +
-        row("T, E", tr("a phase on one picture; what is seen as a clip")) + row(", .", tr("slower, faster")) +
-        "</table><h3>" + tr("Findings") + "</h3><table>" + row("↑ ↓", tr("finding before, after")) +
-        row("← →", tr("rep before, after")) + row(tr("Space"), tr("play athlete and model, stop")) + "</table><h3>" +
-        tr("Programme") + "</h3><table>" + row("← →", tr("block before, after")) +
-        row(tr("Alt+arrows"), tr("move the block by a day, a week")) + row("+ −", tr("a minute more, less")) +
-        row("L, D, Delete", tr("lock, done, take away")) + "</table><h3>" + tr("Practice") + "</h3><table>" +
-        row(tr("G or ↑"), tr("good")) + row(tr("B or ↓"), tr("not")) +
-        row("1 … 4", tr("why not, after a rep that was not")) + row("Backspace", tr("take the last one back")) +
-        row("N, R", tr("new block, rest")) + row("T, + −", tr("tempo; a beat more, less")) +
-        row("C, L, M", tr("camera; the last rep once more; measure it")) +
-        row("← →", tr("the film of the rep before, after")) + row("V", tr("speak a note, end it")) +
-        row("F", tr("a presenter's keys while another window is in front")) + "</table><h3>" + tr("Review") +
-        "</h3><table>" + row("R, P", tr("record and go on to the next scene; pause")) +
-        row(tr("Space"), tr("play, stop")) + row("N, Delete", tr("add the frame looked at, leave a scene out")) +
-        row("Backspace", tr("forget what was recorded")) + row("Alt+↑ ↓", tr("earlier, later")) + "</table>");
+    text->setObjectName("keySheet");
+    text->setHtml(keySheet(*menuBar(), caseView()));
     auto* buttons = new QDialogButtonBox(QDialogButtonBox::Close);
     connect(buttons, &QDialogButtonBox::rejected, &dialog, &QDialog::reject);
     auto* all = new QVBoxLayout(&dialog);
