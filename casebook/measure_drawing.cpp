@@ -172,248 +172,224 @@ private:
     }
     static double hill(double x, double middle, double width) { return std::exp(-std::pow((x - middle) / width, 2)); }
 
+    void drawAngle() {
+        line(p(1), p(0));
+        line(p(1), p(2));
+        wedge(p(0), p(1), p(2));
+    }
+    void drawLean() {
+        // The figure stands straight: a lean is shown beside it as it would be.
+        const QPointF top(p(0).x(), p(1).y() - m_unit * 0.3);
+        const bool straight = std::abs(p(1).x() - p(0).x()) < m_unit * 0.4;
+        const QPointF leant = straight ? p(1) + QPointF(-std::abs(p(1).y() - p(0).y()) * 0.28, 0) : p(1);
+        line(p(0), leant, 2.6);
+        line(p(0), top, 1.3, Qt::DashLine);
+        wedge(top, p(0), leant);
+    }
+    void drawBetween() {
+        line(p(0), p(1));
+        line(p(2), p(3));
+        line(p(2), p(2) + (p(1) - p(0)), 1.3, Qt::DashLine);
+        wedge(p(2) + (p(1) - p(0)), p(2), p(3));
+    }
+    void drawClock() {
+        const double r = std::hypot(p(1).x() - p(0).x(), p(1).y() - p(0).y());
+        m_p.setPen(QPen(m_inks.figure, 1.2));
+        m_p.setBrush(Qt::NoBrush);
+        m_p.drawEllipse(p(0), r, r);
+        for (int h = 0; h < 12; ++h) {
+            const QPointF way(std::sin(h * M_PI / 6), -std::cos(h * M_PI / 6));
+            m_p.drawLine(p(0) + way * r, p(0) + way * r * (h % 3 ? 0.9 : 0.78));
+        }
+        arrow(p(0), p(1), false, 2.4);
+    }
+    void drawRatio() {
+        arrow(p(0), p(1), true);
+        arrow(p(2), p(3), true);
+        label((p(0) + p(1)) / 2 + QPointF(0, -m_unit * 0.6), "a");
+        label((p(2) + p(3)) / 2 + QPointF(m_unit * 0.8, 0), "b");
+    }
+    void drawOffset() {
+        if (m_d.kind == MeasureKind::gap && !m_d.direction) {
+            arrow(p(0), p(1), true, 2.2);
+            return;
+        }
+        const QPointF w = way(m_d.direction.value_or(Direction::forward));
+        const QPointF across(-w.y(), w.x());
+        const QPointF off = p(0) - p(1);
+        const double along = off.x() * w.x() + off.y() * w.y(), aside = off.x() * across.x() + off.y() * across.y();
+        const QPointF corner = p(1) + across * aside;
+        line(p(1), corner, 1.2, Qt::DashLine);
+        arrow(corner, corner + w * along, false, 2.4);
+        if (m_d.kind == MeasureKind::order) // who leads carries the flag
+            line(p(0), p(0) + QPointF(0, -m_unit * 1.1), 1.6);
+    }
+    void drawStack() {
+        const QPointF foot = p(0);
+        QPointF head = foot;
+        for (std::size_t i = 1; i < m_d.points.size(); ++i)
+            head = p(i).y() < head.y() ? p(i) : head;
+        if (m_d.ownLine) {
+            line(foot, p(m_d.points.size() - 1), 1.4, Qt::DashLine);
+        } else {
+            line(foot, QPointF(foot.x(), head.y() - m_unit * 0.5), 1.4, Qt::DashLine);
+            for (std::size_t i = 1; i < m_d.points.size(); ++i)
+                arrow(QPointF(foot.x(), p(i).y()), p(i));
+        }
+    }
+    void drawTurn() {
+        line(p(0), p(1), 3.0);
+        const QPointF c = (p(0) + p(1)) / 2;
+        const double rx = std::abs(p(1).x() - p(0).x()) * 0.75 + m_unit * 0.4, ry = m_unit * 0.55;
+        m_p.setPen(QPen(m_inks.mark, 1.6));
+        m_p.setBrush(Qt::NoBrush);
+        m_p.drawArc(QRectF(c.x() - rx, c.y() - ry, 2 * rx, 2 * ry), 200 * 16, 260 * 16);
+        arrow(c + QPointF(rx * 0.86, -ry * 0.6), c + QPointF(rx * 0.5, -ry * 0.95));
+    }
+    void drawRoll() {
+        // The figure stands level: a tilt is shown as it would be.
+        const QPointF level(p(1).x(), p(0).y());
+        const QPointF tilted = std::abs(p(1).y() - p(0).y()) < m_unit * 0.3 ? p(1) + QPointF(0, -m_unit * 0.7) : p(1);
+        line(p(0), p(0) + (tilted - p(0)) * 1.4, 2.6);
+        line(p(0), p(0) + (level - p(0)) * 1.6, 1.3, Qt::DashLine);
+        wedge(level, p(0), tilted);
+    }
+    void drawFacing() {
+        line(p(0), p(1), 3.0);
+        arrow(p(2), p(3), false, 1.8);
+    }
+    void drawSpeed() {
+        const QPointF w = m_d.direction ? way(*m_d.direction) : QPointF(-0.9, -0.3);
+        arrow(p(0), p(0) + w * m_unit * 1.9, false, 2.4);
+        for (int i = 1; i <= 3; ++i) {
+            m_p.setOpacity(0.75 - 0.2 * i);
+            line(p(0) - w * m_unit * (0.2 + 0.45 * i), p(0) - w * m_unit * (0.42 + 0.45 * i), 2.4);
+        }
+        m_p.setOpacity(1);
+    }
+    void drawPath() {
+        QPainterPath path(p(0));
+        path.cubicTo(p(0) + QPointF(m_unit * 1.5, -m_unit * 1.6), p(0) + QPointF(m_unit * 1.8, m_unit),
+                     p(0) + QPointF(m_unit * 3.4, -m_unit * 0.7));
+        m_p.setPen(QPen(m_inks.mark, 2.2));
+        m_p.setBrush(Qt::NoBrush);
+        m_p.drawPath(path);
+        line(p(0), path.currentPosition(), 1.2, Qt::DashLine);
+    }
+    void drawSwing() {
+        const double reach = std::hypot((p(0) - p(1)).x(), (p(0) - p(1)).y());
+        const double at = std::atan2(p(1).y() - p(0).y(), p(0).x() - p(1).x()) * 180.0 / std::numbers::pi;
+        m_p.setPen(QPen(m_inks.mark, 2.2));
+        m_p.setBrush(Qt::NoBrush);
+        m_p.drawArc(QRectF(p(1) - QPointF(reach, reach), QSizeF(2 * reach, 2 * reach)), qRound(16 * at), 16 * 110);
+        line(p(1), p(0), 2.2);
+        line(p(2), p(3), 1.2, Qt::DashLine);
+    }
+    void drawTwist() {
+        const QPointF edge = m_d.points.size() > 3 ? p(3) : p(0) + (p(1) - p(0)) * 0.6;
+        line(p(0), p(1) + (p(1) - p(0)) * 0.2, 1.4, Qt::DashLine);
+        line(p(2), edge, 3.0);
+        const QPointF c = (p(2) + edge) / 2;
+        m_p.setPen(QPen(m_inks.mark, 1.6));
+        m_p.setBrush(Qt::NoBrush);
+        m_p.drawArc(QRectF(c.x() - m_unit, c.y() - m_unit * 0.45, 2 * m_unit, 0.9 * m_unit), 200 * 16, 260 * 16);
+    }
+    void drawAmid() {
+        const QPointF way = p(2) - p(1);
+        const double square = way.x() * way.x() + way.y() * way.y();
+        const double share = square > 0 ? QPointF::dotProduct(p(0) - p(1), way) / square : 0.0;
+        line(p(1), p(2), 1.4, Qt::DashLine);
+        if (m_d.aspect == Aspect::off)
+            arrow(p(1) + way * share, p(0), false, 2.2);
+        else
+            arrow(p(1), p(1) + way * share, false, 2.6);
+        line(p(1) + way * share, p(0), 1.2);
+    }
+    void drawStillness() {
+        m_p.setPen(QPen(m_inks.mark, 1.4, Qt::DashLine));
+        m_p.setBrush(Qt::NoBrush);
+        m_p.drawEllipse(p(0), m_unit, m_unit);
+        QPainterPath path(p(0));
+        for (int i = 0; i < 40; ++i)
+            path.lineTo(p(0) + QPointF(std::sin(i * 1.7) * std::cos(i * 0.31), std::cos(i * 1.3)) * m_unit * 0.7);
+        m_p.setPen(QPen(m_inks.mark, 1));
+        m_p.drawPath(path);
+    }
+    void drawContacts() {
+        for (const auto& spec : m_d.points) {
+            const QPointF foot = at(spec);
+            line(foot + QPointF(-m_unit * 0.9, m_unit * 0.35), foot + QPointF(m_unit * 0.9, m_unit * 0.35), 2.2);
+            for (double x : {-0.6, 0.0, 0.6})
+                line(foot + QPointF(x * m_unit, m_unit * 0.55), foot + QPointF((x - 0.25) * m_unit, m_unit * 0.9), 1.2);
+        }
+    }
+    void drawSymmetry() {
+        const double x = m_at.contains("neck") ? m_at.at("neck").x() : 0;
+        double top = 1e9, bottom = -1e9;
+        for (const auto& [role, q] : m_at) {
+            top = std::min(top, q.y());
+            bottom = std::max(bottom, q.y());
+        }
+        line(QPointF(x, top - m_unit * 0.2), QPointF(x, bottom), 1.3, Qt::DashLine);
+        for (const auto& b : m_d.base)
+            if (b->kind == MeasureKind::angle && b->points.size() == 3) {
+                line(at(b->points[1]), at(b->points[0]));
+                line(at(b->points[1]), at(b->points[2]));
+                wedge(at(b->points[0]), at(b->points[1]), at(b->points[2]));
+            }
+    }
+    void drawSeen() {
+        const QPointF c = m_at.at("head") + QPointF(m_unit * 2.4, 0);
+        const double w = m_unit * 1.1;
+        QPainterPath eye(c - QPointF(w, 0));
+        eye.quadTo(c - QPointF(0, w), c + QPointF(w, 0));
+        eye.quadTo(c + QPointF(0, w), c - QPointF(w, 0));
+        m_p.setPen(QPen(m_inks.mark, 1.8));
+        m_p.setBrush(Qt::NoBrush);
+        m_p.drawPath(eye);
+        m_p.setBrush(m_inks.mark);
+        m_p.drawEllipse(c, w * 0.3, w * 0.3);
+    }
+    void drawEffect() {
+        const QPointF c = m_at.at("head") + QPointF(m_unit * 2.5, m_unit * 0.2);
+        m_p.setPen(QPen(m_inks.mark, 1.6));
+        m_p.setBrush(Qt::NoBrush);
+        m_p.drawEllipse(c, m_unit, m_unit);
+        line(c + QPointF(-m_unit * 0.5, 0), c + QPointF(-m_unit * 0.1, m_unit * 0.45), 2.4);
+        line(c + QPointF(-m_unit * 0.1, m_unit * 0.45), c + QPointF(m_unit * 0.55, -m_unit * 0.5), 2.4);
+    }
+    void drawChoice() {
+        const QPointF from = m_at.at("neck") + QPointF(m_unit * 1.5, -m_unit * 0.2);
+        arrow(from, from + QPointF(m_unit * 1.6, -m_unit * 1.1), false, 2.6);
+        m_p.setOpacity(0.5);
+        arrow(from, from + QPointF(m_unit * 1.8, m_unit * 0.5), false, 1.4);
+        m_p.setOpacity(1);
+    }
+
+    // How each kind is drawn on the body, and how many points it takes; a kind that is not here is told by its inset.
+    struct Row {
+        MeasureKind kind;
+        std::size_t points;
+        void (Sketch::*draw)();
+    };
     void kind() {
-        switch (m_d.kind) {
-        case MeasureKind::angle:
-            if (has(3)) {
-                line(p(1), p(0));
-                line(p(1), p(2));
-                wedge(p(0), p(1), p(2));
-            }
-            break;
-        case MeasureKind::lean:
-            if (has(2)) {
-                // The figure stands straight: a lean is shown beside it as it would be.
-                const QPointF top(p(0).x(), p(1).y() - m_unit * 0.3);
-                const bool straight = std::abs(p(1).x() - p(0).x()) < m_unit * 0.4;
-                const QPointF leant = straight ? p(1) + QPointF(-std::abs(p(1).y() - p(0).y()) * 0.28, 0) : p(1);
-                line(p(0), leant, 2.6);
-                line(p(0), top, 1.3, Qt::DashLine);
-                wedge(top, p(0), leant);
-            }
-            break;
-        case MeasureKind::between:
-            if (has(4)) {
-                line(p(0), p(1));
-                line(p(2), p(3));
-                line(p(2), p(2) + (p(1) - p(0)), 1.3, Qt::DashLine);
-                wedge(p(2) + (p(1) - p(0)), p(2), p(3));
-            }
-            break;
-        case MeasureKind::clock:
-            if (has(2)) {
-                const double r = std::hypot(p(1).x() - p(0).x(), p(1).y() - p(0).y());
-                m_p.setPen(QPen(m_inks.figure, 1.2));
-                m_p.setBrush(Qt::NoBrush);
-                m_p.drawEllipse(p(0), r, r);
-                for (int h = 0; h < 12; ++h) {
-                    const QPointF way(std::sin(h * M_PI / 6), -std::cos(h * M_PI / 6));
-                    m_p.drawLine(p(0) + way * r, p(0) + way * r * (h % 3 ? 0.9 : 0.78));
-                }
-                arrow(p(0), p(1), false, 2.4);
-            }
-            break;
-        case MeasureKind::ratio:
-            if (has(4)) {
-                arrow(p(0), p(1), true);
-                arrow(p(2), p(3), true);
-                label((p(0) + p(1)) / 2 + QPointF(0, -m_unit * 0.6), "a");
-                label((p(2) + p(3)) / 2 + QPointF(m_unit * 0.8, 0), "b");
-            }
-            break;
-        case MeasureKind::offset:
-        case MeasureKind::order:
-        case MeasureKind::gap:
-            if (has(2)) {
-                if (m_d.kind == MeasureKind::gap && !m_d.direction) {
-                    arrow(p(0), p(1), true, 2.2);
-                    break;
-                }
-                const QPointF w = way(m_d.direction.value_or(Direction::forward));
-                const QPointF across(-w.y(), w.x());
-                const QPointF off = p(0) - p(1);
-                const double along = off.x() * w.x() + off.y() * w.y(),
-                             aside = off.x() * across.x() + off.y() * across.y();
-                const QPointF corner = p(1) + across * aside;
-                line(p(1), corner, 1.2, Qt::DashLine);
-                arrow(corner, corner + w * along, false, 2.4);
-                if (m_d.kind == MeasureKind::order) // who leads carries the flag
-                    line(p(0), p(0) + QPointF(0, -m_unit * 1.1), 1.6);
-            }
-            break;
-        case MeasureKind::stack:
-            if (has(2)) {
-                const QPointF foot = p(0);
-                QPointF head = foot;
-                for (std::size_t i = 1; i < m_d.points.size(); ++i)
-                    head = p(i).y() < head.y() ? p(i) : head;
-                if (m_d.ownLine) {
-                    line(foot, p(m_d.points.size() - 1), 1.4, Qt::DashLine);
-                } else {
-                    line(foot, QPointF(foot.x(), head.y() - m_unit * 0.5), 1.4, Qt::DashLine);
-                    for (std::size_t i = 1; i < m_d.points.size(); ++i)
-                        arrow(QPointF(foot.x(), p(i).y()), p(i));
-                }
-            }
-            break;
-        case MeasureKind::turn:
-            if (has(2)) {
-                line(p(0), p(1), 3.0);
-                const QPointF c = (p(0) + p(1)) / 2;
-                const double rx = std::abs(p(1).x() - p(0).x()) * 0.75 + m_unit * 0.4, ry = m_unit * 0.55;
-                m_p.setPen(QPen(m_inks.mark, 1.6));
-                m_p.setBrush(Qt::NoBrush);
-                m_p.drawArc(QRectF(c.x() - rx, c.y() - ry, 2 * rx, 2 * ry), 200 * 16, 260 * 16);
-                arrow(c + QPointF(rx * 0.86, -ry * 0.6), c + QPointF(rx * 0.5, -ry * 0.95));
-            }
-            break;
-        case MeasureKind::roll:
-            if (has(2)) {
-                // The figure stands level: a tilt is shown as it would be.
-                const QPointF level(p(1).x(), p(0).y());
-                const QPointF tilted =
-                    std::abs(p(1).y() - p(0).y()) < m_unit * 0.3 ? p(1) + QPointF(0, -m_unit * 0.7) : p(1);
-                line(p(0), p(0) + (tilted - p(0)) * 1.4, 2.6);
-                line(p(0), p(0) + (level - p(0)) * 1.6, 1.3, Qt::DashLine);
-                wedge(level, p(0), tilted);
-            }
-            break;
-        case MeasureKind::facing:
-            if (has(4)) {
-                line(p(0), p(1), 3.0);
-                arrow(p(2), p(3), false, 1.8);
-            }
-            break;
-        case MeasureKind::speed:
-            if (has(1)) {
-                const QPointF w = m_d.direction ? way(*m_d.direction) : QPointF(-0.9, -0.3);
-                arrow(p(0), p(0) + w * m_unit * 1.9, false, 2.4);
-                for (int i = 1; i <= 3; ++i) {
-                    m_p.setOpacity(0.75 - 0.2 * i);
-                    line(p(0) - w * m_unit * (0.2 + 0.45 * i), p(0) - w * m_unit * (0.42 + 0.45 * i), 2.4);
-                }
-                m_p.setOpacity(1);
-            }
-            break;
-        case MeasureKind::path:
-            if (has(1)) {
-                QPainterPath path(p(0));
-                path.cubicTo(p(0) + QPointF(m_unit * 1.5, -m_unit * 1.6), p(0) + QPointF(m_unit * 1.8, m_unit),
-                             p(0) + QPointF(m_unit * 3.4, -m_unit * 0.7));
-                m_p.setPen(QPen(m_inks.mark, 2.2));
-                m_p.setBrush(Qt::NoBrush);
-                m_p.drawPath(path);
-                line(p(0), path.currentPosition(), 1.2, Qt::DashLine);
-            }
-            break;
-        case MeasureKind::swing:
-            if (has(4)) {
-                const double reach = std::hypot((p(0) - p(1)).x(), (p(0) - p(1)).y());
-                const double at = std::atan2(p(1).y() - p(0).y(), p(0).x() - p(1).x()) * 180.0 / std::numbers::pi;
-                m_p.setPen(QPen(m_inks.mark, 2.2));
-                m_p.setBrush(Qt::NoBrush);
-                m_p.drawArc(QRectF(p(1) - QPointF(reach, reach), QSizeF(2 * reach, 2 * reach)), qRound(16 * at),
-                            16 * 110);
-                line(p(1), p(0), 2.2);
-                line(p(2), p(3), 1.2, Qt::DashLine);
-            }
-            break;
-        case MeasureKind::twist:
-            if (has(3)) {
-                const QPointF edge = m_d.points.size() > 3 ? p(3) : p(0) + (p(1) - p(0)) * 0.6;
-                line(p(0), p(1) + (p(1) - p(0)) * 0.2, 1.4, Qt::DashLine);
-                line(p(2), edge, 3.0);
-                const QPointF c = (p(2) + edge) / 2;
-                m_p.setPen(QPen(m_inks.mark, 1.6));
-                m_p.setBrush(Qt::NoBrush);
-                m_p.drawArc(QRectF(c.x() - m_unit, c.y() - m_unit * 0.45, 2 * m_unit, 0.9 * m_unit), 200 * 16,
-                            260 * 16);
-            }
-            break;
-        case MeasureKind::amid:
-            if (has(3)) {
-                const QPointF way = p(2) - p(1);
-                const double square = way.x() * way.x() + way.y() * way.y();
-                const double share = square > 0 ? QPointF::dotProduct(p(0) - p(1), way) / square : 0.0;
-                line(p(1), p(2), 1.4, Qt::DashLine);
-                if (m_d.aspect == Aspect::off)
-                    arrow(p(1) + way * share, p(0), false, 2.2);
-                else
-                    arrow(p(1), p(1) + way * share, false, 2.6);
-                line(p(1) + way * share, p(0), 1.2);
-            }
-            break;
-        case MeasureKind::stillness:
-            if (has(1)) {
-                m_p.setPen(QPen(m_inks.mark, 1.4, Qt::DashLine));
-                m_p.setBrush(Qt::NoBrush);
-                m_p.drawEllipse(p(0), m_unit, m_unit);
-                QPainterPath path(p(0));
-                for (int i = 0; i < 40; ++i)
-                    path.lineTo(p(0) +
-                                QPointF(std::sin(i * 1.7) * std::cos(i * 0.31), std::cos(i * 1.3)) * m_unit * 0.7);
-                m_p.setPen(QPen(m_inks.mark, 1));
-                m_p.drawPath(path);
-            }
-            break;
-        case MeasureKind::contacts:
-            for (const auto& spec : m_d.points) {
-                const QPointF foot = at(spec);
-                line(foot + QPointF(-m_unit * 0.9, m_unit * 0.35), foot + QPointF(m_unit * 0.9, m_unit * 0.35), 2.2);
-                for (double x : {-0.6, 0.0, 0.6})
-                    line(foot + QPointF(x * m_unit, m_unit * 0.55), foot + QPointF((x - 0.25) * m_unit, m_unit * 0.9),
-                         1.2);
-            }
-            break;
-        case MeasureKind::symmetry: {
-            const double x = m_at.contains("neck") ? m_at.at("neck").x() : 0;
-            double top = 1e9, bottom = -1e9;
-            for (const auto& [role, q] : m_at) {
-                top = std::min(top, q.y());
-                bottom = std::max(bottom, q.y());
-            }
-            line(QPointF(x, top - m_unit * 0.2), QPointF(x, bottom), 1.3, Qt::DashLine);
-            for (const auto& b : m_d.base)
-                if (b->kind == MeasureKind::angle && b->points.size() == 3) {
-                    line(at(b->points[1]), at(b->points[0]));
-                    line(at(b->points[1]), at(b->points[2]));
-                    wedge(at(b->points[0]), at(b->points[1]), at(b->points[2]));
-                }
-            break;
-        }
-        case MeasureKind::seen: {
-            const QPointF c = m_at.at("head") + QPointF(m_unit * 2.4, 0);
-            const double w = m_unit * 1.1;
-            QPainterPath eye(c - QPointF(w, 0));
-            eye.quadTo(c - QPointF(0, w), c + QPointF(w, 0));
-            eye.quadTo(c + QPointF(0, w), c - QPointF(w, 0));
-            m_p.setPen(QPen(m_inks.mark, 1.8));
-            m_p.setBrush(Qt::NoBrush);
-            m_p.drawPath(eye);
-            m_p.setBrush(m_inks.mark);
-            m_p.drawEllipse(c, w * 0.3, w * 0.3);
-            break;
-        }
-        case MeasureKind::effect: {
-            const QPointF c = m_at.at("head") + QPointF(m_unit * 2.5, m_unit * 0.2);
-            m_p.setPen(QPen(m_inks.mark, 1.6));
-            m_p.setBrush(Qt::NoBrush);
-            m_p.drawEllipse(c, m_unit, m_unit);
-            line(c + QPointF(-m_unit * 0.5, 0), c + QPointF(-m_unit * 0.1, m_unit * 0.45), 2.4);
-            line(c + QPointF(-m_unit * 0.1, m_unit * 0.45), c + QPointF(m_unit * 0.55, -m_unit * 0.5), 2.4);
-            break;
-        }
-        case MeasureKind::choice: {
-            const QPointF from = m_at.at("neck") + QPointF(m_unit * 1.5, -m_unit * 0.2);
-            arrow(from, from + QPointF(m_unit * 1.6, -m_unit * 1.1), false, 2.6);
-            m_p.setOpacity(0.5);
-            arrow(from, from + QPointF(m_unit * 1.8, m_unit * 0.5), false, 1.4);
-            m_p.setOpacity(1);
-            break;
-        }
-        default:
-            break;
-        }
+        static constexpr Row kRows[] = {
+            {MeasureKind::angle, 3, &Sketch::drawAngle},       {MeasureKind::lean, 2, &Sketch::drawLean},
+            {MeasureKind::between, 4, &Sketch::drawBetween},   {MeasureKind::clock, 2, &Sketch::drawClock},
+            {MeasureKind::ratio, 4, &Sketch::drawRatio},       {MeasureKind::offset, 2, &Sketch::drawOffset},
+            {MeasureKind::order, 2, &Sketch::drawOffset},      {MeasureKind::gap, 2, &Sketch::drawOffset},
+            {MeasureKind::stack, 2, &Sketch::drawStack},       {MeasureKind::turn, 2, &Sketch::drawTurn},
+            {MeasureKind::roll, 2, &Sketch::drawRoll},         {MeasureKind::facing, 4, &Sketch::drawFacing},
+            {MeasureKind::speed, 1, &Sketch::drawSpeed},       {MeasureKind::path, 1, &Sketch::drawPath},
+            {MeasureKind::swing, 4, &Sketch::drawSwing},       {MeasureKind::twist, 3, &Sketch::drawTwist},
+            {MeasureKind::amid, 3, &Sketch::drawAmid},         {MeasureKind::stillness, 1, &Sketch::drawStillness},
+            {MeasureKind::contacts, 0, &Sketch::drawContacts}, {MeasureKind::symmetry, 0, &Sketch::drawSymmetry},
+            {MeasureKind::seen, 0, &Sketch::drawSeen},         {MeasureKind::effect, 0, &Sketch::drawEffect},
+            {MeasureKind::choice, 0, &Sketch::drawChoice},
+        };
+        for (const Row& row : kRows)
+            if (row.kind == m_d.kind && has(row.points))
+                (this->*row.draw)();
         if (m_d.kind == MeasureKind::overlap && m_d.aspect == Aspect::nearest && has(2))
             arrow(p(0), p(1), true, 2.2);
         if (wantsInset())

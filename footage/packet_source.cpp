@@ -9,6 +9,8 @@
 
 namespace riflesso {
 namespace {
+constexpr std::int64_t kNoTime = AV_NOPTS_VALUE;
+static_assert(kNoTime == std::numeric_limits<std::int64_t>::min());
 
 namespace fs = std::filesystem;
 
@@ -325,32 +327,79 @@ bool PacketSource::read(AVPacket* packet) {
     return false;
 }
 
-Result<FilmIndex> PacketSource::makeIndex() {
-    FilmIndex index;
-    std::error_code ec;
-    if (images()) {
-        for (std::size_t i = 0; i < m_images.size(); ++i) {
-            const auto t = static_cast<std::int64_t>(i);
-            index.packets.push_back({t, t, t, -1, 1, 0});
-        }
-        index.lastStep = 0.04;
-        orderByTime(index);
-        std::vector<std::int64_t> stamps;
-        for (std::size_t i = 0; i < m_images.size(); ++i)
-            stamps.push_back(static_cast<std::int64_t>(i));
-        setTimes(index, stamps, 0.04);
-        index.identity = PacketIdentity::time;
-        useIndex(index);
-        return index;
+namespace {
+
+// The order of frames is the decoder's.
+void setOrder(FilmIndex& index, const std::vector<std::int32_t>& order) {
+    index.packetOf = order;
+    index.reorder = 0;
+    for (auto& p : index.packets)
+        p.frame = -1;
+    for (std::size_t i = 0; i < order.size(); ++i) {
+        index.packets[static_cast<std::size_t>(order[i])].frame = static_cast<std::int32_t>(i);
+        index.reorder = std::max(index.reorder, std::min(kLargestReorder / 2, order[i] - static_cast<std::int32_t>(i)));
     }
+}
+
+// The times of the frames, in their order.
+std::vector<std::int64_t> stampsOf(const FilmIndex& index) {
+    std::vector<std::int64_t> stamps;
+    for (auto p : index.packetOf)
+        stamps.push_back(index.packets[static_cast<std::size_t>(p)].pts);
+    return stamps;
+}
+
+// Those times put right, where they are not on the pictures they belong to or not there at all. \p ordered: they are
+// valid and distinct.
+std::vector<std::int64_t> mendedStamps(const FilmIndex& index, bool ordered) {
+    std::vector<std::int64_t> stamps = stampsOf(index);
+    if (ordered)
+        std::sort(stamps.begin(), stamps.end());
+    if (std::all_of(stamps.begin(), stamps.end(), [](auto s) { return s == kNoTime; })) {
+        // No presentation time at all (AVI): frames are even in decoding time.
+        std::vector<std::int64_t> dts;
+        for (const auto& p : index.packets)
+            if (p.dts != kNoTime)
+                dts.push_back(p.dts);
+        std::sort(dts.begin(), dts.end());
+        if (dts.size() >= stamps.size())
+            stamps.assign(dts.begin(), dts.begin() + static_cast<std::ptrdiff_t>(stamps.size()));
+    }
+    return stamps;
+}
+
+} // namespace
+
+// A folder of pictures: one a frame, 25 a second.
+FilmIndex PacketSource::imageIndex() {
+    FilmIndex index;
+    for (std::size_t i = 0; i < m_images.size(); ++i) {
+        const auto t = static_cast<std::int64_t>(i);
+        index.packets.push_back({t, t, t, -1, 1, 0});
+    }
+    index.lastStep = 0.04;
+    orderByTime(index);
+    std::vector<std::int64_t> stamps;
+    for (std::size_t i = 0; i < m_images.size(); ++i)
+        stamps.push_back(static_cast<std::int64_t>(i));
+    setTimes(index, stamps, 0.04);
+    index.identity = PacketIdentity::time;
+    useIndex(index);
+    return index;
+}
+
+Error PacketSource::cancelled() const {
+    return Error{
+        "reading it was cancelled", m_path.filename().string(), "nothing was changed", {}, ErrorKind::cancelled};
+}
+
+// Every packet from the first to the last; the first ones are kept for what only a decoder tells of them.
+Status PacketSource::readPackets(FilmIndex& index, std::vector<av::Packet>& first, std::int64_t& lastDuration) {
+    std::error_code ec;
     const auto size = static_cast<double>(std::max<std::uintmax_t>(1, fs::file_size(m_path, ec)));
     av::Packet packet(av_packet_alloc());
-    std::vector<av::Packet> first; // for the order of fields
-    std::int64_t lastDuration = 0;
     const bool camcorder = (m_format->iformat->flags & AVFMT_TS_DISCONT) != 0;
     FieldPairs pairs(*m_stream);
-    constexpr std::int64_t kNone = AV_NOPTS_VALUE;
-    static_assert(kNone == std::numeric_limits<std::int64_t>::min());
     std::vector<std::size_t> seconds;
     while (read(packet.get())) {
         const AVPacket& p = *packet;
@@ -370,30 +419,80 @@ Result<FilmIndex> PacketSource::makeIndex() {
                 first.emplace_back(av_packet_clone(packet.get()));
         }
         if (number % 64 == 0 && m_goOn && !m_goOn(p.pos > 0 ? std::min(1.0, static_cast<double>(p.pos) / size) : 0.0))
-            return Error{"reading it was cancelled",
-                         m_path.filename().string(),
-                         "nothing was changed",
-                         {},
-                         ErrorKind::cancelled};
+            return cancelled();
         av_packet_unref(packet.get());
     }
     if (index.packets.empty())
         return cannotOpen(m_path, "not one frame in it can be read");
-    const double tick = av_q2d(m_stream->time_base);
-    index.interlaced = fieldOrder(*m_stream, first);
-    index.pixelAspect = aspectInStream(*m_stream, first);
     for (std::size_t s : seconds) // the second field of a pair is decoded with the first and shows nothing of its own
         index.packets[s].hidden = 2;
     for (std::size_t s : seconds)
-        if (index.packets[s].pts == kNone)
+        if (index.packets[s].pts == kNoTime)
             index.packets[s].pts = s > 0 ? index.packets[s - 1].pts : 0;
+    return Done{};
+}
+
+// The numbers of the packets in the order in which a decoder shows their pictures; in the file's order where every
+// picture stands alone.
+Result<std::vector<std::int32_t>> PacketSource::shownOrder(FilmIndex& index) {
+    const auto* codec = avcodec_descriptor_get(m_stream->codecpar->codec_id);
+    std::vector<std::int32_t> order;
+    if (codec && (codec->props & AV_CODEC_PROP_INTRA_ONLY)) {
+        for (std::size_t i = 0; i < index.packets.size(); ++i)
+            if (!index.packets[i].hidden)
+                order.push_back(static_cast<std::int32_t>(i));
+        return order;
+    }
+    av::Packet packet(av_packet_alloc());
+    useIndex(index);
+    if (!reopen())
+        return cannotOpen(m_path, "it cannot be read a second time");
+    av::Codec decoder = av::decoderFor(*m_stream, 2);
+    if (!decoder || avcodec_open2(decoder.get(), decoder->codec, nullptr) < 0)
+        return cannotOpen(m_path, "its codec is not known to this computer's FFmpeg");
+    av::Frame frame(av_frame_alloc());
+    const auto take = [&] {
+        while (avcodec_receive_frame(decoder.get(), frame.get()) == 0) {
+            const auto number = frame->reordered_opaque;
+            if (number >= 0 && number < static_cast<std::int64_t>(index.packets.size()))
+                order.push_back(static_cast<std::int32_t>(number));
+            av_frame_unref(frame.get());
+        }
+    };
+    for (int number = 0; read(packet.get()); ++number) {
+        decoder->reordered_opaque = number;
+        avcodec_send_packet(decoder.get(), packet.get());
+        av_packet_unref(packet.get());
+        take();
+        if (m_goOn && !m_goOn(static_cast<double>(number) / static_cast<double>(index.packets.size())))
+            return cancelled();
+    }
+    avcodec_send_packet(decoder.get(), nullptr);
+    take();
+    // A packet may give one picture only.
+    std::vector<bool> seen(index.packets.size());
+    std::erase_if(order, [&](std::int32_t number) {
+        const auto n = static_cast<std::size_t>(number);
+        const bool twice = seen[n];
+        seen[n] = true;
+        return twice;
+    });
+    return order;
+}
+
+Result<FilmIndex> PacketSource::makeIndex() {
+    if (images())
+        return imageIndex();
+    FilmIndex index;
+    std::vector<av::Packet> first; // for the order of fields
+    std::int64_t lastDuration = 0;
+    if (const auto read = readPackets(index, first, lastDuration); !read)
+        return read.error();
+    const double tick = av_q2d(m_stream->time_base);
+    index.interlaced = fieldOrder(*m_stream, first);
+    index.pixelAspect = aspectInStream(*m_stream, first);
 
     std::vector<std::int64_t> stamps;
-    const auto takeStamps = [&] {
-        stamps.clear();
-        for (auto p : index.packetOf)
-            stamps.push_back(index.packets[static_cast<std::size_t>(p)].pts);
-    };
     const auto positionsDiffer = [&] {
         std::vector<std::int64_t> at;
         for (const auto& p : index.packets)
@@ -404,79 +503,16 @@ Result<FilmIndex> PacketSource::makeIndex() {
     const bool ordered = orderByTime(index);
     if (ordered && (index.reorder > 0 || !hasBPictures(*m_stream, first))) {
         index.identity = PacketIdentity::time;
-        takeStamps();
+        stamps = stampsOf(index);
     } else {
         index.identity = positionsDiffer() ? PacketIdentity::position : PacketIdentity::count;
-        // The order must come from the decoder, unless every picture stands alone.
-        const auto* codec = avcodec_descriptor_get(m_stream->codecpar->codec_id);
-        std::vector<std::int32_t> order;
-        if (codec && (codec->props & AV_CODEC_PROP_INTRA_ONLY)) {
-            for (std::size_t i = 0; i < index.packets.size(); ++i)
-                if (!index.packets[i].hidden)
-                    order.push_back(static_cast<std::int32_t>(i));
-        } else {
-            useIndex(index);
-            if (!reopen())
-                return cannotOpen(m_path, "it cannot be read a second time");
-            av::Codec decoder = av::decoderFor(*m_stream, 2);
-            if (!decoder || avcodec_open2(decoder.get(), decoder->codec, nullptr) < 0)
-                return cannotOpen(m_path, "its codec is not known to this computer's FFmpeg");
-            av::Frame frame(av_frame_alloc());
-            const auto take = [&] {
-                while (avcodec_receive_frame(decoder.get(), frame.get()) == 0) {
-                    const auto number = frame->reordered_opaque;
-                    if (number >= 0 && number < static_cast<std::int64_t>(index.packets.size()))
-                        order.push_back(static_cast<std::int32_t>(number));
-                    av_frame_unref(frame.get());
-                }
-            };
-            for (int number = 0; read(packet.get()); ++number) {
-                decoder->reordered_opaque = number;
-                avcodec_send_packet(decoder.get(), packet.get());
-                av_packet_unref(packet.get());
-                take();
-                if (m_goOn && !m_goOn(static_cast<double>(number) / static_cast<double>(index.packets.size())))
-                    return Error{"reading it was cancelled",
-                                 m_path.filename().string(),
-                                 "nothing was changed",
-                                 {},
-                                 ErrorKind::cancelled};
-            }
-            avcodec_send_packet(decoder.get(), nullptr);
-            take();
-            // A packet may give one picture only.
-            std::vector<bool> seen(index.packets.size());
-            std::erase_if(order, [&](std::int32_t number) {
-                const auto n = static_cast<std::size_t>(number);
-                const bool twice = seen[n];
-                seen[n] = true;
-                return twice;
-            });
-        }
-        if (order.empty())
+        const auto order = shownOrder(index);
+        if (!order)
+            return order.error();
+        if (order->empty())
             return cannotOpen(m_path, "not one frame in it can be decoded");
-        index.packetOf = order;
-        index.reorder = 0;
-        for (auto& p : index.packets)
-            p.frame = -1;
-        for (std::size_t i = 0; i < order.size(); ++i) {
-            index.packets[static_cast<std::size_t>(order[i])].frame = static_cast<std::int32_t>(i);
-            index.reorder =
-                std::max(index.reorder, std::min(kLargestReorder / 2, order[i] - static_cast<std::int32_t>(i)));
-        }
-        takeStamps();
-        if (ordered) // valid and distinct, only not on the pictures they belong to
-            std::sort(stamps.begin(), stamps.end());
-        if (std::all_of(stamps.begin(), stamps.end(), [](auto s) { return s == kNone; })) {
-            // No presentation time at all (AVI): frames are even in decoding time.
-            std::vector<std::int64_t> dts;
-            for (const auto& p : index.packets)
-                if (p.dts != kNone)
-                    dts.push_back(p.dts);
-            std::sort(dts.begin(), dts.end());
-            if (dts.size() >= stamps.size())
-                stamps.assign(dts.begin(), dts.begin() + static_cast<std::ptrdiff_t>(stamps.size()));
-        }
+        setOrder(index, *order);
+        stamps = mendedStamps(index, ordered);
     }
     setTimes(index, stamps, tick);
     if (ordered && index.identity != PacketIdentity::time)

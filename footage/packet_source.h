@@ -37,6 +37,10 @@ public:
     bool read(AVPacket* packet);
 
 private:
+    FilmIndex imageIndex();
+    [[nodiscard]] Error cancelled() const;
+    Status readPackets(FilmIndex& index, std::vector<av::Packet>& first, std::int64_t& lastDuration);
+    Result<std::vector<std::int32_t>> shownOrder(FilmIndex& index);
     bool reopen();
     bool landed(int number);
     int numberOf(const AVPacket& packet) const;

@@ -43,9 +43,8 @@ struct Open {
     }
 };
 
-} // namespace
-
-Attention worstFirst(const AttentionInput& in) {
+// Every measure that this rep and view can give, read or not; without those that no mark could help.
+std::vector<Open> openMeasures(const AttentionInput& in) {
     std::vector<Open> open;
     for (const auto& m : in.blueprint.measures) {
         const auto& d = m.definition;
@@ -98,11 +97,88 @@ Attention worstFirst(const AttentionInput& in) {
         }
         open.push_back(std::move(o));
     }
+    return open;
+}
+
+// What this measure would gain by a look at its frame goes to what is asked there.
+void addTo(Ask& ask, const Open& o) {
+    double gain = 0.0;
+    const auto want = [&](const LandmarkName& name) {
+        if (std::find(ask.landmarks.begin(), ask.landmarks.end(), name) == ask.landmarks.end())
+            ask.landmarks.push_back(name);
+    };
+    for (const auto& name : o.missing) {
+        ask.missing = true;
+        gain += 1.0; // a measure that cannot be read at all comes before any that is merely unsure
+        want(name);
+    }
+    if (o.missing.empty()) {
+        std::set<LandmarkName> worth;
+        for (const auto& [name, p] : o.parts)
+            if (p > o.byHand.at(name))
+                worth.insert(name);
+        const double fall = o.fall(worth);
+        if (fall < kWorthIt * o.u())
+            return;
+        gain += fall / o.tolerance;
+        std::vector<std::pair<double, LandmarkName>> order;
+        for (const auto& name : worth)
+            if (const double alone = o.fall({name}); alone > 0.02 * o.u())
+                order.emplace_back(alone, name);
+        std::sort(order.rbegin(), order.rend());
+        for (const auto& [alone, name] : order)
+            want(name);
+    }
+    ask.gain += gain;
+    ask.measures.push_back(o.measure->definition.id);
+}
+
+// The frame most worth a look, with all that is worth correcting on it; none when nothing is.
+std::optional<Ask> mostWorth(const std::vector<Open>& open, double confidence) {
+    std::map<FrameIndex, Ask> byFrame;
+    for (const auto& o : open) {
+        if (o.decided(confidence))
+            continue;
+        Ask& ask = byFrame[o.frame];
+        ask.frame = o.frame;
+        addTo(ask, o);
+    }
+    const Ask* best = nullptr;
+    for (const auto& [frame, ask] : byFrame)
+        if (!ask.landmarks.empty() && ask.gain > 0.0 && (!best || ask.gain > best->gain))
+            best = &ask;
+    return best ? std::optional(*best) : std::nullopt;
+}
+
+// As if what was asked for had been marked by hand.
+void answered(std::vector<Open>& open, const Ask& ask) {
+    for (auto& o : open) {
+        if (o.frame != ask.frame)
+            continue;
+        for (const auto& name : ask.landmarks)
+            if (const auto p = o.parts.find(name); p != o.parts.end())
+                p->second = std::min(p->second, o.byHand.at(name));
+        if (!o.missing.empty()) { // once placed it is as good as known: it was asked for once
+            o.missing.clear();
+            o.band.reset();
+            o.parts.clear();
+        }
+    }
+}
+
+} // namespace
+
+Attention worstFirst(const AttentionInput& in) {
+    std::vector<Open> open = openMeasures(in);
+    const auto undecided = [&] {
+        std::vector<std::string> ids;
+        for (const auto& o : open)
+            if (!o.decided(in.confidence))
+                ids.push_back(o.measure->definition.id);
+        return ids;
+    };
     Attention out;
-    const auto isOpen = [&](const Open& o) { return !o.decided(in.confidence); };
-    for (const auto& o : open)
-        if (isOpen(o))
-            out.open.push_back(o.measure->definition.id);
+    out.open = undecided();
     double read = 0.0;
     for (const auto& o : open)
         if (o.missing.empty()) {
@@ -110,65 +186,15 @@ Attention worstFirst(const AttentionInput& in) {
             ++read;
         }
     out.doubt = read > 0.0 ? out.doubt / read : 0.0;
-    // Each round takes one frame with all that is worth correcting on it.
-    while (out.asks.size() < 200) {
-        std::map<FrameIndex, Ask> byFrame;
-        for (const auto& o : open) {
-            if (!isOpen(o))
-                continue;
-            Ask& ask = byFrame[o.frame];
-            ask.frame = o.frame;
-            double gain = 0.0;
-            for (const auto& name : o.missing) {
-                ask.missing = true;
-                gain += 1.0; // a measure that cannot be read at all comes before any that is merely unsure
-                if (std::find(ask.landmarks.begin(), ask.landmarks.end(), name) == ask.landmarks.end())
-                    ask.landmarks.push_back(name);
-            }
-            if (o.missing.empty()) {
-                std::set<LandmarkName> worth;
-                for (const auto& [name, p] : o.parts)
-                    if (p > o.byHand.at(name))
-                        worth.insert(name);
-                const double fall = o.fall(worth);
-                if (fall < kWorthIt * o.u())
-                    continue;
-                gain += fall / o.tolerance;
-                std::vector<std::pair<double, LandmarkName>> order;
-                for (const auto& name : worth)
-                    if (const double alone = o.fall({name}); alone > 0.02 * o.u())
-                        order.emplace_back(alone, name);
-                std::sort(order.rbegin(), order.rend());
-                for (const auto& [alone, name] : order)
-                    if (std::find(ask.landmarks.begin(), ask.landmarks.end(), name) == ask.landmarks.end())
-                        ask.landmarks.push_back(name);
-            }
-            ask.gain += gain;
-            ask.measures.push_back(o.measure->definition.id);
-        }
-        const Ask* best = nullptr;
-        for (const auto& [frame, ask] : byFrame)
-            if (!ask.landmarks.empty() && ask.gain > 0.0 && (!best || ask.gain > best->gain))
-                best = &ask;
-        if (!best)
+    constexpr std::size_t kMostAsks = 200;
+    while (out.asks.size() < kMostAsks) {
+        auto ask = mostWorth(open, in.confidence);
+        if (!ask)
             break;
-        out.asks.push_back(*best);
-        for (auto& o : open) {
-            if (o.frame != best->frame)
-                continue;
-            for (const auto& name : best->landmarks)
-                if (const auto p = o.parts.find(name); p != o.parts.end())
-                    p->second = std::min(p->second, o.byHand.at(name));
-            if (!o.missing.empty()) { // once placed it is as good as known: it was asked for once
-                o.missing.clear();
-                o.band.reset();
-                o.parts.clear();
-            }
-        }
+        answered(open, *ask);
+        out.asks.push_back(std::move(*ask));
     }
-    for (const auto& o : open)
-        if (isOpen(o))
-            out.beyondUs.push_back(o.measure->definition.id);
+    out.beyondUs = undecided();
     return out;
 }
 

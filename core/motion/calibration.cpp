@@ -7,6 +7,7 @@
 #include <algorithm>
 #include <cmath>
 #include <cstdio>
+#include <functional>
 #include <numbers>
 
 namespace riflesso {
@@ -120,6 +121,191 @@ double bend(const std::vector<Vector2d>& p) {
     return Eigen::SelfAdjointEigenSolver<Eigen::Matrix2d>(c).eigenvalues()(0);
 }
 
+// r_true = r (1 + k (r/R)²) about the picture's middle.
+struct Lens {
+    Vector2d centre;
+    double radius = 1.0; // R, px
+    double k = 0.0, u = 0.0;
+};
+
+Vector2d throughLens(const Lens& lens, const Vector2d& picture) {
+    if (lens.k == 0.0)
+        return picture;
+    const Vector2d d = picture - lens.centre;
+    return lens.centre + d * (1.0 + lens.k * d.squaredNorm() / (lens.radius * lens.radius));
+}
+
+// The lens that makes the lines straightest that are straight in the world; as it is when none is drawn.
+Result<Lens> lensOf(Lens lens, const CalibrationInput& in, double sigma) {
+    std::vector<std::vector<Pixel>> lines;
+    for (const auto& line : in.straight)
+        if (line.size() >= 3)
+            lines.push_back(line);
+    if (lines.empty())
+        return lens;
+    const auto cost = [&](double k) {
+        Lens trial = lens;
+        trial.k = k;
+        double sum = 0.0;
+        for (const auto& line : lines) {
+            std::vector<Vector2d> p;
+            for (const auto& at : line)
+                p.push_back(throughLens(trial, at.vector()));
+            sum += bend(p);
+        }
+        return sum;
+    };
+    double best = 0.0;
+    for (double k = -0.6; k <= 0.6; k += 0.02)
+        if (cost(k) < cost(best))
+            best = k;
+    double step = 0.02;
+    while (step > 1e-7) {
+        if (cost(best + step) < cost(best))
+            best += step;
+        else if (cost(best - step) < cost(best))
+            best -= step;
+        else
+            step /= 2.0;
+    }
+    const double d = 1e-3, curvature = (cost(best + d) + cost(best - d) - 2.0 * cost(best)) / (d * d);
+    if (!(curvature > 0.0))
+        return Error{"the straight edges do not tell the lens", {}, {}, "draw one near the border of the picture"};
+    lens.k = best;
+    lens.u = sigma * std::sqrt(2.0 / curvature);
+    return lens;
+}
+
+// How far the picture's own vertical leans, and its standard error; radians.
+struct Roll {
+    double angle = 0.0, u = 0.0;
+};
+
+std::optional<double> angleOf(const Lens& lens, const DrawnLine& line, bool upright) {
+    Vector2d d = throughLens(lens, line.b.vector()) - throughLens(lens, line.a.vector());
+    if (d.norm() < 5.0)
+        return std::nullopt;
+    // Against "up" for a plumb line and "right" for the horizon, whichever way it was drawn.
+    if (upright ? d.y() > 0.0 : d.x() < 0.0)
+        d = -d;
+    return upright ? std::atan2(d.x(), -d.y()) : std::atan2(d.y(), d.x());
+}
+
+// From the plumb line, the horizon or both, the longer one weighing more. Zeros when neither is drawn.
+Result<Roll> rollOf(const Lens& lens, const CalibrationInput& in, double sigma) {
+    Roll roll;
+    double weight = 0.0;
+    for (const auto& [line, upright] : {std::pair{in.plumb, true}, std::pair{in.horizon, false}}) {
+        if (!line)
+            continue;
+        const auto a = angleOf(lens, *line, upright);
+        if (!a)
+            return Error{"the line drawn as the vertical or the horizon is too short", {}, {}, "draw it longer"};
+        const double length = (line->b.vector() - line->a.vector()).norm();
+        const double w = length * length / (2.0 * sigma * sigma);
+        roll.angle += w * *a;
+        weight += w;
+    }
+    return weight > 0.0 ? Roll{roll.angle / weight, 1.0 / std::sqrt(weight)} : Roll{};
+}
+
+// Turns the picture back about its middle, so that plumb lines stand upright, and sizes it.
+Matrix3d turned(const Vector2d& centre, double angle, double scale) {
+    const double s = std::sin(-angle), c = std::cos(-angle);
+    Matrix3d h;
+    h << c, -s, centre.x() - c * centre.x() + s * centre.y(), s, c, centre.y() - s * centre.x() - c * centre.y(), 0, 0,
+        1;
+    Matrix3d size = Matrix3d::Identity();
+    size(0, 0) = size(1, 1) = scale;
+    return size * h;
+}
+
+// Metres a pixel from known lengths; `relative` is its standard error as a share. Not known without a length.
+struct Scale {
+    bool known = false;
+    double perPixel = 1.0, relative = 0.0;
+    std::optional<double> reprojection; // px, where several lengths can disagree
+    std::string warning;
+};
+
+Result<Scale> scaleOf(const Lens& lens, const CalibrationInput& in, double sigma) {
+    Scale out;
+    double weight = 0.0, scale = 0.0;
+    std::vector<double> scales;
+    for (const auto& l : in.lengths) {
+        const double pixels = (throughLens(lens, l.line.b.vector()) - throughLens(lens, l.line.a.vector())).norm();
+        if (!(l.metres > 0.0) || pixels < 5.0)
+            return Error{"a known length is not drawn, or is zero", {}, {}, "draw it from end to end"};
+        const double relative = sigma * std::numbers::sqrt2 / pixels;
+        scales.push_back(l.metres / pixels);
+        // Weighted by the relative error: the longest thing tells the scale best.
+        scale += scales.back() / (relative * relative);
+        weight += 1.0 / (relative * relative);
+    }
+    if (!(weight > 0.0))
+        return out;
+    out.known = true;
+    out.perPixel = scale / weight;
+    out.relative = 1.0 / std::sqrt(weight);
+    if (scales.size() > 1) {
+        const auto [low, high] = std::minmax_element(scales.begin(), scales.end());
+        const double apart = 100.0 * (*high / *low - 1.0);
+        // What the lengths disagree by is an error of the scale too.
+        out.relative = std::max(out.relative, (*high / *low - 1.0) / 2.0);
+        out.reprojection =
+            apart / 100.0 * (in.lengths.front().line.b.vector() - in.lengths.front().line.a.vector()).norm();
+        if (apart > 100.0 * 3.0 * out.relative || apart > 3.0)
+            out.warning = "the known lengths disagree by " + fixed(apart, 1) +
+                          " %: the camera is not square to the plane, or one of them is not in it";
+    }
+    return out;
+}
+
+// The plane through known points: picture → upright coordinates, the same with each point displaced by its error along
+// each axis, and by how many px the points miss it on average where there are more than four.
+struct Plane {
+    Matrix3d h;
+    std::vector<Matrix3d> varied;
+    std::optional<double> reprojection;
+};
+
+Result<Plane> planeOf(const Lens& lens, std::vector<KnownPoint> points, double sigma) {
+    for (auto& p : points) {
+        const Vector2d f = throughLens(lens, p.at.vector());
+        p.at = {f.x(), f.y()};
+    }
+    const auto h = homographyOf(points);
+    if (!h)
+        return h.error();
+    Matrix3d down = Matrix3d::Identity(); // the world is y up, upright coordinates are y down
+    down(1, 1) = -1.0;
+    Plane plane{down * *h, {}, {}};
+    double sum = 0.0;
+    for (const auto& p : points)
+        sum += (apply(h->inverse(), Vector2d(p.x, p.y)) - p.at.vector()).squaredNorm();
+    if (points.size() > 4)
+        plane.reprojection = std::sqrt(sum / static_cast<double>(points.size()));
+    for (std::size_t i = 0; i < points.size(); ++i)
+        for (double axis : {0.0, 1.0}) {
+            auto moved = points;
+            (axis == 0.0 ? moved[i].at.x : moved[i].at.y) += sigma;
+            if (const auto other = homographyOf(moved))
+                plane.varied.push_back(down * *other);
+        }
+    return plane;
+}
+
+// How far out of square a map looks at the plane. Seen squarely, small circles stay circles; foreshortening makes them
+// ellipses. Weak perspective: ratio = cos ψ.
+Degrees obliqueness(const std::function<Vector2d(const Vector2d&)>& map, const Lens& lens) {
+    const double d = lens.radius * 0.02;
+    Eigen::Matrix2d j;
+    j.col(0) = (map(lens.centre + Vector2d(d, 0)) - map(lens.centre - Vector2d(d, 0))) / (2 * d);
+    j.col(1) = (map(lens.centre + Vector2d(0, d)) - map(lens.centre - Vector2d(0, d))) / (2 * d);
+    const Eigen::Vector2d s = Eigen::JacobiSVD<Eigen::Matrix2d>(j).singularValues();
+    return Degrees(std::acos(std::clamp(s(1) / s(0), 0.0, 1.0)) / kDegree);
+}
+
 } // namespace
 
 Result<Matrix3d> homographyOf(const std::vector<KnownPoint>& points) {
@@ -164,10 +350,7 @@ CameraMotion motionOf(const CameraPath& path, int width, int height) {
 }
 
 Vector2d Calibration::straighten(const Map& m, const Vector2d& picture) {
-    if (m.k == 0.0)
-        return picture;
-    const Vector2d d = picture - m.centre;
-    return m.centre + d * (1.0 + m.k * d.squaredNorm() / (m.radius * m.radius));
+    return throughLens({m.centre, m.radius, m.k}, picture);
 }
 
 Vector2d Calibration::map(const Map& m, const Vector2d& picture) {
@@ -188,128 +371,37 @@ Result<Calibration> Calibration::make(const CalibrationInput& in, int width, int
     m.centre = Vector2d(width / 2.0, height / 2.0);
     m.radius = std::max(1.0, m.centre.norm());
     const double sigma = in.sigma > 0.0 ? in.sigma : 1.5;
-
-    // The lens ---------------------------------------------------------------------------------------------------
-    bool lens = false;
-    for (const auto& line : in.straight)
-        lens = lens || line.size() >= 3;
-    if (lens) {
-        const auto cost = [&](double k) {
-            Map trial = m;
-            trial.k = k;
-            double sum = 0.0;
-            for (const auto& line : in.straight) {
-                if (line.size() < 3)
-                    continue;
-                std::vector<Vector2d> p;
-                for (const auto& at : line)
-                    p.push_back(straighten(trial, at.vector()));
-                sum += bend(p);
-            }
-            return sum;
-        };
-        double best = 0.0;
-        for (double k = -0.6; k <= 0.6; k += 0.02)
-            if (cost(k) < cost(best))
-                best = k;
-        double step = 0.02;
-        while (step > 1e-7) {
-            if (cost(best + step) < cost(best))
-                best += step;
-            else if (cost(best - step) < cost(best))
-                best -= step;
-            else
-                step /= 2.0;
-        }
-        const double d = 1e-3, curvature = (cost(best + d) + cost(best - d) - 2.0 * cost(best)) / (d * d);
-        if (!(curvature > 0.0))
-            return Error{"the straight edges do not tell the lens", {}, {}, "draw one near the border of the picture"};
-        m.k = best;
-        c.m_radialError = sigma * std::sqrt(2.0 / curvature);
-        if (std::abs(best) > 0.01 && std::abs(best) > 2.0 * c.m_radialError)
-            c.m_warnings.push_back("the lens bends the picture by " + fixed(100.0 * std::abs(best), 1) +
-                                   " % at its corners; this is taken out");
-    }
-    const auto flat = [&](const Map& map, Pixel p) { return straighten(map, p.vector()); };
-
-    // The vertical -----------------------------------------------------------------------------------------------
-    const auto angleOf = [&](const Map& map, const DrawnLine& line, bool upright) -> std::optional<double> {
-        Vector2d d = flat(map, line.b) - flat(map, line.a);
-        if (d.norm() < 5.0)
-            return std::nullopt;
-        // Against "up" for a plumb line and "right" for the horizon, whichever way it was drawn.
-        if (upright ? d.y() > 0.0 : d.x() < 0.0)
-            d = -d;
-        return upright ? std::atan2(d.x(), -d.y()) : std::atan2(d.y(), d.x());
+    const auto varied = [&](const Matrix3d& h) {
+        c.m_variations.push_back(m);
+        c.m_variations.back().h = h;
     };
-    double roll = 0.0, rollError = 0.0;
+
+    const auto lens = lensOf({m.centre, m.radius}, in, sigma);
+    if (!lens)
+        return lens.error();
+    m.k = lens->k;
+    c.m_radialError = lens->u;
+    if (std::abs(m.k) > 0.01 && std::abs(m.k) > 2.0 * lens->u)
+        c.m_warnings.push_back("the lens bends the picture by " + fixed(100.0 * std::abs(m.k), 1) +
+                               " % at its corners; this is taken out");
+    const auto roll = rollOf(*lens, in, sigma);
+    if (!roll)
+        return roll.error();
     if (in.plumb || in.horizon) {
-        double weight = 0.0;
-        for (const auto& [line, upright] : {std::pair{in.plumb, true}, std::pair{in.horizon, false}}) {
-            if (!line)
-                continue;
-            const auto a = angleOf(m, *line, upright);
-            if (!a)
-                return Error{"the line drawn as the vertical or the horizon is too short", {}, {}, "draw it longer"};
-            const double length = (line->b.vector() - line->a.vector()).norm();
-            const double w = length * length / (2.0 * sigma * sigma);
-            roll += w * *a;
-            weight += w;
-        }
-        roll /= weight;
-        rollError = 1.0 / std::sqrt(weight);
-        c.m_tilt = Degrees(roll / kDegree);
-        c.m_tiltError = Degrees(rollError / kDegree);
+        c.m_tilt = Degrees(roll->angle / kDegree);
+        c.m_tiltError = Degrees(roll->u / kDegree);
     }
-    const auto turned = [&](double angle, double scale) {
-        // Turns the picture back about its middle, so that plumb lines stand upright.
-        const double s = std::sin(-angle), co = std::cos(-angle);
-        Matrix3d h;
-        h << co, -s, m.centre.x() - co * m.centre.x() + s * m.centre.y(), s, co,
-            m.centre.y() - s * m.centre.x() - co * m.centre.y(), 0, 0, 1;
-        Matrix3d size = Matrix3d::Identity();
-        size(0, 0) = size(1, 1) = scale;
-        return Matrix3d(size * h);
-    };
 
-    // The plane or the scale -----------------------------------------------------------------------------------------
     if (!in.points.empty()) {
-        std::vector<KnownPoint> points = in.points;
-        for (auto& p : points) {
-            const Vector2d f = flat(m, p.at);
-            p.at = {f.x(), f.y()};
-        }
-        const auto h = homographyOf(points);
-        if (!h)
-            return h.error();
-        Matrix3d down = Matrix3d::Identity(); // the world is y up, upright coordinates are y down
-        down(1, 1) = -1.0;
-        const auto set = [&](Map& map, const Matrix3d& world) { map.h = down * world; };
-        set(m, *h);
+        const auto plane = planeOf(*lens, in.points, sigma);
+        if (!plane)
+            return plane.error();
+        m.h = plane->h;
         c.m_metric = true;
-        double sum = 0.0;
-        for (const auto& p : points)
-            sum += (apply(h->inverse(), Vector2d(p.x, p.y)) - p.at.vector()).squaredNorm();
-        if (points.size() > 4)
-            c.m_reprojection = std::sqrt(sum / static_cast<double>(points.size()));
-        for (std::size_t i = 0; i < points.size(); ++i)
-            for (double axis : {0.0, 1.0}) {
-                auto moved = points;
-                (axis == 0.0 ? moved[i].at.x : moved[i].at.y) += sigma;
-                if (const auto other = homographyOf(moved)) {
-                    Map v = m;
-                    set(v, *other);
-                    c.m_variations.push_back(v);
-                }
-            }
-        // Seen squarely, small circles stay circles; foreshortening makes them ellipses. Weak perspective: ratio = cos
-        // ψ.
-        const double d = m.radius * 0.02;
-        Eigen::Matrix2d j;
-        j.col(0) = (map(m, m.centre + Vector2d(d, 0)) - map(m, m.centre - Vector2d(d, 0))) / (2 * d);
-        j.col(1) = (map(m, m.centre + Vector2d(0, d)) - map(m, m.centre - Vector2d(0, d))) / (2 * d);
-        const Eigen::Vector2d s = Eigen::JacobiSVD<Eigen::Matrix2d>(j).singularValues();
-        c.m_oblique = Degrees(std::acos(std::clamp(s(1) / s(0), 0.0, 1.0)) / kDegree);
+        c.m_reprojection = plane->reprojection;
+        for (const auto& h : plane->varied)
+            varied(h);
+        c.m_oblique = obliqueness([&](const Vector2d& p) { return map(m, p); }, *lens);
         if (c.m_oblique->value > 5.0) {
             const PlaneError e = obliquePlane(*c.m_oblique);
             c.m_warnings.push_back("the camera looks at the plane " + fixed(c.m_oblique->value, 0) +
@@ -330,52 +422,26 @@ Result<Calibration> Calibration::make(const CalibrationInput& in, int width, int
                                        "°");
         }
     } else {
-        double weight = 0.0, scale = 0.0;
-        std::vector<double> scales;
-        for (const auto& l : in.lengths) {
-            const double pixels = (flat(m, l.line.b) - flat(m, l.line.a)).norm();
-            if (!(l.metres > 0.0) || pixels < 5.0)
-                return Error{"a known length is not drawn, or is zero", {}, {}, "draw it from end to end"};
-            const double relative = sigma * std::numbers::sqrt2 / pixels;
-            scales.push_back(l.metres / pixels);
-            // Weighted by the relative error: the longest thing tells the scale best.
-            scale += scales.back() / (relative * relative);
-            weight += 1.0 / (relative * relative);
-        }
-        c.m_metric = weight > 0.0;
-        scale = c.m_metric ? scale / weight : 1.0;
-        double relative = c.m_metric ? 1.0 / std::sqrt(weight) : 0.0;
-        if (scales.size() > 1) {
-            const auto [low, high] = std::minmax_element(scales.begin(), scales.end());
-            const double apart = 100.0 * (*high / *low - 1.0);
-            // What the lengths disagree by is an error of the scale too.
-            relative = std::max(relative, (*high / *low - 1.0) / 2.0);
-            c.m_reprojection =
-                apart / 100.0 * (in.lengths.front().line.b.vector() - in.lengths.front().line.a.vector()).norm();
-            if (apart > 100.0 * 3.0 * relative || apart > 3.0)
-                c.m_warnings.push_back("the known lengths disagree by " + fixed(apart, 1) +
-                                       " %: the camera is not square to the plane, or one of them is not in it");
-        }
-        m.h = turned(roll, scale);
-        if (rollError > 0.0) {
-            Map v = m;
-            v.h = turned(roll + rollError, scale);
-            c.m_variations.push_back(v);
-        }
-        if (relative > 0.0) {
-            Map v = m;
-            v.h = turned(roll, scale * (1.0 + relative));
-            c.m_variations.push_back(v);
-        }
+        const auto scale = scaleOf(*lens, in, sigma);
+        if (!scale)
+            return scale.error();
+        c.m_metric = scale->known;
+        c.m_reprojection = scale->reprojection;
+        if (!scale->warning.empty())
+            c.m_warnings.push_back(scale->warning);
+        m.h = turned(m.centre, roll->angle, scale->perPixel);
+        if (roll->u > 0.0)
+            varied(turned(m.centre, roll->angle + roll->u, scale->perPixel));
+        if (scale->relative > 0.0)
+            varied(turned(m.centre, roll->angle, scale->perPixel * (1.0 + scale->relative)));
+        if (c.m_tilt && std::abs(c.m_tilt->value) > 1.0)
+            c.m_warnings.push_back("the camera is tilted by " + fixed(std::abs(c.m_tilt->value), 1) +
+                                   "°; leans are corrected by it, positions across the picture by " +
+                                   fixed(100.0 * std::abs(std::sin(roll->angle)), 1) + " %");
     }
-    if (c.m_tilt && std::abs(c.m_tilt->value) > 1.0 && in.points.empty())
-        c.m_warnings.push_back("the camera is tilted by " + fixed(std::abs(c.m_tilt->value), 1) +
-                               "°; leans are corrected by it, positions across the picture by " +
-                               fixed(100.0 * std::abs(std::sin(roll)), 1) + " %");
     if (c.m_radialError > 0.0) {
-        Map v = m;
-        v.k += c.m_radialError;
-        c.m_variations.push_back(v);
+        c.m_variations.push_back(m);
+        c.m_variations.back().k += c.m_radialError;
     }
     if (in.depth != 0.0 && in.cameraDistance && *in.cameraDistance > 0.0) {
         // The way across the picture at this scale, where it is known.

@@ -38,6 +38,48 @@ QPlainTextEdit* area(const QString& name, const QString& hint) {
 } // namespace
 
 BriefPage::BriefPage(Workbench& bench) : m_bench(bench) {
+    makeFields();
+    auto* content = new QWidget;
+    auto* scroll = new QScrollArea; // large letters on a small screen
+    scroll->setWidgetResizable(true);
+    scroll->setFrameShape(QFrame::NoFrame);
+    scroll->setWidget(content);
+    auto* page = new QVBoxLayout(this);
+    page->setContentsMargins(0, 0, 0, 0);
+    page->addWidget(scroll);
+    auto* all = new QGridLayout(content);
+    all->setContentsMargins(14, 12, 14, 12);
+    all->setSpacing(12);
+    all->addWidget(makeWho(), 0, 0);
+    all->addWidget(makeAsked(), 0, 1);
+    all->addWidget(makeGuesses(), 1, 0);
+    all->addWidget(makeTime(), 1, 1);
+    all->addWidget(makeBody(), 0, 2);
+    all->addWidget(makeCautions(), 1, 2);
+    for (int c : {0, 1})
+        all->setColumnStretch(c, 5);
+    all->setColumnStretch(2, 3);
+    all->setRowStretch(0, 3);
+    all->setRowStretch(1, 2);
+
+    for (QLineEdit* e : {m_name, m_level, m_goal})
+        connect(e, &QLineEdit::editingFinished, this, &BriefPage::save);
+    for (QPlainTextEdit* e : {m_thinks, m_told, m_injuries})
+        e->installEventFilter(new LeaveFilter(e, [this] { save(); }));
+    for (QComboBox* b : {m_hand, m_school, m_reference})
+        connect(b, &QComboBox::activated, this, &BriefPage::save);
+    for (QCheckBox* b : {m_minor, m_wants})
+        connect(b, &QCheckBox::clicked, this, &BriefPage::save);
+    connect(&m_bench.book(), &Casebook::changed, this, [this](const ChangeSet& c) {
+        if (c.brief)
+            fill();
+    });
+    connect(&m_bench.book(), &Casebook::analysed, this, &BriefPage::fill);
+    fill();
+}
+
+// What several cards hold.
+void BriefPage::makeFields() {
     m_name = new QLineEdit;
     m_name->setObjectName("athleteName");
     m_hand = new QComboBox;
@@ -51,11 +93,13 @@ BriefPage::BriefPage(Workbench& bench) : m_bench(bench) {
     m_wants = new QCheckBox(tr("wants to rebuild this movement"));
     m_school = new QComboBox;
     m_school->addItem(tr("common to all schools"), QString());
-    for (const auto& s : bench.blueprint().schools) {
+    for (const auto& s : m_bench.blueprint().schools) {
         m_school->addItem(q(s.name), q(s.id));
         m_school->setItemData(m_school->count() - 1, q(s.words), Qt::ToolTipRole);
     }
+}
 
+QLayout* BriefPage::makeModels() {
     m_reference = new QComboBox;
     m_reference->setObjectName("reference");
     m_reference->addItems({tr("model performances"), tr("the athlete's own best reps"), tr("the athlete's last day"),
@@ -83,14 +127,18 @@ BriefPage::BriefPage(Workbench& bench) : m_bench(bench) {
     models->addStretch();
     connect(bring, &QPushButton::clicked, this, &BriefPage::bringModel);
     connect(drop, &QPushButton::clicked, this, &BriefPage::dropModels);
+    return models;
+}
 
+QWidget* BriefPage::makeWho() {
     auto* who = new Card(tr("Who"));
+    auto* models = makeModels();
     auto* form = new QFormLayout;
     form->addRow(tr("Athlete"), m_name);
     form->addRow(tr("Hand"), m_hand);
     form->addRow(tr("Level"), m_level);
     form->addRow(QString(), m_minor);
-    form->addRow(tr("Technique"), new QLabel(q(bench.blueprint().name)));
+    form->addRow(tr("Technique"), new QLabel(q(m_bench.blueprint().name)));
     form->addRow(tr("School"), m_school);
     form->addRow(tr("Compared with"), m_reference);
     form->addRow(tr("Models"), m_models);
@@ -101,7 +149,10 @@ BriefPage::BriefPage(Workbench& bench) : m_bench(bench) {
     form->addRow(QString(), m_wants);
     who->body()->addLayout(form);
     who->body()->addStretch();
+    return who;
+}
 
+QWidget* BriefPage::makeAsked() {
     auto* asked = new Card(tr("Ask before looking"));
     auto* questions = new QVBoxLayout;
     questions->addWidget(new QLabel(tr("What do you think holds you back?")));
@@ -111,7 +162,10 @@ BriefPage::BriefPage(Workbench& bench) : m_bench(bench) {
     questions->addWidget(new QLabel(tr("Injuries and stiff joints")));
     questions->addWidget(m_injuries, 1);
     asked->body()->addLayout(questions, 1);
+    return asked;
+}
 
+QWidget* BriefPage::makeGuesses() {
     auto* guess = new Card(tr("How big is it? The athlete's guess, before the film"));
     auto* grid = new QGridLayout;
     int row = 0;
@@ -121,7 +175,7 @@ BriefPage::BriefPage(Workbench& bench) : m_bench(bench) {
         g.measure->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
         g.measure->setMinimumContentsLength(22);
         g.measure->addItem(tr("nothing"), QString());
-        for (const auto& m : bench.blueprint().measures)
+        for (const auto& m : m_bench.blueprint().measures)
             g.measure->addItem(q(m.definition.name), q(m.definition.id));
         g.value = new QDoubleSpinBox;
         g.value->setAccessibleName(tr("Guess"));
@@ -140,7 +194,10 @@ BriefPage::BriefPage(Workbench& bench) : m_bench(bench) {
     grid->setColumnStretch(0, 1);
     guess->body()->addLayout(grid);
     guess->body()->addStretch();
+    return guess;
+}
 
+QWidget* BriefPage::makeTime() {
     auto* time = new Card(tr("Time that is really there"));
     auto* days = new QGridLayout;
     const QStringList names = {tr("Mon"), tr("Tue"), tr("Wed"), tr("Thu"), tr("Fri"), tr("Sat"), tr("Sun")};
@@ -166,11 +223,20 @@ BriefPage::BriefPage(Workbench& bench) : m_bench(bench) {
     }
     time->body()->addWidget(new QLabel(tr("Minutes for technique on each day")));
     time->body()->addLayout(days);
+    makeCompetitions(*time->body());
+    auto* rule = new QLabel(tr("Nothing new is introduced in the two weeks before one."));
+    rule->setObjectName("quiet");
+    time->body()->addWidget(rule);
+    time->body()->addStretch();
+    return time;
+}
+
+void BriefPage::makeCompetitions(QVBoxLayout& under) {
     m_competition = new QDateEdit;
     m_competition->setDisplayFormat(dateFormat());
     m_competition->setCalendarPopup(true);
     m_competition->setObjectName("competitionDay");
-    m_competition->setDate(QDate::fromString(q(isoDate(bench.book().today())), Qt::ISODate));
+    m_competition->setDate(QDate::fromString(q(isoDate(m_bench.book().today())), Qt::ISODate));
     m_competition->setAccessibleName(tr("Day of a main competition"));
     auto* add = new QPushButton(tr("Add"));
     add->setObjectName("addCompetition");
@@ -181,21 +247,19 @@ BriefPage::BriefPage(Workbench& bench) : m_bench(bench) {
     comp->addWidget(m_competition);
     comp->addWidget(add);
     comp->addStretch();
-    time->body()->addLayout(comp);
-    time->body()->addLayout(m_competitions);
+    under.addLayout(comp);
+    under.addLayout(m_competitions);
     connect(add, &QPushButton::clicked, this, [this] {
         auto all = m_bench.data().brief.competitions;
         if (const auto day = dayFromIso(m_competition->date().toString(Qt::ISODate).toStdString()))
             all.push_back(*day);
         setCompetitions(std::move(all));
     });
-    auto* rule = new QLabel(tr("Nothing new is introduced in the two weeks before one."));
-    rule->setObjectName("quiet");
-    time->body()->addWidget(rule);
-    time->body()->addStretch();
+}
 
+QWidget* BriefPage::makeBody() {
     auto* body = new Card(tr("Body"));
-    m_body = new BodyMap(bench);
+    m_body = new BodyMap(m_bench);
     body->body()->addWidget(m_body, 1);
     auto* bodyHint = new QLabel(tr("Click a place: what it is, since when, does it hurt now."));
     bodyHint->setObjectName("quiet");
@@ -225,53 +289,19 @@ BriefPage::BriefPage(Workbench& bench) : m_bench(bench) {
         setStature(brief.athlete, m_bench.book().today(), m_stature->value());
         m_bench.book().setBrief(brief);
     });
+    return body;
+}
 
+QWidget* BriefPage::makeCautions() {
     auto* caution = new Card(tr("Cautions"));
-    for (const auto& c : bench.blueprint().cautions) {
+    for (const auto& c : m_bench.blueprint().cautions) {
         auto* label = new QLabel(q(c));
         label->setObjectName("caution");
         label->setWordWrap(true);
         caution->body()->addWidget(label);
     }
     caution->body()->addStretch();
-
-    auto* content = new QWidget;
-    auto* scroll = new QScrollArea; // large letters on a small screen
-    scroll->setWidgetResizable(true);
-    scroll->setFrameShape(QFrame::NoFrame);
-    scroll->setWidget(content);
-    auto* page = new QVBoxLayout(this);
-    page->setContentsMargins(0, 0, 0, 0);
-    page->addWidget(scroll);
-    auto* all = new QGridLayout(content);
-    all->setContentsMargins(14, 12, 14, 12);
-    all->setSpacing(12);
-    all->addWidget(who, 0, 0);
-    all->addWidget(asked, 0, 1);
-    all->addWidget(guess, 1, 0);
-    all->addWidget(time, 1, 1);
-    all->addWidget(body, 0, 2);
-    all->addWidget(caution, 1, 2);
-    for (int c : {0, 1})
-        all->setColumnStretch(c, 5);
-    all->setColumnStretch(2, 3);
-    all->setRowStretch(0, 3);
-    all->setRowStretch(1, 2);
-
-    for (QLineEdit* e : {m_name, m_level, m_goal})
-        connect(e, &QLineEdit::editingFinished, this, &BriefPage::save);
-    for (QPlainTextEdit* e : {m_thinks, m_told, m_injuries})
-        e->installEventFilter(new LeaveFilter(e, [this] { save(); }));
-    for (QComboBox* b : {m_hand, m_school, m_reference})
-        connect(b, &QComboBox::activated, this, &BriefPage::save);
-    for (QCheckBox* b : {m_minor, m_wants})
-        connect(b, &QCheckBox::clicked, this, &BriefPage::save);
-    connect(&bench.book(), &Casebook::changed, this, [this](const ChangeSet& c) {
-        if (c.brief)
-            fill();
-    });
-    connect(&bench.book(), &Casebook::analysed, this, &BriefPage::fill);
-    fill();
+    return caution;
 }
 
 void BriefPage::fill() {

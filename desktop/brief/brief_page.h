@@ -26,6 +26,15 @@ public:
     explicit BriefPage(Workbench& bench);
 
 private:
+    void makeFields();
+    [[nodiscard]] QLayout* makeModels();
+    [[nodiscard]] QWidget* makeWho();
+    [[nodiscard]] QWidget* makeAsked();
+    [[nodiscard]] QWidget* makeGuesses();
+    [[nodiscard]] QWidget* makeTime();
+    void makeCompetitions(QVBoxLayout& under);
+    [[nodiscard]] QWidget* makeBody();
+    [[nodiscard]] QWidget* makeCautions();
     void fill();
     void setCompetitions(std::vector<Day> days);
     void save();

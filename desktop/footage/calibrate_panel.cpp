@@ -25,6 +25,38 @@ CalibratePanel::CalibratePanel(Workbench& bench, StageView* stage) : TakePanel(b
     m_answer->setObjectName("calibrationAnswer");
     m_list = new QVBoxLayout;
     m_list->setSpacing(2);
+    m_all->addLayout(makeTools());
+    m_all->addLayout(m_list);
+    m_all->addWidget(m_answer);
+    auto* f = form();
+    f->addRow(tr("Camera distance"), m_distance);
+    f->addRow(tr("Leaves the plane by"), m_depth);
+    m_all->addLayout(f);
+    m_camera = new QPushButton(tr("Does the camera move?"));
+    m_camera->setObjectName("cameraPath");
+    m_camera->setToolTip(tr("Follows the background through the film."));
+    m_steady = new QCheckBox(tr("Take its movement out of the marks"));
+    m_steady->setObjectName("steady");
+    m_all->addWidget(m_camera);
+    m_all->addWidget(m_steady);
+    m_all->addStretch();
+
+    followStage();
+    connect(m_distance, &QDoubleSpinBox::editingFinished, this, [this] {
+        edit(tr("set the camera's distance"), [this](CalibrationInput& c) {
+            c.cameraDistance = m_distance->value() > 0 ? std::optional(m_distance->value()) : std::nullopt;
+        });
+    });
+    connect(m_depth, &QDoubleSpinBox::editingFinished, this, [this] {
+        edit(tr("say how far the movement leaves the plane"),
+             [this](CalibrationInput& c) { c.depth = m_depth->value(); });
+    });
+    connect(m_camera, &QPushButton::clicked, this, &CalibratePanel::cameraPathWanted);
+    connect(m_steady, &QCheckBox::clicked, this,
+            [this](bool on) { change(tr("take the camera's movement out"), [on](Take& t) { t.steady = on; }); });
+}
+
+QGridLayout* CalibratePanel::makeTools() {
     const auto tool = [&](StageTool t, const QString& text, const QString& why, const char* name) {
         auto* b = new QPushButton(text);
         b->setCheckable(true);
@@ -68,23 +100,12 @@ CalibratePanel::CalibratePanel(Workbench& bench, StageView* stage) : TakePanel(b
         s->setDecimals(2);
     }
     grid->setColumnStretch(1, 1);
-    m_all->addLayout(grid);
-    m_all->addLayout(m_list);
-    m_all->addWidget(m_answer);
-    auto* f = form();
-    f->addRow(tr("Camera distance"), m_distance);
-    f->addRow(tr("Leaves the plane by"), m_depth);
-    m_all->addLayout(f);
-    m_camera = new QPushButton(tr("Does the camera move?"));
-    m_camera->setObjectName("cameraPath");
-    m_camera->setToolTip(tr("Follows the background through the film."));
-    m_steady = new QCheckBox(tr("Take its movement out of the marks"));
-    m_steady->setObjectName("steady");
-    m_all->addWidget(m_camera);
-    m_all->addWidget(m_steady);
-    m_all->addStretch();
+    return grid;
+}
 
-    connect(stage, &StageView::lineDrawn, this, [this](StageTool t, const DrawnLine& line) {
+// What is drawn on the picture.
+void CalibratePanel::followStage() {
+    connect(m_stage, &StageView::lineDrawn, this, [this](StageTool t, const DrawnLine& line) {
         if (t == StageTool::plumb)
             edit(tr("draw the vertical"), [&](CalibrationInput& c) { c.plumb = line; });
         else if (t == StageTool::horizon)
@@ -108,7 +129,7 @@ CalibratePanel::CalibratePanel(Workbench& bench, StageView* stage) : TakePanel(b
         }
         useTool(StageTool::none);
     });
-    connect(stage, &StageView::pointsClicked, this, [this](StageTool t, const std::vector<Pixel>& p) {
+    connect(m_stage, &StageView::pointsClicked, this, [this](StageTool t, const std::vector<Pixel>& p) {
         if (t == StageTool::rectangle) {
             const double w = m_width->value(), h = m_height->value();
             edit(tr("draw a rectangle"), [&](CalibrationInput& c) {
@@ -123,22 +144,10 @@ CalibratePanel::CalibratePanel(Workbench& bench, StageView* stage) : TakePanel(b
         }
         useTool(StageTool::none);
     });
-    connect(stage, &StageView::edited, this, [this](const CalibrationInput& drawn) {
+    connect(m_stage, &StageView::edited, this, [this](const CalibrationInput& drawn) {
         edit(tr("move a drawn end"), [&](CalibrationInput& c) { c = drawn; });
     });
-    connect(stage, &StageView::toolPutAway, this, [this] { useTool(StageTool::none); });
-    connect(m_distance, &QDoubleSpinBox::editingFinished, this, [this] {
-        edit(tr("set the camera's distance"), [this](CalibrationInput& c) {
-            c.cameraDistance = m_distance->value() > 0 ? std::optional(m_distance->value()) : std::nullopt;
-        });
-    });
-    connect(m_depth, &QDoubleSpinBox::editingFinished, this, [this] {
-        edit(tr("say how far the movement leaves the plane"),
-             [this](CalibrationInput& c) { c.depth = m_depth->value(); });
-    });
-    connect(m_camera, &QPushButton::clicked, this, &CalibratePanel::cameraPathWanted);
-    connect(m_steady, &QCheckBox::clicked, this,
-            [this](bool on) { change(tr("take the camera's movement out"), [on](Take& t) { t.steady = on; }); });
+    connect(m_stage, &StageView::toolPutAway, this, [this] { useTool(StageTool::none); });
 }
 
 void CalibratePanel::useTool(StageTool tool) {

@@ -108,6 +108,8 @@ signals:
 
 private:
     void useTool(StageTool tool);
+    [[nodiscard]] QGridLayout* makeTools();
+    void followStage();
     void edit(const QString& what, const std::function<void(CalibrationInput&)>& change);
     StageView* m_stage;
     std::vector<std::pair<StageTool, QPushButton*>> m_tools;

@@ -78,6 +78,11 @@ private:
     void count(const PractisedRep& rep);
     [[nodiscard]] QWidget* makeCounting();
     [[nodiscard]] QWidget* makeSettings();
+    [[nodiscard]] QPushButton* pageButton(const QString& words, const char* name, const QString& why);
+    [[nodiscard]] QHBoxLayout* makeWhat();
+    [[nodiscard]] QHBoxLayout* makeTools();
+    [[nodiscard]] QHBoxLayout* makeTempo();
+    [[nodiscard]] QHBoxLayout* makeNotes();
     [[nodiscard]] const Block* block() const;
     [[nodiscard]] const Drill* drill() const;
     [[nodiscard]] std::string faultOf(const std::string& drill) const;

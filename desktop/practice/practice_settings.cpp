@@ -18,6 +18,28 @@
 namespace riflesso {
 
 QWidget* PracticePage::makeSettings() {
+    auto* card = new Card({});
+    card->body()->addLayout(makeWhat());
+    card->body()->addLayout(makeTools());
+    card->body()->addLayout(makeTempo());
+    card->body()->addLayout(makeWays());
+    card->body()->addLayout(makeNotes());
+    m_caution = wrapped({}, "caution");
+    card->body()->addWidget(m_caution);
+    return card;
+}
+
+// A button whose keys belong to the page.
+QPushButton* PracticePage::pageButton(const QString& words, const char* name, const QString& why) {
+    auto* b = new QPushButton(words);
+    b->setObjectName(name);
+    b->setToolTip(why);
+    b->setFocusPolicy(Qt::NoFocus);
+    return b;
+}
+
+// Which drill, who judges, on which day.
+QHBoxLayout* PracticePage::makeWhat() {
     m_drills = new QComboBox;
     m_drills->setObjectName("practiceDrill");
     m_drills->setAccessibleName(tr("Drill"));
@@ -31,171 +53,9 @@ QWidget* PracticePage::makeSettings() {
     m_day->setMaximumDate(m_day->date());
     m_day->setCalendarPopup(true);
     m_day->setAccessibleName(tr("Day of the block"));
-    auto* fresh = new QPushButton(tr("New block"));
-    fresh->setObjectName("newBlock");
-    fresh->setToolTip(tr("Start counting afresh. The block so far is saved already. (N)"));
-    m_restButton = new QPushButton(tr("Rest"));
-    m_restButton->setToolTip(tr("A minute's pause. (R)"));
-    m_rest = new QProgressBar;
-    m_rest->setRange(0, kRestSeconds);
-    m_rest->hide();
-    m_note = new QLineEdit;
-    m_note->setObjectName("practiceNote");
-    m_note->setPlaceholderText(tr("a note on this block"));
-    m_note->setAccessibleName(tr("Note"));
-    m_spoken = new SpokenNote(m_sounds);
-    connect(m_spoken, &SpokenNote::done, this, [this] { setFocus(); });
-    auto* alone = new QPushButton(tr("A day on your own …"));
-    alone->setObjectName("ownDay");
-    alone->setToolTip(tr("What you did without a coach, on one page; it counts as practice."));
-    auto* film = new QPushButton(tr("On film …"));
-    film->setObjectName("filmVerdictsButton");
-    film->setToolTip(
-        tr("Reps of the films in hidden order: the athlete says, the coach says, then the measure shows."));
-    connect(film, &QPushButton::clicked, this, [this] {
-        auto* dialog = new FilmVerdictsDialog(m_bench, static_cast<unsigned>(m_bench.data().blocks.size() + 1), this);
-        dialog->setAttribute(Qt::WA_DeleteOnClose);
-        dialog->open();
-    });
-    auto* card = new Card({});
-    auto* first = new QHBoxLayout;
-    first->addWidget(m_drills, 3);
-    first->addWidget(m_mode, 2);
-    first->addWidget(m_day);
-    first->addWidget(alone);
-    auto* second = new QHBoxLayout;
-    second->addWidget(fresh);
-    second->addWidget(m_restButton);
-    second->addWidget(film);
-    m_camera = new QPushButton(tr("Camera"));
-    m_camera->setObjectName("repCamera");
-    m_camera->setCheckable(true);
-    m_camera->setFocusPolicy(Qt::NoFocus);
-    m_camera->setToolTip(
-        tr("Each rep is filmed, shown once more, and kept with its verdict. A dot brings its rep back; "
-           "L the last one. (C)"));
-    second->addWidget(m_camera);
-    connect(m_camera, &QPushButton::toggled, this, [this](bool on) {
-        if (on) {
-            m_screen->start();
-        } else {
-            m_screen->stop();
-            m_screen->hide(); // also after one that stopped by itself
-            m_pictures->setVisible(true);
-        }
-        setFocus();
-    });
-    m_far = new QPushButton(tr("Keys from afar"));
-    m_far->setObjectName("farKeys");
-    m_far->setCheckable(true);
-    m_far->setFocusPolicy(Qt::NoFocus);
-    m_far->setEnabled(FarKeys::possible());
-    m_far->setToolTip(
-        FarKeys::possible()
-            ? tr("A presenter's keys count also while another window is in front: page down is good, page "
-                 "up not yet. No other program gets them meanwhile. (F)")
-            : tr("This desktop does not let a program hear keys while another window is in front."));
-    connect(m_far, &QPushButton::toggled, this, [this](bool on) {
-        if (!m_farKeys.listen(on) && on) {
-            const QSignalBlocker quiet(m_far);
-            m_far->setChecked(false);
-            QToolTip::showText(m_far->mapToGlobal(m_far->rect().bottomLeft()),
-                               tr("Another program has these keys: nothing is heard from afar."), m_far);
-        }
-        setFocus();
-    });
-    connect(&m_farKeys, &FarKeys::forward, this, [this] { verdict(true); });
-    connect(&m_farKeys, &FarKeys::backward, this, [this] { verdict(false); });
-    m_hear = new QComboBox;
-    m_hear->setObjectName("practiceSound");
-    m_hear->setAccessibleName(tr("What is heard"));
-    m_hear->addItems({tr("silent"), tr("sounds"), tr("sounds and cue")});
-    m_hear->setItemData(2,
-                        Sounds::canSpeak() ? tr("The cue is spoken when a block begins.")
-                                           : tr("There is no speech engine on this computer: sounds alone."),
-                        Qt::ToolTipRole);
-    m_hear->setCurrentIndex(std::clamp(QSettings().value("practice/sound", 0).toInt(), 0, 2));
-    m_hear->setFocusPolicy(Qt::ClickFocus);
-    connect(m_hear, &QComboBox::activated, this, [this](int i) {
-        QSettings().setValue("practice/sound", i);
-        hear(Chime::start);
-        setFocus();
-    });
-    second->addWidget(m_hear);
-    second->addWidget(m_rest, 1);
-    m_cues = new QComboBox;
-    m_cues->setObjectName("practiceCues");
-    m_cues->setEditable(true);
-    m_cues->setAccessibleName(tr("The cue of this block"));
-    m_cues->setToolTip(tr("Said before the block, and counted with it: Progress tells which one works."));
-    m_pattern = new QComboBox;
-    m_pattern->setObjectName("tempoPattern");
-    m_pattern->setAccessibleName(tr("Pattern of the tempo"));
-    for (const auto& name : kTempoNames)
-        m_pattern->addItem(shownWord(name));
-    m_beats = new QSpinBox;
-    m_beats->setObjectName("tempoBeats");
-    m_beats->setRange(10, 300);
-    m_beats->setValue(60);
-    m_beats->setSuffix(tr(" a minute"));
-    m_beats->setAccessibleName(tr("Beats a minute"));
-    m_tempo = new QPushButton(tr("Tempo"));
-    m_tempo->setObjectName("tempo");
-    m_tempo->setCheckable(true);
-    m_tempo->setMinimumWidth(100); // with its blink
-    m_tempo->setToolTip(tr("Clicks, and a blink of this button. Plus and minus: a beat more, "
-                           "less. (T)"));
-    auto* third = new QHBoxLayout;
-    third->addWidget(m_cues, 3);
-    third->addWidget(m_tempo);
-    third->addWidget(m_pattern, 1);
-    third->addWidget(m_beats);
-    auto* ways = makeWays();
-    auto* fourth = new QHBoxLayout;
-    fourth->addWidget(m_note, 1);
-    fourth->addWidget(m_spoken);
-    fourth->addWidget(m_far);
-    auto* home = new QPushButton(tr("Home work …"));
-    home->setObjectName("homeDone");
-    home->setToolTip(tr("What was done at home, from the ticks on its sheet: all of it at once. (H)"));
-    home->setFocusPolicy(Qt::NoFocus);
-    connect(home, &QPushButton::clicked, this, &PracticePage::homeDone);
-    fourth->addWidget(home);
-    card->body()->addLayout(first);
-    card->body()->addLayout(second);
-    card->body()->addLayout(third);
-    card->body()->addLayout(ways);
-    card->body()->addLayout(fourth);
-    for (QWidget* w : {static_cast<QWidget*>(m_tempo), static_cast<QWidget*>(alone)})
-        w->setFocusPolicy(Qt::NoFocus);
-    connect(m_cues, &QComboBox::activated, this, [this] {
-        newBlock(); // another cue, another block
-    });
-    connect(m_cues->lineEdit(), &QLineEdit::returnPressed, this, [this] { newBlock(); });
-    connect(m_tempo, &QPushButton::clicked, this, &PracticePage::tempo);
-    connect(m_pattern, &QComboBox::activated, this, [this] {
-        if (m_metronome.running())
-            m_metronome.start(static_cast<TempoPattern>(m_pattern->currentIndex()), m_beats->value());
-        setFocus();
-    });
-    connect(m_beats, &QSpinBox::valueChanged, this, [this](int beats) {
-        if (m_metronome.running())
-            m_metronome.start(static_cast<TempoPattern>(m_pattern->currentIndex()), beats);
-    });
+    auto* alone = pageButton(tr("A day on your own …"), "ownDay",
+                             tr("What you did without a coach, on one page; it counts as practice."));
     connect(alone, &QPushButton::clicked, this, &PracticePage::ownDay);
-    m_flash.setSingleShot(true);
-    m_flash.setInterval(120);
-    connect(&m_flash, &QTimer::timeout, this, [this] { m_tempo->setText(tr("Tempo")); });
-    connect(&m_metronome, &Metronome::clicked, this, [this](bool strong) {
-        m_tempo->setText(strong ? tr("Tempo \u25CF") : tr("Tempo \u25CB"));
-        m_flash.start();
-    });
-    m_caution = wrapped({}, "caution");
-    card->body()->addWidget(m_caution);
-    for (QWidget* w : {static_cast<QWidget*>(fresh), static_cast<QWidget*>(m_restButton)})
-        w->setFocusPolicy(Qt::NoFocus); // the keys belong to the page
-    connect(fresh, &QPushButton::clicked, this, &PracticePage::newBlock);
-    connect(m_restButton, &QPushButton::clicked, this, &PracticePage::rest);
     connect(m_drills, &QComboBox::activated, this, [this] {
         if (m_drills->currentData().toString() == kAnotherDrill) {
             anotherDrill();
@@ -211,6 +71,125 @@ QWidget* PracticePage::makeSettings() {
         setFocus();
     });
     connect(m_day, &QDateEdit::dateChanged, this, &PracticePage::newBlock);
+    auto* row = new QHBoxLayout;
+    row->addWidget(m_drills, 3);
+    row->addWidget(m_mode, 2);
+    row->addWidget(m_day);
+    row->addWidget(alone);
+    return row;
+}
+
+// Block, rest, verdicts on film, the camera, what is heard.
+QHBoxLayout* PracticePage::makeTools() {
+    auto* fresh =
+        pageButton(tr("New block"), "newBlock", tr("Start counting afresh. The block so far is saved already. (N)"));
+    connect(fresh, &QPushButton::clicked, this, &PracticePage::newBlock);
+    m_restButton = pageButton(tr("Rest"), "rest", tr("A minute's pause. (R)"));
+    connect(m_restButton, &QPushButton::clicked, this, &PracticePage::rest);
+    m_rest = new QProgressBar;
+    m_rest->setRange(0, kRestSeconds);
+    m_rest->hide();
+    auto* film = new QPushButton(tr("On film …"));
+    film->setObjectName("filmVerdictsButton");
+    film->setToolTip(
+        tr("Reps of the films in hidden order: the athlete says, the coach says, then the measure shows."));
+    connect(film, &QPushButton::clicked, this, [this] {
+        auto* dialog = new FilmVerdictsDialog(m_bench, static_cast<unsigned>(m_bench.data().blocks.size() + 1), this);
+        dialog->setAttribute(Qt::WA_DeleteOnClose);
+        dialog->open();
+    });
+    m_camera = pageButton(tr("Camera"), "repCamera",
+                          tr("Each rep is filmed, shown once more, and kept with its verdict. A dot brings its rep "
+                             "back; L the last one. (C)"));
+    m_camera->setCheckable(true);
+    connect(m_camera, &QPushButton::toggled, this, [this](bool on) {
+        if (on) {
+            m_screen->start();
+        } else {
+            m_screen->stop();
+            m_screen->hide(); // also after one that stopped by itself
+            m_pictures->setVisible(true);
+        }
+        setFocus();
+    });
+    m_hear = new QComboBox;
+    m_hear->setObjectName("practiceSound");
+    m_hear->setAccessibleName(tr("What is heard"));
+    m_hear->addItems({tr("silent"), tr("sounds"), tr("sounds and cue")});
+    m_hear->setItemData(2,
+                        Sounds::canSpeak() ? tr("The cue is spoken when a block begins.")
+                                           : tr("There is no speech engine on this computer: sounds alone."),
+                        Qt::ToolTipRole);
+    m_hear->setCurrentIndex(std::clamp(QSettings().value("practice/sound", 0).toInt(), 0, 2));
+    m_hear->setFocusPolicy(Qt::ClickFocus);
+    connect(m_hear, &QComboBox::activated, this, [this](int i) {
+        QSettings().setValue("practice/sound", i);
+        hear(Chime::start);
+        setFocus();
+    });
+    auto* row = new QHBoxLayout;
+    for (QWidget* w : std::initializer_list<QWidget*>{fresh, m_restButton, film, m_camera, m_hear})
+        row->addWidget(w);
+    row->addWidget(m_rest, 1);
+    return row;
+}
+
+// The cue, and the beat.
+QHBoxLayout* PracticePage::makeTempo() {
+    m_cues = new QComboBox;
+    m_cues->setObjectName("practiceCues");
+    m_cues->setEditable(true);
+    m_cues->setAccessibleName(tr("The cue of this block"));
+    m_cues->setToolTip(tr("Said before the block, and counted with it: Progress tells which one works."));
+    const auto anotherCue = [this] { newBlock(); }; // another cue, another block
+    connect(m_cues, &QComboBox::activated, this, anotherCue);
+    connect(m_cues->lineEdit(), &QLineEdit::returnPressed, this, anotherCue);
+    m_pattern = new QComboBox;
+    m_pattern->setObjectName("tempoPattern");
+    m_pattern->setAccessibleName(tr("Pattern of the tempo"));
+    for (const auto& name : kTempoNames)
+        m_pattern->addItem(shownWord(name));
+    m_beats = new QSpinBox;
+    m_beats->setObjectName("tempoBeats");
+    m_beats->setRange(10, 300);
+    m_beats->setValue(60);
+    m_beats->setSuffix(tr(" a minute"));
+    m_beats->setAccessibleName(tr("Beats a minute"));
+    m_tempo = pageButton(tr("Tempo"), "tempo",
+                         tr("Clicks, and a blink of this button. Plus and minus: a beat more, less. (T)"));
+    m_tempo->setCheckable(true);
+    m_tempo->setMinimumWidth(100); // with its blink
+    connect(m_tempo, &QPushButton::clicked, this, &PracticePage::tempo);
+    connect(m_pattern, &QComboBox::activated, this, [this] {
+        if (m_metronome.running())
+            m_metronome.start(static_cast<TempoPattern>(m_pattern->currentIndex()), m_beats->value());
+        setFocus();
+    });
+    connect(m_beats, &QSpinBox::valueChanged, this, [this](int beats) {
+        if (m_metronome.running())
+            m_metronome.start(static_cast<TempoPattern>(m_pattern->currentIndex()), beats);
+    });
+    m_flash.setSingleShot(true);
+    m_flash.setInterval(120);
+    connect(&m_flash, &QTimer::timeout, this, [this] { m_tempo->setText(tr("Tempo")); });
+    connect(&m_metronome, &Metronome::clicked, this, [this](bool strong) {
+        m_tempo->setText(strong ? tr("Tempo \u25CF") : tr("Tempo \u25CB"));
+        m_flash.start();
+    });
+    auto* row = new QHBoxLayout;
+    row->addWidget(m_cues, 3);
+    row->addWidget(m_tempo);
+    row->addWidget(m_pattern, 1);
+    row->addWidget(m_beats);
+    return row;
+}
+
+// What is written, said, pressed from afar, brought from home.
+QHBoxLayout* PracticePage::makeNotes() {
+    m_note = new QLineEdit;
+    m_note->setObjectName("practiceNote");
+    m_note->setPlaceholderText(tr("a note on this block"));
+    m_note->setAccessibleName(tr("Note"));
     connect(m_note, &QLineEdit::editingFinished, this, [this] {
         if (const Block* b = block(); b && b->note != m_note->text().toStdString()) {
             Block changed = *b;
@@ -218,7 +197,36 @@ QWidget* PracticePage::makeSettings() {
             m_bench.book().setBlock(changed);
         }
     });
-    return card;
+    m_spoken = new SpokenNote(m_sounds);
+    connect(m_spoken, &SpokenNote::done, this, [this] { setFocus(); });
+    m_far =
+        pageButton(tr("Keys from afar"), "farKeys",
+                   FarKeys::possible()
+                       ? tr("A presenter's keys count also while another window is in front: page down is good, page "
+                            "up not yet. No other program gets them meanwhile. (F)")
+                       : tr("This desktop does not let a program hear keys while another window is in front."));
+    m_far->setCheckable(true);
+    m_far->setEnabled(FarKeys::possible());
+    connect(m_far, &QPushButton::toggled, this, [this](bool on) {
+        if (!m_farKeys.listen(on) && on) {
+            const QSignalBlocker quiet(m_far);
+            m_far->setChecked(false);
+            QToolTip::showText(m_far->mapToGlobal(m_far->rect().bottomLeft()),
+                               tr("Another program has these keys: nothing is heard from afar."), m_far);
+        }
+        setFocus();
+    });
+    connect(&m_farKeys, &FarKeys::forward, this, [this] { verdict(true); });
+    connect(&m_farKeys, &FarKeys::backward, this, [this] { verdict(false); });
+    auto* home = pageButton(tr("Home work …"), "homeDone",
+                            tr("What was done at home, from the ticks on its sheet: all of it at once. (H)"));
+    connect(home, &QPushButton::clicked, this, &PracticePage::homeDone);
+    auto* row = new QHBoxLayout;
+    row->addWidget(m_note, 1);
+    row->addWidget(m_spoken);
+    row->addWidget(m_far);
+    row->addWidget(home);
+    return row;
 }
 
 void PracticePage::fillDrills() {

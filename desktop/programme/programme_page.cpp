@@ -43,67 +43,7 @@ ProgrammePage::ProgrammePage(Workbench& bench) : m_bench(bench), m_keys(new KeyT
     m_keys->tell(tr("Alt+arrows"), tr("move the block by a day, a week"));
     m_keys->tell("+\u00a0\u00a0−", tr("a minute more, less"));
     m_keys->tell("L\u00a0\u00a0D\u00a0\u00a0Delete", tr("lock, done, take away"));
-    m_regime = new QComboBox;
-    m_regime->setObjectName("regime");
-    m_regime->setAccessibleName(tr("How often"));
-    for (const auto& r : kRegimes) {
-        m_regime->addItem(shownWord(r.name), q(std::string(r.id)));
-        m_regime->setItemData(m_regime->count() - 1, shownWord(r.why), Qt::ToolTipRole);
-    }
-    m_weeks = new QComboBox;
-    m_weeks->setAccessibleName(tr("How far ahead"));
-    for (const int n : {2, 4, 8, 12})
-        m_weeks->addItem(tr("%1 weeks").arg(n), n);
-    m_weeks->setCurrentIndex(1);
-    m_head = new QLabel;
-    m_head->setObjectName("quiet");
-    m_keep = new QPushButton(tr("Keep this plan"));
-    m_keep->setObjectName("keepPlan");
-    m_anew = new QPushButton(tr("Lay it anew"));
-    m_anew->setObjectName("planAnew");
-    m_anew->setToolTip(tr("What is locked, moved or done stays; the rest may change, as little as possible."));
-    auto* hours = new QPushButton(tr("Calendar"));
-    setLineIcons({{hours, "calendar"}});
-    hours->setObjectName("planCalendarFile");
-    auto* files = new QMenu(hours);
-    files->addAction(tr("Busy hours and competitions from a file …"), this, [this] {
-        const QString file = QFileDialog::getOpenFileName(this, tr("A calendar"), {}, tr("Calendars (*.ics)"));
-        if (file.isEmpty())
-            return;
-        bool ok = false;
-        const QString words = QInputDialog::getText(this, tr("Competitions"),
-                                                    tr("Events with these words in their names are competitions:"),
-                                                    QLineEdit::Normal, tr("competition"), &ok);
-        if (ok)
-            takeCalendarIn(file, words);
-    });
-    files->addAction(tr("Write the plan as a calendar …"), this, [this] {
-        const QString file =
-            QFileDialog::getSaveFileName(this, tr("The plan"), tr("plan.ics"), tr("Calendars (*.ics)"));
-        if (file.isEmpty())
-            return;
-        const auto text =
-            planToCalendar(m_bench.blueprint(), m_calendar->blocks(),
-                           {false, std::to_string(m_bench.data().id), QDateTime::currentSecsSinceEpoch()});
-        const auto done = writeFile(file.toStdString(), text);
-        m_head->setText(done ? tr("The plan is in %1.").arg(QFileInfo(file).fileName()) : q(done.error().text()));
-    });
-    hours->setMenu(files);
-    auto* bar = new QHBoxLayout;
-    bar->addWidget(m_regime);
-    bar->addWidget(m_weeks);
-    bar->addWidget(hours);
-    auto* own = new QPushButton(tr("Own drill …"));
-    setLineIcons({{own, "plus"}});
-    own->setObjectName("ownDrillButton");
-    own->setToolTip(tr("A drill of yours, for every case of this technique in this library."));
-    connect(own, &QPushButton::clicked, this, [this] { editOwnDrill({}); });
-    bar->addWidget(own);
-    bar->addSpacing(8);
-    bar->addWidget(m_head, 1);
-    bar->addWidget(m_anew);
-    bar->addWidget(m_keep);
-
+    auto* bar = makeBar();
     m_ladder = new LadderView(bench);
     m_calendar = new PlanCalendar(bench.blueprint());
     m_drill = new DrillCard(bench);
@@ -145,6 +85,89 @@ ProgrammePage::ProgrammePage(Workbench& bench) : m_bench(bench), m_keys(new KeyT
     all->addLayout(bar);
     all->addLayout(columns, 1);
 
+    followBar();
+    followCalendar();
+    followBreach();
+    connect(&m_watcher, &QFutureWatcherBase::finished, this, &ProgrammePage::laid);
+    connect(&m_bench.book(), &Casebook::changed, this, [this](const ChangeSet& c) {
+        if (c.plan || c.brief)
+            showPlan();
+    });
+    auto* seen = new WhenSeen(this, [this] { refresh(); });
+    connect(&m_bench.book(), &Casebook::analysed, seen, [seen] { (*seen)(); });
+    refresh();
+}
+
+QHBoxLayout* ProgrammePage::makeBar() {
+    m_regime = new QComboBox;
+    m_regime->setObjectName("regime");
+    m_regime->setAccessibleName(tr("How often"));
+    for (const auto& r : kRegimes) {
+        m_regime->addItem(shownWord(r.name), q(std::string(r.id)));
+        m_regime->setItemData(m_regime->count() - 1, shownWord(r.why), Qt::ToolTipRole);
+    }
+    m_weeks = new QComboBox;
+    m_weeks->setAccessibleName(tr("How far ahead"));
+    for (const int n : {2, 4, 8, 12})
+        m_weeks->addItem(tr("%1 weeks").arg(n), n);
+    m_weeks->setCurrentIndex(1);
+    m_head = new QLabel;
+    m_head->setObjectName("quiet");
+    m_keep = new QPushButton(tr("Keep this plan"));
+    m_keep->setObjectName("keepPlan");
+    m_anew = new QPushButton(tr("Lay it anew"));
+    m_anew->setObjectName("planAnew");
+    m_anew->setToolTip(tr("What is locked, moved or done stays; the rest may change, as little as possible."));
+    auto* bar = new QHBoxLayout;
+    bar->addWidget(m_regime);
+    bar->addWidget(m_weeks);
+    bar->addWidget(makeCalendarFiles());
+    auto* own = new QPushButton(tr("Own drill …"));
+    setLineIcons({{own, "plus"}});
+    own->setObjectName("ownDrillButton");
+    own->setToolTip(tr("A drill of yours, for every case of this technique in this library."));
+    connect(own, &QPushButton::clicked, this, [this] { editOwnDrill({}); });
+    bar->addWidget(own);
+    bar->addSpacing(8);
+    bar->addWidget(m_head, 1);
+    bar->addWidget(m_anew);
+    bar->addWidget(m_keep);
+    return bar;
+}
+
+// Calendars in and out.
+QPushButton* ProgrammePage::makeCalendarFiles() {
+    auto* hours = new QPushButton(tr("Calendar"));
+    setLineIcons({{hours, "calendar"}});
+    hours->setObjectName("planCalendarFile");
+    auto* files = new QMenu(hours);
+    files->addAction(tr("Busy hours and competitions from a file …"), this, [this] {
+        const QString file = QFileDialog::getOpenFileName(this, tr("A calendar"), {}, tr("Calendars (*.ics)"));
+        if (file.isEmpty())
+            return;
+        bool ok = false;
+        const QString words = QInputDialog::getText(this, tr("Competitions"),
+                                                    tr("Events with these words in their names are competitions:"),
+                                                    QLineEdit::Normal, tr("competition"), &ok);
+        if (ok)
+            takeCalendarIn(file, words);
+    });
+    files->addAction(tr("Write the plan as a calendar …"), this, [this] {
+        const QString file =
+            QFileDialog::getSaveFileName(this, tr("The plan"), tr("plan.ics"), tr("Calendars (*.ics)"));
+        if (file.isEmpty())
+            return;
+        const auto text =
+            planToCalendar(m_bench.blueprint(), m_calendar->blocks(),
+                           {false, std::to_string(m_bench.data().id), QDateTime::currentSecsSinceEpoch()});
+        const auto done = writeFile(file.toStdString(), text);
+        m_head->setText(done ? tr("The plan is in %1.").arg(QFileInfo(file).fileName()) : q(done.error().text()));
+    });
+    hours->setMenu(files);
+    return hours;
+}
+
+void ProgrammePage::followBar() {
     connect(m_regime, &QComboBox::activated, this, [this] {
         Brief brief = m_bench.data().brief;
         brief.regime = m_regime->currentData().toString().toStdString();
@@ -161,6 +184,18 @@ ProgrammePage::ProgrammePage(Workbench& bench) : m_bench(bench), m_keys(new KeyT
     connect(m_anew, &QPushButton::clicked, this, [this] {
         lay({m_bench.book().today(), lastDay(), tr("lay the plan anew"), ++m_gesture, true});
     });
+}
+
+void ProgrammePage::moveBlock(PlannedBlock block, Day to) {
+    block.why = "moved from " + isoDate(block.day);
+    block.day = to;
+    block.state = BlockState::moved;
+    block.locked = true;
+    bend(block, tr("move a block"));
+}
+
+// The plan by hand.
+void ProgrammePage::followCalendar() {
     connect(m_ladder, &LadderView::chosenChanged, this, [this] {
         m_calendar->choose({});
         showDrill();
@@ -168,14 +203,8 @@ ProgrammePage::ProgrammePage(Workbench& bench) : m_bench(bench), m_keys(new KeyT
     connect(m_calendar, &PlanCalendar::chosenChanged, this, &ProgrammePage::showDrill);
     connect(m_drill, &DrillCard::editWanted, this, &ProgrammePage::editOwnDrill);
     connect(m_calendar, &PlanCalendar::considered, this, &ProgrammePage::consider);
-    connect(m_calendar, &PlanCalendar::moved, this, [this](std::size_t i, Day day) {
-        PlannedBlock b = m_calendar->blocks()[i];
-        b.why = "moved from " + isoDate(b.day);
-        b.day = day;
-        b.state = BlockState::moved;
-        b.locked = true;
-        bend(b, tr("move a block"));
-    });
+    connect(m_calendar, &PlanCalendar::moved, this,
+            [this](std::size_t i, Day day) { moveBlock(m_calendar->blocks()[i], day); });
     connect(m_calendar, &PlanCalendar::stretched, this, [this](std::size_t i, double minutes) {
         PlannedBlock b = m_calendar->blocks()[i];
         b.minutes = minutes;
@@ -195,6 +224,10 @@ ProgrammePage::ProgrammePage(Workbench& bench) : m_bench(bench), m_keys(new KeyT
         bend(b, b.state == BlockState::done ? tr("tick a block off") : tr("untick a block"), false);
     });
     connect(m_calendar, &PlanCalendar::menuWanted, this, &ProgrammePage::menu);
+}
+
+// What the last change broke, and the way out that is offered.
+void ProgrammePage::followBreach() {
     connect(m_mend, &QPushButton::clicked, this, [this] {
         if (!m_way)
             return;
@@ -207,24 +240,12 @@ ProgrammePage::ProgrammePage(Workbench& bench) : m_bench(bench), m_keys(new KeyT
             bend(b, tr("take a block away"));
             return;
         }
-        b.why = "moved from " + isoDate(b.day);
-        b.day = *m_way->day;
-        b.state = BlockState::moved;
-        b.locked = true;
-        bend(b, tr("move a block"));
+        moveBlock(b, *m_way->day);
     });
     connect(m_accept, &QPushButton::clicked, this, [this] {
         if (m_breach)
             overrule(*m_breach);
     });
-    connect(&m_watcher, &QFutureWatcherBase::finished, this, &ProgrammePage::laid);
-    connect(&bench.book(), &Casebook::changed, this, [this](const ChangeSet& c) {
-        if (c.plan || c.brief)
-            showPlan();
-    });
-    auto* seen = new WhenSeen(this, [this] { refresh(); });
-    connect(&bench.book(), &Casebook::analysed, seen, [seen] { (*seen)(); });
-    refresh();
 }
 
 void ProgrammePage::editOwnDrill(const QString& id) {

@@ -58,6 +58,13 @@ private:
     [[nodiscard]] int weeks() const { return m_weeks->currentData().toInt(); }
     [[nodiscard]] Day lastDay() const;
 
+    [[nodiscard]] QHBoxLayout* makeBar();
+    [[nodiscard]] QPushButton* makeCalendarFiles();
+    void followBar();
+    void followCalendar();
+    void followBreach();
+    void moveBlock(PlannedBlock block, Day to);
+
     Workbench& m_bench;
     KeyTable* m_keys;
     QComboBox* m_regime;

@@ -69,6 +69,173 @@ void TrendChart::clicked(std::size_t index) {
     m_bench.showSource(nearest->rep, nearest->frame);
 }
 
+namespace {
+
+// Where days and values of a trend lie on the glass, px.
+struct TrendPlot {
+    const FocusTrend& trend;
+    const MeasureDefinition& definition;
+    double lo = 1e300, hi = -1e300; // of the value axis
+    double left = 78, right = 0, top = 16, bottom = 0;
+
+    TrendPlot(const FocusTrend& shown, const MeasureDefinition& of, QSize size)
+        : trend(shown), definition(of), right(size.width() - 26.0), bottom(size.height() - 58.0) {
+        const auto take = [&](double v) {
+            if (std::isfinite(v)) {
+                lo = std::min(lo, v);
+                hi = std::max(hi, v);
+            }
+        };
+        for (const auto& point : trend.points) {
+            take(point.value - 2.4 * point.u);
+            take(point.value + 2.4 * point.u);
+        }
+        take(trend.band.lo);
+        take(trend.band.hi);
+        const double air = std::max(1e-6, (hi - lo) * 0.12);
+        lo -= air;
+        hi += air;
+    }
+    [[nodiscard]] double y(double v) const { return bottom - (v - lo) / (hi - lo) * (bottom - top); }
+    [[nodiscard]] double x(Day d) const {
+        if (trend.points.size() == 1)
+            return (left + right) / 2;
+        const double first = trend.points.front().day.time_since_epoch().count(),
+                     last = std::max<double>(first + 1, trend.points.back().day.time_since_epoch().count());
+        return left + 50 + (double(d.time_since_epoch().count()) - first) / (last - first) * (right - left - 110);
+    }
+    void across(QPainter& p, double v) const { p.drawLine(QPointF(left, y(v)), QPointF(right, y(v))); }
+    void above(QPainter& p, double v, const QString& words) const {
+        p.drawText(QRectF(left, y(v) - 17, right - left - 6, 15), Qt::AlignRight, words);
+    }
+};
+
+// The band is where the model is.
+void drawBand(QPainter& p, const TrendPlot& plot) {
+    const Theme& t = theme();
+    const Band& band = plot.trend.band;
+    QColor pale = t.hues.model;
+    pale.setAlpha(50);
+    const double upper = std::isfinite(band.hi) ? plot.y(band.hi) : plot.top,
+                 lower = std::isfinite(band.lo) ? plot.y(band.lo) : plot.bottom;
+    p.fillRect(QRectF(plot.left, upper, plot.right - plot.left, lower - upper), pale);
+    p.setPen(t.hues.model);
+    p.setFont(typeface(Type::small, true));
+    p.drawText(QRectF(plot.left + 8, upper + 3, plot.right - plot.left, 16), Qt::AlignLeft,
+               TrendChart::tr("band %1").arg(q(bandWords(plot.definition, band))));
+}
+
+// Round steps of 1, 2 or 5 times a power of ten, in the unit that is shown.
+void drawGrid(QPainter& p, const TrendPlot& plot) {
+    const Theme& t = theme();
+    p.setFont(typeface(Type::small));
+    const double shown = shownScale(plot.definition);
+    const double rough = (plot.hi - plot.lo) * shown / 5, power = std::pow(10.0, std::floor(std::log10(rough)));
+    const double grid = (rough / power > 5 ? 10 : rough / power > 2 ? 5 : rough / power > 1 ? 2 : 1) * power / shown;
+    for (double v = std::ceil(plot.lo / grid) * grid; v <= plot.hi; v += grid) {
+        p.setPen(QPen(t.line, 1));
+        plot.across(p, v);
+        p.setPen(t.quiet);
+        p.drawText(QRectF(0, plot.y(v) - 8, plot.left - 8, 16), Qt::AlignRight | Qt::AlignVCenter,
+                   q(numberWords(plot.definition, v)));
+    }
+}
+
+// What a change from the first point must exceed to be believed.
+void drawChance(QPainter& p, const TrendPlot& plot) {
+    const FocusTrend& trend = plot.trend;
+    if (!trend.change)
+        return;
+    p.setPen(QPen(theme().quiet, 1, Qt::DashLine));
+    for (double sign : {-1.0, 1.0}) {
+        const double v = trend.points.back().value - trend.change->change + sign * trend.change->mdc;
+        if (v <= plot.lo || v >= plot.hi)
+            continue;
+        plot.across(p, v);
+        if (sign > 0)
+            plot.above(p, v, TrendChart::tr("between the dashed lines: may be chance"));
+    }
+}
+
+// Points of one stage are joined, of different ones never.
+void drawJoins(QPainter& p, const TrendPlot& plot) {
+    std::map<Stage, QPointF> before;
+    p.setPen(QPen(theme().hues.athlete, 1.6));
+    for (const auto& point : plot.trend.points) {
+        const QPointF at(plot.x(point.day), plot.y(point.value));
+        if (const auto last = before.find(point.stage); last != before.end())
+            p.drawLine(last->second, at);
+        before[point.stage] = at;
+    }
+}
+
+void drawStep(QPainter& p, const TrendPlot& plot, int width) {
+    const History h = historyOf(plot.trend);
+    if (h.kind != HistoryKind::step)
+        return;
+    p.setPen(QPen(theme().text, 1, Qt::DashLine));
+    const double at = plot.x(*h.day) - 12;
+    p.drawLine(QPointF(at, plot.top), QPointF(at, plot.bottom));
+    p.setFont(typeface(Type::small));
+    const QString words =
+        TrendChart::tr("a step, 95 %: %1 to %2").arg(q(dayWords(h.days.front())), q(dayWords(h.days.back())));
+    const double wide = p.fontMetrics().horizontalAdvance(words);
+    p.drawText(QPointF(at + 6 + wide > width ? at - 6 - wide : at + 6, plot.top + 12), words);
+}
+
+void drawAim(QPainter& p, const TrendPlot& plot, const std::optional<Goal>& aim) {
+    if (!aim || aim->measure != plot.trend.measure || aim->to <= plot.lo || aim->to >= plot.hi)
+        return;
+    p.setPen(QPen(theme().hues.athlete, 1.4, Qt::DotLine));
+    plot.across(p, aim->to);
+    p.setFont(typeface(Type::small, true));
+    plot.above(p, aim->to, TrendChart::tr("goal %1").arg(q(numberWords(plot.definition, aim->to))));
+}
+
+// A point's figures, beside it, where no other one's stand.
+void drawFigures(QPainter& p, const TrendPlot& plot, const TrendPoint& point, std::vector<QRectF>& taken) {
+    const QPointF at(plot.x(point.day), plot.y(point.value));
+    p.setPen(theme().text);
+    p.setFont(typeface(Type::body, true));
+    const QString label = q(valueWords(plot.definition, point.value, point.u));
+    const double w = QFontMetricsF(p.font()).horizontalAdvance(label) + 8;
+    QRectF plate;
+    for (const auto& [side, up] : {std::pair{1, 0}, {-1, 0}, {1, 20}, {1, -20}, {-1, 20}, {-1, -20}}) {
+        plate = QRectF(side > 0 ? at.x() + 12 : at.x() - 12 - w, at.y() - 9 + up, w, 18);
+        const bool free = std::none_of(taken.begin(), taken.end(), [&](const auto& o) { return o.intersects(plate); });
+        if (free && plate.right() <= plot.right && plate.left() >= plot.left)
+            break;
+    }
+    taken.push_back(plate);
+    p.fillRect(plate, theme().panel);
+    p.drawText(plate, Qt::AlignCenter, label);
+}
+
+// Each day once, whatever was filmed on it: with what was filmed where that has room, else the day alone, else nothing;
+// the pointer tells the rest.
+void drawDays(QPainter& p, const TrendPlot& plot, int width) {
+    std::map<Day, QStringList> days;
+    for (const auto& point : plot.trend.points)
+        days[point.day] << QString("%1, %2").arg(shownWord(kStageNames[static_cast<std::size_t>(point.stage)]),
+                                                 counted(point.reps, TrendChart::tr("rep"), TrendChart::tr("reps")));
+    p.setFont(typeface(Type::small));
+    p.setPen(theme().quiet);
+    double taken = -1e9; // up to where the last one's words go, px
+    for (const auto& [day, stages] : days)
+        for (const QString& words : {q(dayWords(day)) + "\n" + stages.join("\n"), q(dayWords(day))}) {
+            const double wide =
+                p.fontMetrics().boundingRect(QRect(0, 0, 400, 60), Qt::AlignHCenter, words).width() + 4.0;
+            const double middle = std::clamp(plot.x(day), wide / 2, width - wide / 2);
+            if (middle - wide / 2 < taken + 4)
+                continue;
+            p.drawText(QRectF(middle - wide / 2, plot.bottom + 6, wide, 50), Qt::AlignHCenter, words);
+            taken = middle + wide / 2;
+            break;
+        }
+}
+
+} // namespace
+
 void TrendChart::paintEvent(QPaintEvent*) {
     const Theme& t = theme();
     QPainter p(this);
@@ -82,101 +249,17 @@ void TrendChart::paintEvent(QPaintEvent*) {
                    tr("No focus is measured yet. Findings give the focus; each later film adds a point here."));
         return;
     }
-    const FocusTrend& trend = *this->trend();
-    const auto& def = m_bench.blueprint().measure(trend.measure)->definition;
-    double lo = 1e300, hi = -1e300;
-    const auto take = [&](double v) {
-        if (std::isfinite(v)) {
-            lo = std::min(lo, v);
-            hi = std::max(hi, v);
-        }
-    };
-    for (const auto& point : trend.points) {
-        take(point.value - 2.4 * point.u);
-        take(point.value + 2.4 * point.u);
-    }
-    take(trend.band.lo);
-    take(trend.band.hi);
-    const double air = std::max(1e-6, (hi - lo) * 0.12);
-    lo -= air;
-    hi += air;
-    const double left = 78, right = width() - 26.0, top = 16, bottom = height() - 58.0;
-    const auto y = [&](double v) { return bottom - (v - lo) / (hi - lo) * (bottom - top); };
-    const double day0 = trend.points.front().day.time_since_epoch().count(),
-                 day1 = std::max<double>(day0 + 1, trend.points.back().day.time_since_epoch().count());
-    const bool single = trend.points.size() == 1;
-    const auto x = [&](Day d) {
-        return single
-                   ? (left + right) / 2
-                   : left + 50 + (double(d.time_since_epoch().count()) - day0) / (day1 - day0) * (right - left - 110);
-    };
-
-    // The band is where the model is.
-    QColor pale = t.hues.model;
-    pale.setAlpha(50);
-    const double bandTop = std::isfinite(trend.band.hi) ? y(trend.band.hi) : top,
-                 bandBottom = std::isfinite(trend.band.lo) ? y(trend.band.lo) : bottom;
-    p.fillRect(QRectF(left, bandTop, right - left, bandBottom - bandTop), pale);
-    p.setPen(t.hues.model);
-    p.setFont(typeface(Type::small, true));
-    p.drawText(QRectF(left + 8, bandTop + 3, right - left, 16), Qt::AlignLeft,
-               tr("band %1").arg(q(bandWords(def, trend.band))));
-    p.setFont(typeface(Type::small));
-    // Round steps of 1, 2 or 5 times a power of ten, in the unit that is shown.
-    const double shown = shownScale(def);
-    const double rough = (hi - lo) * shown / 5, power = std::pow(10.0, std::floor(std::log10(rough)));
-    const double grid = (rough / power > 5 ? 10 : rough / power > 2 ? 5 : rough / power > 1 ? 2 : 1) * power / shown;
-    for (double v = std::ceil(lo / grid) * grid; v <= hi; v += grid) {
-        p.setPen(QPen(t.line, 1));
-        p.drawLine(QPointF(left, y(v)), QPointF(right, y(v)));
-        p.setPen(t.quiet);
-        p.drawText(QRectF(0, y(v) - 8, left - 8, 16), Qt::AlignRight | Qt::AlignVCenter, q(numberWords(def, v)));
-    }
-    // What a change from the first point must exceed to be believed.
-    if (trend.change) {
-        p.setPen(QPen(t.quiet, 1, Qt::DashLine));
-        for (double sign : {-1.0, 1.0}) {
-            const double v = trend.points.back().value - trend.change->change + sign * trend.change->mdc;
-            if (v > lo && v < hi) {
-                p.drawLine(QPointF(left, y(v)), QPointF(right, y(v)));
-                if (sign > 0)
-                    p.drawText(QRectF(left, y(v) - 16, right - left - 6, 15), Qt::AlignRight,
-                               tr("between the dashed lines: may be chance"));
-            }
-        }
-    }
-    // Points of one stage are joined, of different ones never; each stage has its shape.
-    std::map<Stage, QPointF> before;
-    for (const auto& point : trend.points) {
-        const QPointF at(x(point.day), y(point.value));
-        if (const auto last = before.find(point.stage); last != before.end()) {
-            p.setPen(QPen(t.hues.athlete, 1.6));
-            p.drawLine(last->second, at);
-        }
-        before[point.stage] = at;
-    }
-    const Stage newest = trend.points.back().stage;
-    if (const History h = historyOf(trend); h.kind == HistoryKind::step) {
-        p.setPen(QPen(t.text, 1, Qt::DashLine));
-        const double at = x(*h.day) - 12;
-        p.drawLine(QPointF(at, top), QPointF(at, bottom));
-        p.setFont(typeface(Type::small));
-        const QString words = tr("a step, 95 %: %1 to %2").arg(q(dayWords(h.days.front())), q(dayWords(h.days.back())));
-        const double wide = p.fontMetrics().horizontalAdvance(words);
-        p.drawText(QPointF(at + 6 + wide > width() ? at - 6 - wide : at + 6, top + 12), words);
-    }
-    if (const auto& aim = m_bench.data().brief.aim;
-        aim && aim->measure == trend.measure && aim->to > lo && aim->to < hi) {
-        p.setPen(QPen(t.hues.athlete, 1.4, Qt::DotLine));
-        p.drawLine(QPointF(left, y(aim->to)), QPointF(right, y(aim->to)));
-        p.setFont(typeface(Type::small, true));
-        p.drawText(QRectF(left, y(aim->to) - 17, right - left - 6, 15), Qt::AlignRight,
-                   tr("goal %1").arg(q(numberWords(def, aim->to))));
-    }
-    std::map<Day, QStringList> days;
-    std::vector<QRectF> plates;
-    for (const auto& point : trend.points) {
-        const QPointF at(x(point.day), y(point.value));
+    const TrendPlot plot(*trend(), m_bench.blueprint().measure(trend()->measure)->definition, size());
+    drawBand(p, plot);
+    drawGrid(p, plot);
+    drawChance(p, plot);
+    drawJoins(p, plot);
+    drawStep(p, plot, width());
+    drawAim(p, plot, m_bench.data().brief.aim);
+    const Stage newest = plot.trend.points.back().stage;
+    std::vector<QRectF> taken;
+    for (const auto& point : plot.trend.points) {
+        const QPointF at(plot.x(point.day), plot.y(point.value));
         const bool rests = over() == count();
         place(at);
         if (rests) { // every rep behind it, side by side
@@ -186,51 +269,20 @@ void TrendChart::paintEvent(QPaintEvent*) {
             for (std::size_t i = 0; i < reps.size(); ++i)
                 p.drawEllipse(
                     QPointF(at.x() - 44 + 30.0 * static_cast<double>(i) / std::max<std::size_t>(1, reps.size()),
-                            std::clamp(y(reps[i].value), top, bottom)),
+                            std::clamp(plot.y(reps[i].value), plot.top, plot.bottom)),
                     3, 3);
         }
         p.setPen(QPen(t.hues.athlete, 2));
-        const double bar = std::max(3.0, (y(point.value - 1.96 * point.u) - y(point.value + 1.96 * point.u)) / 2);
+        const double bar =
+            std::max(3.0, (plot.y(point.value - 1.96 * point.u) - plot.y(point.value + 1.96 * point.u)) / 2);
         p.drawLine(at - QPointF(0, bar), at + QPointF(0, bar));
         p.drawLine(at + QPointF(-6, bar), at + QPointF(6, bar));
         p.drawLine(at + QPointF(-6, -bar), at + QPointF(6, -bar));
-        p.setBrush(point.stage == newest ? QBrush(t.hues.athlete) : QBrush(t.panel));
+        p.setBrush(point.stage == newest ? QBrush(t.hues.athlete) : QBrush(t.panel)); // each stage has its shape, too
         drawStage(p, at, point.stage);
-        p.setPen(t.text);
-        p.setFont(typeface(Type::body, true));
-        const QString label = q(valueWords(def, point.value, point.u));
-        const double w = QFontMetricsF(p.font()).horizontalAdvance(label) + 8;
-        // Beside its point, where no other one's figures stand.
-        QRectF plate;
-        for (const auto& [side, up] : {std::pair{1, 0}, {-1, 0}, {1, 20}, {1, -20}, {-1, 20}, {-1, -20}}) {
-            plate = QRectF(side > 0 ? at.x() + 12 : at.x() - 12 - w, at.y() - 9 + up, w, 18);
-            const bool free =
-                std::none_of(plates.begin(), plates.end(), [&](const auto& o) { return o.intersects(plate); });
-            if (free && plate.right() <= right && plate.left() >= left)
-                break;
-        }
-        plates.push_back(plate);
-        p.fillRect(plate, t.panel);
-        p.drawText(plate, Qt::AlignCenter, label);
-        days[point.day] << QString("%1, %2").arg(shownWord(kStageNames[static_cast<std::size_t>(point.stage)]),
-                                                 counted(point.reps, tr("rep"), tr("reps")));
+        drawFigures(p, plot, point, taken);
     }
-    // Of one day once, whatever was filmed on it.
-    p.setFont(typeface(Type::small));
-    p.setPen(t.quiet);
-    double taken = -1e9; // up to where the last one's words go, px
-    for (const auto& [day, stages] : days)
-        // With what was filmed where that has room, else the day alone, else nothing: the pointer tells the rest.
-        for (const QString& words : {q(dayWords(day)) + "\n" + stages.join("\n"), q(dayWords(day))}) {
-            const double wide =
-                p.fontMetrics().boundingRect(QRect(0, 0, 400, 60), Qt::AlignHCenter, words).width() + 4.0;
-            const double middle = std::clamp(x(day), wide / 2, width() - wide / 2);
-            if (middle - wide / 2 < taken + 4)
-                continue;
-            p.drawText(QRectF(middle - wide / 2, bottom + 6, wide, 50), Qt::AlignHCenter, words);
-            taken = middle + wide / 2;
-            break;
-        }
+    drawDays(p, plot, width());
 }
 
 void BreakChart::show(const ThenAndNow& broken, const std::string& measure, const Band& band) {

@@ -34,6 +34,12 @@ protected:
     void wheelEvent(QWheelEvent* e) override;
 
 private:
+    using Pegs = std::vector<std::pair<int, int>>;
+    [[nodiscard]] Pegs pegs(const Rep* rep) const;
+    void drawOwn(QPainter& p, const Pegs& pegs, const QColor& own);
+    void drawModel(QPainter& p, const Take& take, const Rep& rep, const Pegs& pegs);
+    void drawPegs(QPainter& p, const Take& take, const Rep& rep, const Pegs& pegs, const QColor& own);
+    void drawPlayhead(QPainter& p, const Take& take);
     Workbench& m_bench;
     bool m_withModel;
     Id m_modelRep = 0;

@@ -50,6 +50,10 @@ void ensureLandmarks(Blueprint& b, const MeasureDefinition& d) {
                 b.landmarks.push_back(role);
 }
 
+constexpr auto definitionOf = [](auto& blueprint, int i) -> auto& {
+    return blueprint.measures[static_cast<std::size_t>(i)].definition;
+};
+
 } // namespace
 
 MeasureEditor::MeasureEditor(WorkshopDocument& document, Workbench* bench, QWidget* parent)
@@ -151,28 +155,41 @@ void MeasureEditor::setPoints(const std::vector<PointSpec>& points) {
     });
 }
 
+QWidget* MeasureEditor::row(const QString& key, QWidget* field) {
+    m_fields[key] = field;
+    return field;
+}
+
 void MeasureEditor::buildFields() {
+    buildKind();
+    buildPlace();
+    buildPoints();
+    buildDirection();
+    buildNumbers();
+    buildEvents();
+    buildLinks();
+    buildMeaning();
+}
+
+void MeasureEditor::buildKind() {
     auto& f = *m_form;
-    auto* layout = f.layoutForm();
-    const auto def = [](auto& b, int i) -> auto& {
-        return b.measures[static_cast<std::size_t>(i)].definition;
-    };
+    auto* layout = m_form->layoutForm();
     auto* name = new QLineEdit;
     name->setObjectName("itemName");
     layout->addRow(tr("Name"), name);
-    f.onFill([this, name, def] {
-        if (const QString t = q(def(m_document.value(), m_form->index()).name); name->text() != t)
+    f.onFill([this, name] {
+        if (const QString t = q(definitionOf(m_document.value(), m_form->index()).name); name->text() != t)
             name->setText(t);
     });
     connect(name, &QLineEdit::textEdited, this,
             [this](const QString& t) { m_document.rename(Part::measures, m_form->index(), t); });
     layout->addRow(tr("Kind"), m_kind);
-    connect(m_kind, &QPushButton::clicked, this, [this, def] {
-        KindSheet sheet(def(m_document.value(), m_form->index()).kind, this);
+    connect(m_kind, &QPushButton::clicked, this, [this] {
+        KindSheet sheet(definitionOf(m_document.value(), m_form->index()).kind, this);
         if (sheet.exec() != QDialog::Accepted)
             return;
         m_form->change(tr("Kind"), [&](Blueprint& b) {
-            auto& d = def(b, m_form->index());
+            auto& d = definitionOf(b, m_form->index());
             MeasureDefinition fresh = exampleOf(sheet.chosen());
             fresh.id = d.id;
             fresh.name = d.name;
@@ -189,23 +206,19 @@ void MeasureEditor::buildFields() {
             ensureLandmarks(b, d);
         });
     });
-    const auto row = [&](const QString& key, QWidget* w) {
-        m_fields[key] = w;
-        return w;
-    };
     auto* aspect = ItemForm::box(tr("What of it"));
     layout->addRow(tr("What of it"), row("aspect", aspect));
-    f.onFill([this, aspect, def] {
-        const auto& d = def(m_document.value(), m_form->index());
+    f.onFill([this, aspect] {
+        const auto& d = definitionOf(m_document.value(), m_form->index());
         const QSignalBlocker quiet(aspect);
         aspect->clear();
         for (const Aspect a : aspectsOf(d.kind))
             aspect->addItem(shownWord(enumName(kAspectNames, a)).replace('_', ' '), static_cast<int>(a));
         aspect->setCurrentIndex(aspect->findData(static_cast<int>(d.aspect)));
     });
-    connect(aspect, &QComboBox::activated, this, [this, aspect, def] {
+    connect(aspect, &QComboBox::activated, this, [this, aspect] {
         m_form->change(tr("What of it"), [&](Blueprint& b) {
-            auto& d = def(b, m_form->index());
+            auto& d = definitionOf(b, m_form->index());
             d.aspect = static_cast<Aspect>(aspect->currentData().toInt());
             if (d.kind == MeasureKind::overlap)
                 d.events.resize(d.aspect == Aspect::nearest ? 0 : 4);
@@ -213,25 +226,35 @@ void MeasureEditor::buildFields() {
                 d.events.resize(d.aspect == Aspect::ratio ? 2 : 0);
         });
     });
+}
+
+// When it is read.
+void MeasureEditor::buildPlace() {
+    auto& f = *m_form;
     f.area(
-        tr("For the athlete"), [def](auto& b, int i) -> auto& { return def(b, i).sentence; }, 46);
+        tr("For the athlete"), [](auto& b, int i) -> auto& { return definitionOf(b, i).sentence; }, 46);
     const auto positions = [this] { return positionsOf(m_document.value()); };
     row("at", f.choice(
-                  tr("At"), positions, [def](auto& b, int i) -> auto& { return def(b, i).at; }));
+                  tr("At"), positions, [](auto& b, int i) -> auto& { return definitionOf(b, i).at; }));
     row("until", f.choice(
-                     tr("Until"), positions, [def](auto& b, int i) -> auto& { return def(b, i).until; }));
+                     tr("Until"), positions, [](auto& b, int i) -> auto& { return definitionOf(b, i).until; }));
     row("reduction",
         f.enumChoice<Reduction>(
-            tr("Of the phase"), kReductionNames, [def](auto& b, int i) -> auto& { return def(b, i).reduction; }));
+            tr("Of the phase"), kReductionNames, [](auto& b, int i) -> auto& { return definitionOf(b, i).reduction; }));
     m_fields["reduction"]->setToolTip(tr(
         "“at” reads it at the position, “just before” from the frames before it only, because a contact changes what "
         "follows; anything else over the frames until the second"));
+}
+
+void MeasureEditor::buildPoints() {
+    auto& f = *m_form;
+    auto* layout = m_form->layoutForm();
     auto* points = new QLineEdit;
     points->setObjectName("points");
     points->setPlaceholderText(tr("lead_hip, lead_knee, lead_ankle; two joined by + are their middle"));
     layout->addRow(tr("Points"), row("points", points));
-    f.onFill([this, points, def] {
-        if (const QString t = textOf(def(m_document.value(), m_form->index()).points);
+    f.onFill([this, points] {
+        if (const QString t = textOf(definitionOf(m_document.value(), m_form->index()).points);
             !points->hasFocus() || !points->isModified()) {
             points->setText(t);
             points->setCursorPosition(0);
@@ -248,21 +271,26 @@ void MeasureEditor::buildFields() {
     });
     row("reading",
         f.enumChoice<AngleReading>(
-            tr("Reading"), kAngleReadingNames, [def](auto& b, int i) -> auto& { return def(b, i).reading; }));
+            tr("Reading"), kAngleReadingNames, [](auto& b, int i) -> auto& { return definitionOf(b, i).reading; }));
     row("view", f.enumChoice<View>(
-                    tr("Seen from"), kViewNames, [def](auto& b, int i) -> auto& { return def(b, i).view; }));
+                    tr("Seen from"), kViewNames, [](auto& b, int i) -> auto& { return definitionOf(b, i).view; }));
+}
+
+void MeasureEditor::buildDirection() {
+    auto& f = *m_form;
+    auto* layout = m_form->layoutForm();
     auto* direction = ItemForm::box(tr("Direction"));
     direction->addItem(tr("any"), -1);
     for (int i = 0; i < static_cast<int>(kDirectionNames.size()); ++i)
         direction->addItem(shownWord(kDirectionNames[static_cast<std::size_t>(i)]), i);
     layout->addRow(tr("Direction"), row("direction", direction));
-    f.onFill([this, direction, def] {
-        const auto& d = def(m_document.value(), m_form->index());
+    f.onFill([this, direction] {
+        const auto& d = definitionOf(m_document.value(), m_form->index());
         direction->setCurrentIndex(d.direction ? static_cast<int>(*d.direction) + 1 : 0);
     });
-    connect(direction, &QComboBox::activated, this, [this, direction, def] {
+    connect(direction, &QComboBox::activated, this, [this, direction] {
         m_form->change(tr("Direction"), [&](Blueprint& b) {
-            auto& d = def(b, m_form->index());
+            auto& d = definitionOf(b, m_form->index());
             const int i = direction->currentData().toInt();
             d.direction = i < 0 ? std::nullopt : std::optional(static_cast<Direction>(i));
             if (d.direction == Direction::across && d.view == View::side)
@@ -274,58 +302,71 @@ void MeasureEditor::buildFields() {
     auto* per = new QLineEdit;
     per->setPlaceholderText(tr("two ends of a segment, or metres; empty = pixels"));
     layout->addRow(tr("Unit of length"), row("per", per));
-    f.onFill([this, per, def] {
-        const auto& d = def(m_document.value(), m_form->index());
+    f.onFill([this, per] {
+        const auto& d = definitionOf(m_document.value(), m_form->index());
         if (const QString t = d.metres ? tr("metres") : textOf(d.per); !per->hasFocus() || !per->isModified())
             per->setText(t);
     });
-    connect(per, &QLineEdit::editingFinished, this, [this, per, def] {
+    connect(per, &QLineEdit::editingFinished, this, [this, per] {
         if (!per->isModified())
             return;
         per->setModified(false);
         const QString text = per->text().trimmed();
         const auto p = pointsFrom(text);
         m_form->change(tr("Unit of length"), [&](Blueprint& b) {
-            auto& d = def(b, m_form->index());
+            auto& d = definitionOf(b, m_form->index());
             d.metres = text.compare(tr("metres"), Qt::CaseInsensitive) == 0 || text == "m";
             d.per = d.metres || !p ? std::vector<PointSpec>() : *p;
             ensureLandmarks(b, d);
         });
     });
+}
+
+void MeasureEditor::buildNumbers() {
+    auto& f = *m_form;
     row("perName", f.line(
-                       tr("Name of the unit"), [def](auto& b, int i) -> auto& { return def(b, i).perName; }));
-    row("level", f.number(
-                     tr("Slower than"), 0, 1e5, 2, 0.1, [def](auto& b, int i) -> auto& { return def(b, i).level; }));
-    row("height", f.number(
-                      tr("Lower than"), 0, 1e5, 2, 0.05, [def](auto& b, int i) -> auto& { return def(b, i).height; }));
+                       tr("Name of the unit"), [](auto& b, int i) -> auto& { return definitionOf(b, i).perName; }));
+    row("level",
+        f.number(
+            tr("Slower than"), 0, 1e5, 2, 0.1, [](auto& b, int i) -> auto& { return definitionOf(b, i).level; }));
+    row("height",
+        f.number(
+            tr("Lower than"), 0, 1e5, 2, 0.05, [](auto& b, int i) -> auto& { return definitionOf(b, i).height; }));
     row("fullWidth",
         f.number(
-            tr("Full width"), 0, 100, 3, 0.01, [def](auto& b, int i) -> auto& { return def(b, i).fullWidth; }));
-    row("fullWidthSigma",
+            tr("Full width"), 0, 100, 3, 0.01, [](auto& b, int i) -> auto& { return definitionOf(b, i).fullWidth; }));
+    row("fullWidthSigma", f.number(
+                              tr("± of that"), 0, 100, 3, 0.01,
+                              [](auto& b, int i) -> auto& { return definitionOf(b, i).fullWidthSigma; }));
+    row("cycles",
         f.number(
-            tr("± of that"), 0, 100, 3, 0.01, [def](auto& b, int i) -> auto& { return def(b, i).fullWidthSigma; }));
-    row("cycles", f.number(
-                      tr("Cycles"), 0.01, 1000, 2, 1, [def](auto& b, int i) -> auto& { return def(b, i).cycles; }));
+            tr("Cycles"), 0.01, 1000, 2, 1, [](auto& b, int i) -> auto& { return definitionOf(b, i).cycles; }));
     row("lo", f.number(
-                  tr("Back from"), -1e5, 1e5, 2, 1, [def](auto& b, int i) -> auto& { return def(b, i).lo; }));
+                  tr("Back from"), -1e5, 1e5, 2, 1, [](auto& b, int i) -> auto& { return definitionOf(b, i).lo; }));
     row("hi", f.number(
-                  tr("Back to"), -1e5, 1e5, 2, 1, [def](auto& b, int i) -> auto& { return def(b, i).hi; }));
-    row("rms",
-        f.truth(
-            tr("root mean square instead of the largest"), [def](auto& b, int i) -> auto& { return def(b, i).rms; }));
+                  tr("Back to"), -1e5, 1e5, 2, 1, [](auto& b, int i) -> auto& { return definitionOf(b, i).hi; }));
+    row("rms", f.truth(
+                   tr("root mean square instead of the largest"),
+                   [](auto& b, int i) -> auto& { return definitionOf(b, i).rms; }));
     row("ownLine", f.truth(
-                       tr("against its own line"), [def](auto& b, int i) -> auto& { return def(b, i).ownLine; }));
+                       tr("against its own line"), [](auto& b, int i) -> auto& { return definitionOf(b, i).ownLine; }));
+}
+
+void MeasureEditor::buildEvents() {
+    auto& f = *m_form;
+    auto* layout = m_form->layoutForm();
+    const auto positions = [this] { return positionsOf(m_document.value()); };
     const QStringList events = {tr("First on"), tr("First off"), tr("Second on"), tr("Second off")};
     for (std::size_t k = 0; k < 4; ++k) {
         auto* c = ItemForm::box(events[static_cast<qsizetype>(k)]);
         layout->addRow(events[static_cast<qsizetype>(k)], row("event" + QString::number(k), c));
-        f.onFill([this, c, k, def, positions] {
-            const auto& d = def(m_document.value(), m_form->index());
+        f.onFill([this, c, k, positions] {
+            const auto& d = definitionOf(m_document.value(), m_form->index());
             ItemForm::fillChoice(c, positions(), k < d.events.size() ? d.events[k] : std::string());
         });
-        connect(c, &QComboBox::activated, this, [this, c, k, def] {
+        connect(c, &QComboBox::activated, this, [this, c, k] {
             m_form->change(tr("Events"), [&](Blueprint& b) {
-                auto& d = def(b, m_form->index());
+                auto& d = definitionOf(b, m_form->index());
                 d.events.resize(d.kind == MeasureKind::overlap ? 4 : 2);
                 d.events[k] = c->currentData().toString().toStdString();
             });
@@ -335,37 +376,42 @@ void MeasureEditor::buildFields() {
         const QString label = k == 0 ? tr("Read of") : tr("and of");
         auto* c = ItemForm::box(label);
         layout->addRow(label, row("of" + QString::number(k), c));
-        f.onFill([this, c, k, def] {
-            const auto& d = def(m_document.value(), m_form->index());
+        f.onFill([this, c, k] {
+            const auto& d = definitionOf(m_document.value(), m_form->index());
             Options others;
             for (const auto& m : m_document.value().measures)
                 if (m.definition.id != d.id)
                     others.emplace_back(m.definition.id, q(m.definition.name));
             ItemForm::fillChoice(c, others, k < d.of.size() ? d.of[k] : std::string());
         });
-        connect(c, &QComboBox::activated, this, [this, c, k, def] {
+        connect(c, &QComboBox::activated, this, [this, c, k] {
             m_form->change(tr("Read of"), [&](Blueprint& b) {
-                auto& d = def(b, m_form->index());
+                auto& d = definitionOf(b, m_form->index());
                 if (d.of.size() <= k)
                     d.of.resize(k + 1);
                 d.of[k] = c->currentData().toString().toStdString();
             });
         });
     }
+}
+
+void MeasureEditor::buildLinks() {
+    auto& f = *m_form;
+    auto* layout = m_form->layoutForm();
     auto* links = new QPlainTextEdit;
     links->setFixedHeight(74);
     links->setTabChangesFocus(true);
     links->setPlaceholderText(tr("one a line, in order: hips: lead_hip+rear_hip"));
     layout->addRow(tr("Links"), row("links", links));
-    f.onFill([this, links, def] {
+    f.onFill([this, links] {
         if (links->hasFocus())
             return;
         QStringList lines;
-        for (const auto& l : def(m_document.value(), m_form->index()).links)
+        for (const auto& l : definitionOf(m_document.value(), m_form->index()).links)
             lines << q(l.name) + ": " + textOf(l.points);
         links->setPlainText(lines.join('\n'));
     });
-    links->installEventFilter(new LeaveFilter(links, [this, links, def] {
+    links->installEventFilter(new LeaveFilter(links, [this, links] {
         std::vector<ChainLink> out;
         for (const QString& text : links->toPlainText().split('\n', Qt::SkipEmptyParts)) {
             const auto colon = text.indexOf(':');
@@ -376,13 +422,17 @@ void MeasureEditor::buildFields() {
             }
             out.push_back({text.left(colon).trimmed().toStdString(), *p});
         }
-        if (m_form->index() >= 0 && out != def(m_document.value(), m_form->index()).links)
+        if (m_form->index() >= 0 && out != definitionOf(m_document.value(), m_form->index()).links)
             m_form->change(tr("Links"), [&](Blueprint& b) {
-                auto& d = def(b, m_form->index());
+                auto& d = definitionOf(b, m_form->index());
                 d.links = out;
                 ensureLandmarks(b, d);
             });
     }));
+}
+
+void MeasureEditor::buildMeaning() {
+    auto& f = *m_form;
     row("checkpoint", f.choice(
                           tr("Checkpoint"),
                           [this] {
@@ -391,7 +441,7 @@ void MeasureEditor::buildFields() {
                                   out.emplace_back(c.id, q(c.name));
                               return out;
                           },
-                          [def](auto& b, int i) -> auto& { return def(b, i).checkpoint; }));
+                          [](auto& b, int i) -> auto& { return definitionOf(b, i).checkpoint; }));
     f.line(
         tr("Too low means"), [](auto& b, int i) -> auto& { return b.measures[static_cast<std::size_t>(i)].tooLow; });
     f.line(

@@ -24,6 +24,15 @@ public:
 
 private:
     void buildFields();
+    void buildKind();
+    void buildPlace();
+    void buildPoints();
+    void buildDirection();
+    void buildNumbers();
+    void buildEvents();
+    void buildLinks();
+    void buildMeaning();
+    QWidget* row(const QString& key, QWidget* field);
     void buildTargets();
     void fillTargets();
     void fillBeside();

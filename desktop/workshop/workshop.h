@@ -58,6 +58,10 @@ protected:
 private:
     void buildBar(QLayout* into);
     ItemForm* positionForm();
+    void pictureField(ItemForm* f);
+    void ruleKindField(ItemForm* f);
+    QWidget* rulePointsField(ItemForm* f);
+    QWidget* ruleDirectionField(ItemForm* f);
     ItemForm* faultForm();
     ItemForm* drillForm();
     ItemForm* techniqueForm();

@@ -181,11 +181,58 @@ ItemForm* Workshop::techniqueForm() {
     return f;
 }
 
+namespace {
+// A rule that is not there reads as its usual values.
+constexpr auto ruleOf = [](auto& b, int i) -> auto& {
+    static PositionRule usual;
+    auto& r = at(b.positions, i).rule;
+    return r ? *r : const_cast<std::remove_reference_t<decltype(*r)>&>(static_cast<const PositionRule&>(usual));
+};
+} // namespace
+
 ItemForm* Workshop::positionForm() {
     auto* f = new ItemForm(*m_document);
     nameField(*f, Part::positions);
     f->area(
         tr("How to recognise it"), [](auto& b, int i) -> auto& { return at(b.positions, i).words; });
+    pictureField(f);
+    ruleKindField(f);
+    std::vector<QWidget*> rows;
+    rows.push_back(f->enumChoice<SeriesKind>(
+        tr("of the"), kSeriesKindNames, [](auto& b, int i) -> auto& { return ruleOf(b, i).series.kind; }));
+    rows.push_back(rulePointsField(f));
+    rows.push_back(ruleDirectionField(f));
+    rows.push_back(f->truth(
+        tr("downwards, or backwards"), [](auto& b, int i) -> auto& { return ruleOf(b, i).falling; }));
+    rows.push_back(f->number(
+        tr("Level"), 0.01, 0.99, 2, 0.05, [](auto& b, int i) -> auto& { return ruleOf(b, i).level; }));
+    const auto others = [this, f] {
+        Options out = {{"", tr("the ends of the rep")}};
+        for (const auto& p : m_document->value().positions)
+            if (p.id != at(m_document->value().positions, f->index()).id)
+                out.emplace_back(p.id, q(p.name));
+        return out;
+    };
+    rows.push_back(f->choice(
+        tr("Not before"), others, [](auto& b, int i) -> auto& { return ruleOf(b, i).after; }));
+    rows.push_back(f->choice(
+        tr("Not after"), others, [](auto& b, int i) -> auto& { return ruleOf(b, i).before; }));
+    rows.push_back(f->whole(
+        tr("Frames added"), -50, 50, [](auto& b, int i) -> auto& { return ruleOf(b, i).frames; }));
+    m_ruleResult = wrapped({}, "quiet");
+    m_ruleResult->setObjectName("ruleResult");
+    f->layoutForm()->addRow(tr("On this rep"), m_ruleResult);
+    f->onFill([this, f, rows] {
+        const bool has = at(m_document->value().positions, f->index()).rule.has_value();
+        for (auto* w : rows)
+            f->layoutForm()->setRowVisible(
+                w,
+                has && (w != rows[4] || at(m_document->value().positions, f->index()).rule->kind == RuleKind::crosses));
+    });
+    return f;
+}
+
+void Workshop::pictureField(ItemForm* f) {
     m_picture = new QLabel;
     m_picture->setFixedSize(240, 160);
     m_picture->setAlignment(Qt::AlignCenter);
@@ -214,7 +261,10 @@ ItemForm* Workshop::positionForm() {
         else
             m_picture->setPixmap(picture.scaled(m_picture->size(), Qt::KeepAspectRatio, Qt::SmoothTransformation));
     });
-    // The rule by which the program proposes it.
+}
+
+// The rule by which the program proposes a key position.
+void Workshop::ruleKindField(ItemForm* f) {
     auto* when = ItemForm::box(tr("Found when"));
     when->addItem(tr("no rule: placed by hand"), -1);
     for (int i = 0; i < static_cast<int>(kRuleKindNames.size()); ++i)
@@ -242,27 +292,20 @@ ItemForm* Workshop::positionForm() {
             p.rule->kind = static_cast<RuleKind>(kind);
         });
     });
-    // The rule's own fields: a rule that is not there reads as its usual values.
-    const auto rule = [](auto& b, int i) -> auto& {
-        static PositionRule usual;
-        auto& r = at(b.positions, i).rule;
-        return r ? *r : const_cast<std::remove_reference_t<decltype(*r)>&>(static_cast<const PositionRule&>(usual));
-    };
-    std::vector<QWidget*> rows;
-    rows.push_back(f->enumChoice<SeriesKind>(
-        tr("of the"), kSeriesKindNames, [rule](auto& b, int i) -> auto& { return rule(b, i).series.kind; }));
+}
+
+QWidget* Workshop::rulePointsField(ItemForm* f) {
     auto* points = new QLineEdit;
     points->setPlaceholderText(tr("lead_wrist; three for an angle, two for a distance"));
     f->layoutForm()->addRow(tr("of"), points);
-    rows.push_back(points);
-    f->onFill([this, f, points, rule] {
+    f->onFill([this, f, points] {
         QStringList names;
-        for (const auto& p : rule(m_document->value(), f->index()).series.points)
+        for (const auto& p : ruleOf(m_document->value(), f->index()).series.points)
             names << q(riflesso::textOf(p));
         if (!points->hasFocus() || !points->isModified())
             points->setText(names.join(", "));
     });
-    connect(points, &QLineEdit::editingFinished, f, [this, f, points, rule] {
+    connect(points, &QLineEdit::editingFinished, f, [this, f, points] {
         if (!points->isModified())
             return;
         points->setModified(false);
@@ -276,57 +319,33 @@ ItemForm* Workshop::positionForm() {
             out.push_back(*p);
         }
         f->change(tr("Points of the rule"), [&](Blueprint& b) {
-            rule(b, f->index()).series.points = out;
+            ruleOf(b, f->index()).series.points = out;
             for (const auto& p : out)
                 for (const auto& role : p.landmarks)
                     if (std::find(b.landmarks.begin(), b.landmarks.end(), role) == b.landmarks.end())
                         b.landmarks.push_back(role);
         });
     });
+    return points;
+}
+
+QWidget* Workshop::ruleDirectionField(ItemForm* f) {
     auto* direction = ItemForm::box(tr("Direction"));
     direction->addItem(tr("any"), -1);
     for (int i = 0; i < static_cast<int>(kDirectionNames.size()); ++i)
         direction->addItem(shownWord(kDirectionNames[static_cast<std::size_t>(i)]), i);
     f->layoutForm()->addRow(tr("Direction"), direction);
-    rows.push_back(direction);
-    f->onFill([this, f, direction, rule] {
-        const auto& d = rule(m_document->value(), f->index()).series.direction;
+    f->onFill([this, f, direction] {
+        const auto& d = ruleOf(m_document->value(), f->index()).series.direction;
         direction->setCurrentIndex(d ? static_cast<int>(*d) + 1 : 0);
     });
-    connect(direction, &QComboBox::activated, f, [f, direction, rule] {
+    connect(direction, &QComboBox::activated, f, [f, direction] {
         f->change(tr("Direction"), [&](Blueprint& b) {
             const int i = direction->currentData().toInt();
-            rule(b, f->index()).series.direction = i < 0 ? std::nullopt : std::optional(static_cast<Direction>(i));
+            ruleOf(b, f->index()).series.direction = i < 0 ? std::nullopt : std::optional(static_cast<Direction>(i));
         });
     });
-    rows.push_back(f->truth(
-        tr("downwards, or backwards"), [rule](auto& b, int i) -> auto& { return rule(b, i).falling; }));
-    rows.push_back(f->number(
-        tr("Level"), 0.01, 0.99, 2, 0.05, [rule](auto& b, int i) -> auto& { return rule(b, i).level; }));
-    const auto others = [this, f] {
-        Options out = {{"", tr("the ends of the rep")}};
-        for (const auto& p : m_document->value().positions)
-            if (p.id != at(m_document->value().positions, f->index()).id)
-                out.emplace_back(p.id, q(p.name));
-        return out;
-    };
-    rows.push_back(f->choice(
-        tr("Not before"), others, [rule](auto& b, int i) -> auto& { return rule(b, i).after; }));
-    rows.push_back(f->choice(
-        tr("Not after"), others, [rule](auto& b, int i) -> auto& { return rule(b, i).before; }));
-    rows.push_back(f->whole(
-        tr("Frames added"), -50, 50, [rule](auto& b, int i) -> auto& { return rule(b, i).frames; }));
-    m_ruleResult = wrapped({}, "quiet");
-    m_ruleResult->setObjectName("ruleResult");
-    f->layoutForm()->addRow(tr("On this rep"), m_ruleResult);
-    f->onFill([this, f, rows] {
-        const bool has = at(m_document->value().positions, f->index()).rule.has_value();
-        for (auto* w : rows)
-            f->layoutForm()->setRowVisible(
-                w,
-                has && (w != rows[4] || at(m_document->value().positions, f->index()).rule->kind == RuleKind::crosses));
-    });
-    return f;
+    return direction;
 }
 
 void Workshop::takePicture() {
