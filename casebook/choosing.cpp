@@ -149,7 +149,10 @@ void compareEyes(const Blueprint& blueprint, Analysis& a) {
     }
 }
 
-void chooseReference(const CaseData& data, const Blueprint& blueprint, const SetChoice& choice, Analysis& a) {
+namespace {
+
+// The model's reps; sets which model that is, and whose pictures stand below the line.
+std::vector<MeasuredRep> chooseModel(const CaseData& data, const SetChoice& choice, Analysis& a) {
     // Models by name, films first. Several people are not one model unless somebody wants them together.
     std::vector<std::pair<std::string, std::vector<MeasuredRep>>> all;
     const auto named = [&](const std::string& name) -> std::vector<MeasuredRep>& {
@@ -187,7 +190,82 @@ void chooseReference(const CaseData& data, const Blueprint& blueprint, const Set
         for (const auto& [name, reps] : all)
             models.insert(models.end(), reps.begin(), reps.end());
     }
-    a.reference = models;
+    return models;
+}
+
+// A measured rep of the athlete. "Today" below is the day that is judged.
+struct Own {
+    Id id;
+    Day day;
+    Stage stage;
+    bool worked;
+};
+
+std::vector<Own> ownReps(const CaseData& data, const Analysis& a) {
+    std::vector<Own> own;
+    for (const auto& [id, rep] : a.measured) {
+        const Rep& r = data.reps.at(id);
+        const Take& take = data.takes.at(r.take);
+        if (take.performer == Performer::athlete && hasValue(rep))
+            own.push_back({id, take.day, stageOf(data, r), r.worked.value_or(true)});
+    }
+    return own;
+}
+
+std::vector<Id> ownLast(const std::vector<Own>& own, Day today) {
+    std::vector<Id> chosen;
+    std::optional<Day> last;
+    for (const auto& o : own)
+        if (o.day < today && (!last || o.day > *last))
+            last = o.day;
+    for (const auto& o : own)
+        if (last && o.day == *last)
+            chosen.push_back(o.id);
+    return chosen;
+}
+
+// Less stress than in any of the reps that are judged: they are not their own model.
+std::vector<Id> ownCalm(const std::vector<Own>& own, Day today) {
+    std::vector<Id> chosen;
+    std::optional<Stage> now, calm;
+    for (const auto& o : own)
+        if (o.day >= today && (!now || o.stage < *now))
+            now = o.stage;
+    for (const auto& o : own)
+        if (o.day < today && now && o.stage < *now && (!calm || o.stage < *calm))
+            calm = o.stage;
+    for (const auto& o : own)
+        if (o.day < today && calm && o.stage == *calm)
+            chosen.push_back(o.id);
+    return chosen;
+}
+
+// A third of those that worked, by their mean severity against the models.
+std::vector<Id> ownBest(const std::vector<Own>& own, Day today, const Blueprint& blueprint, const Analysis& a) {
+    std::vector<Id> chosen;
+    std::vector<std::pair<double, Id>> ranked;
+    for (const auto& o : own) {
+        if (o.day >= today || !o.worked)
+            continue;
+        double severity = 0.0;
+        int judged = 0;
+        for (const auto& d : compare(blueprint, {a.measured.at(o.id)}, a.reference, {})) {
+            severity += d.judged ? std::abs(d.verdict.severity) : 0.0;
+            judged += d.judged;
+        }
+        if (judged > 0)
+            ranked.emplace_back(severity / judged, o.id);
+    }
+    std::sort(ranked.begin(), ranked.end());
+    for (std::size_t i = 0; i < (ranked.size() + 2) / 3; ++i)
+        chosen.push_back(ranked[i].second);
+    return chosen;
+}
+
+} // namespace
+
+void chooseReference(const CaseData& data, const Blueprint& blueprint, const SetChoice& choice, Analysis& a) {
+    a.reference = chooseModel(data, choice, a);
     a.referenceKind = ReferenceKind::model;
     if (a.below) {
         std::vector<Id> reps;
@@ -200,65 +278,12 @@ void chooseReference(const CaseData& data, const Blueprint& blueprint, const Set
     }
     if (data.brief.reference == ReferenceKind::model || !a.judgedDay)
         return;
-    struct Own {
-        Id id;
-        Day day;
-        Stage stage;
-        bool worked;
-    };
-    std::vector<Own> own;
-    for (const auto& [id, rep] : a.measured) {
-        const Rep& r = data.reps.at(id);
-        const Take& take = data.takes.at(r.take);
-        if (take.performer == Performer::athlete && hasValue(rep))
-            own.push_back({id, take.day, stageOf(data, r), r.worked.value_or(true)});
-    }
-    std::vector<Id> chosen;
-    const auto earlier = [&](const Own& o) { return o.day < *a.judgedDay; };
-    switch (data.brief.reference) {
-    case ReferenceKind::ownLast: {
-        std::optional<Day> last;
-        for (const auto& o : own)
-            if (earlier(o) && (!last || o.day > *last))
-                last = o.day;
-        for (const auto& o : own)
-            if (last && o.day == *last)
-                chosen.push_back(o.id);
-        break;
-    }
-    case ReferenceKind::ownCalm: {
-        // Less stress than in any of the reps that are judged: they are not their own model.
-        std::optional<Stage> now, calm;
-        for (const auto& o : own)
-            if (!earlier(o) && (!now || o.stage < *now))
-                now = o.stage;
-        for (const auto& o : own)
-            if (earlier(o) && now && o.stage < *now && (!calm || o.stage < *calm))
-                calm = o.stage;
-        for (const auto& o : own)
-            if (earlier(o) && calm && o.stage == *calm)
-                chosen.push_back(o.id);
-        break;
-    }
-    default: { // own best: a third of those that worked, by their mean severity against the models
-        std::vector<std::pair<double, Id>> ranked;
-        for (const auto& o : own) {
-            if (!earlier(o) || !o.worked)
-                continue;
-            double severity = 0.0;
-            int judged = 0;
-            for (const auto& d : compare(blueprint, {a.measured.at(o.id)}, models, {})) {
-                severity += d.judged ? std::abs(d.verdict.severity) : 0.0;
-                judged += d.judged;
-            }
-            if (judged > 0)
-                ranked.emplace_back(severity / judged, o.id);
-        }
-        std::sort(ranked.begin(), ranked.end());
-        for (std::size_t i = 0; i < (ranked.size() + 2) / 3; ++i)
-            chosen.push_back(ranked[i].second);
-    }
-    }
+    const std::vector<Own> own = ownReps(data, a);
+    const Day judged = *a.judgedDay;
+    const std::vector<Id> chosen = data.brief.reference == ReferenceKind::ownLast ? ownLast(own, judged)
+                                   : data.brief.reference == ReferenceKind::ownCalm
+                                       ? ownCalm(own, judged)
+                                       : ownBest(own, judged, blueprint, a);
     if (chosen.empty())
         return; // nothing of the kind yet: the models
     a.reference = pick(a, chosen);

@@ -65,71 +65,51 @@ double pathStrength(const Blueprint& blueprint, const std::string& cause, const 
                                 : Walker{blueprint, cause}.best(consequence, static_cast<int>(blueprint.faults.size()));
 }
 
-Judgement judge(const Blueprint& blueprint, const std::vector<Deviation>& deviations, const JudgeOptions& options) {
-    std::map<std::string, const Deviation*> byMeasure;
-    for (const auto& d : deviations)
-        byMeasure[d.measure] = &d;
+namespace {
 
-    std::vector<Suspect> active, doubtful;
-    for (const auto& fault : blueprint.faults) {
-        Suspect s = suspect(fault, byMeasure);
-        if (s.probability >= options.findingFrom)
-            active.push_back(std::move(s));
-        else if (s.probability >= options.possibleFrom)
-            doubtful.push_back(std::move(s));
+// What is known of a suspected fault, and its priority with the parts it is made of.
+Finding findingOf(const Suspect& s, const std::vector<Suspect>& active, const Blueprint& blueprint,
+                  const JudgeOptions& options) {
+    Finding f;
+    f.fault = s.fault->id;
+    f.evidence = s.evidence;
+    f.parts.ownSeverity = s.severity;
+    f.parts.probability = s.probability;
+    f.parts.trainability = s.fault->trainability;
+    f.parts.safety = s.fault->safety ||
+                     std::find(options.hurting.begin(), options.hurting.end(), s.fault->id) != options.hurting.end();
+    const int last = static_cast<int>(blueprint.positions.size()) - 1;
+    const int order = std::max(0, blueprint.positionOrder(s.fault->phase));
+    f.parts.earliness = last > 0 ? 1.0 - (1.0 - options.latest) * order / last : 1.0;
+    for (const auto& other : active) {
+        const double strength = pathStrength(blueprint, f.fault, other.fault->id);
+        if (strength <= 0.0)
+            continue;
+        const bool direct = std::any_of(other.fault->causes.begin(), other.fault->causes.end(),
+                                        [&](const Cause& c) { return c.fault == f.fault; });
+        f.downstream.push_back({other.fault->id, strength, direct});
+        f.parts.consequences += options.lambda * other.severity * strength;
     }
+    std::stable_sort(f.downstream.begin(), f.downstream.end(),
+                     [](const auto& a, const auto& b) { return a.strength > b.strength; });
+    const auto& p = f.parts;
+    f.reason = (p.safety ? say("findings", "safety first; ") : std::string()) +
+               fill(say("findings", "severity %1 + consequences %2, times certainty %3, trainability %4, "
+                                    "earliness %5 = %6"),
+                    {figure(p.ownSeverity, 2), figure(p.consequences, 2), figure(p.probability, 2),
+                     figure(p.trainability, 2), figure(p.earliness, 2), figure(p.score(), 2)});
+    return f;
+}
 
-    const auto toFinding = [&](const Suspect& s) {
-        Finding f;
-        f.fault = s.fault->id;
-        f.evidence = s.evidence;
-        f.parts.ownSeverity = s.severity;
-        f.parts.probability = s.probability;
-        f.parts.trainability = s.fault->trainability;
-        f.parts.safety = s.fault->safety || std::find(options.hurting.begin(), options.hurting.end(), s.fault->id) !=
-                                                options.hurting.end();
-        const int last = static_cast<int>(blueprint.positions.size()) - 1;
-        const int order = std::max(0, blueprint.positionOrder(s.fault->phase));
-        f.parts.earliness = last > 0 ? 1.0 - (1.0 - options.latest) * order / last : 1.0;
-        for (const auto& other : active) {
-            const double strength = pathStrength(blueprint, f.fault, other.fault->id);
-            if (strength <= 0.0)
-                continue;
-            const bool direct = std::any_of(other.fault->causes.begin(), other.fault->causes.end(),
-                                            [&](const Cause& c) { return c.fault == f.fault; });
-            f.downstream.push_back({other.fault->id, strength, direct});
-            f.parts.consequences += options.lambda * other.severity * strength;
-        }
-        std::stable_sort(f.downstream.begin(), f.downstream.end(),
-                         [](const auto& a, const auto& b) { return a.strength > b.strength; });
-        const auto& p = f.parts;
-        f.reason = (p.safety ? say("findings", "safety first; ") : std::string()) +
-                   fill(say("findings", "severity %1 + consequences %2, times certainty %3, trainability %4, "
-                                        "earliness %5 = %6"),
-                        {figure(p.ownSeverity, 2), figure(p.consequences, 2), figure(p.probability, 2),
-                         figure(p.trainability, 2), figure(p.earliness, 2), figure(p.score(), 2)});
-        return f;
-    };
+bool isAside(const JudgeOptions& options, const std::string& fault) {
+    return std::find(options.setAside.begin(), options.setAside.end(), fault) != options.setAside.end();
+}
 
-    Judgement j;
-    for (const auto& s : active)
-        j.findings.push_back(toFinding(s));
-    for (const auto& s : doubtful)
-        j.possible.push_back(toFinding(s));
-    const auto byPriority = [](const Finding& a, const Finding& b) {
-        if (a.parts.safety != b.parts.safety)
-            return a.parts.safety;
-        return a.parts.score() > b.parts.score();
-    };
-    std::stable_sort(j.findings.begin(), j.findings.end(), byPriority);
-    std::stable_sort(j.possible.begin(), j.possible.end(), byPriority);
-
-    const auto isAside = [&](const std::string& fault) {
-        return std::find(options.setAside.begin(), options.setAside.end(), fault) != options.setAside.end();
-    };
+// One or two that are not upstream or downstream of one another, in order of priority or of a profile that fits.
+void propose(Judgement& j, const Blueprint& blueprint, const JudgeOptions& options) {
     std::vector<const Finding*> order;
     for (const auto& f : j.findings)
-        if (!isAside(f.fault))
+        if (!isAside(options, f.fault))
             order.push_back(&f);
     if (const auto match = profileOf(blueprint, j); match && !order.empty() && !order.front()->parts.safety) {
         const auto profile = std::find_if(blueprint.profiles.begin(), blueprint.profiles.end(),
@@ -149,15 +129,21 @@ Judgement judge(const Blueprint& blueprint, const std::vector<Deviation>& deviat
         if (!related && j.proposed.size() < 2)
             j.proposed.push_back(f->fault);
     }
+}
+
+void follow(Judgement& j, const Blueprint& blueprint, const JudgeOptions& options) {
     j.focus = options.takenUp.empty() ? j.proposed : options.takenUp;
     if (j.focus.size() > 2)
         j.focus.resize(2);
     for (const auto& f : j.findings)
-        if (std::find(j.focus.begin(), j.focus.end(), f.fault) == j.focus.end() && !isAside(f.fault) &&
+        if (std::find(j.focus.begin(), j.focus.end(), f.fault) == j.focus.end() && !isAside(options, f.fault) &&
             std::any_of(j.focus.begin(), j.focus.end(),
                         [&](const std::string& cause) { return pathStrength(blueprint, cause, f.fault) > 0.0; }))
             j.expectedToFollow.push_back(f.fault);
+}
 
+void praise(Judgement& j, const Blueprint& blueprint, const std::vector<Deviation>& deviations,
+            const JudgeOptions& options) {
     for (const auto& d : deviations) {
         if (!d.judged)
             continue;
@@ -174,6 +160,38 @@ Judgement judge(const Blueprint& blueprint, const std::vector<Deviation>& deviat
     });
     if (j.strengths.size() > options.mostStrengths)
         j.strengths.resize(options.mostStrengths);
+}
+
+} // namespace
+
+Judgement judge(const Blueprint& blueprint, const std::vector<Deviation>& deviations, const JudgeOptions& options) {
+    std::map<std::string, const Deviation*> byMeasure;
+    for (const auto& d : deviations)
+        byMeasure[d.measure] = &d;
+
+    std::vector<Suspect> active, doubtful;
+    for (const auto& fault : blueprint.faults) {
+        Suspect s = suspect(fault, byMeasure);
+        if (s.probability >= options.findingFrom)
+            active.push_back(std::move(s));
+        else if (s.probability >= options.possibleFrom)
+            doubtful.push_back(std::move(s));
+    }
+    Judgement j;
+    for (const auto& s : active)
+        j.findings.push_back(findingOf(s, active, blueprint, options));
+    for (const auto& s : doubtful)
+        j.possible.push_back(findingOf(s, active, blueprint, options));
+    const auto byPriority = [](const Finding& a, const Finding& b) {
+        if (a.parts.safety != b.parts.safety)
+            return a.parts.safety;
+        return a.parts.score() > b.parts.score();
+    };
+    std::stable_sort(j.findings.begin(), j.findings.end(), byPriority);
+    std::stable_sort(j.possible.begin(), j.possible.end(), byPriority);
+    propose(j, blueprint, options);
+    follow(j, blueprint, options);
+    praise(j, blueprint, deviations, options);
     return j;
 }
 

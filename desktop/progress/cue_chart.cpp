@@ -41,7 +41,7 @@ double CueChart::leftOf() const {
 
 QRectF CueChart::cueOf(std::size_t row) const {
     const double high =
-        std::min(110.0, (height() - 56.0) / std::max<double>(1.0, static_cast<double>(m_standings.size())));
+        std::min(180.0, (height() - 56.0) / std::max<double>(1.0, static_cast<double>(m_standings.size())));
     return {12.0, 16.0 + high * static_cast<double>(row), leftOf() - 36.0, high - 10.0};
 }
 
@@ -109,7 +109,7 @@ void CueChart::paintEvent(QPaintEvent*) {
         p.drawText(line, Qt::AlignRight | Qt::AlignVCenter,
                    n == 1 ? tr("%1 of %2 good").arg(c.good).arg(c.n)
                           : tr("%1 of %2 good, %3").arg(c.good).arg(c.n).arg(standing));
-        const double bar = y + 26, high = std::min(18.0, row - 40);
+        const double bar = y + 26, high = std::clamp(0.2 * row, 8.0, 30.0);
         p.setPen(Qt::NoPen);
         p.setBrush(t.line);
         p.drawRoundedRect(QRectF(left, bar, right - left, high), 3, 3);
@@ -123,10 +123,13 @@ void CueChart::paintEvent(QPaintEvent*) {
     }
     p.setFont(typeface(Type::small));
     p.setPen(t.quiet);
-    for (const double share : {0.0, 0.25, 0.5, 0.75, 1.0})
-        p.drawText(QRectF(x(share) - 40, top + n * row - 4, 80, 16),
-                   share == 0.0   ? Qt::AlignRight
-                   : share == 1.0 ? Qt::AlignLeft
+    for (const double share : {0.0, 0.25, 0.5, 0.75, 1.0}) // within the bars' ends
+        p.drawText(QRectF(x(share) - (share == 0.0   ? 0
+                                      : share == 1.0 ? 80
+                                                     : 40),
+                          top + n * row - 4, 80, 16),
+                   share == 0.0   ? Qt::AlignLeft
+                   : share == 1.0 ? Qt::AlignRight
                                   : Qt::AlignHCenter,
                    tr("%1 %").arg(std::lround(100 * share)));
 }
