@@ -43,7 +43,7 @@ build: configure test-packages
 	@cmake --build --preset release -j $(JOBS)
 
 demo: configure
-	@echo "Building the two programs (first time: about ten minutes on two cores), then filming the demo (two to three minutes)."
+	@echo "Building the two programs (first time: about twelve minutes on two cores), then filming the demo (two to three minutes)."
 	@cmake --build --preset release -j $(JOBS) --target riflesso riflesso-cli
 	@if [ ! -f $(DEMO)/library.sqlite ]; then $(BUILD)/bin/riflesso-cli demo $(DEMO) --first-only --films $(FILMS); fi
 	@if [ -n "$$DISPLAY$$WAYLAND_DISPLAY" ]; then \
