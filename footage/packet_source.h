@@ -12,6 +12,9 @@
 
 namespace riflesso {
 
+/// A film that cannot be read, and why; nothing was changed by trying.
+Error cannotOpen(const std::filesystem::path& path, std::string what);
+
 /// Reads packets in decoding order and knows which one it read, also after a seek.
 class PacketSource {
 public:

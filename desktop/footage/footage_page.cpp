@@ -450,12 +450,7 @@ void FootagePage::showEvent(QShowEvent*) {
 }
 
 void FootagePage::makeKeys() {
-    const auto frames = [this](int n) { return [this, n] { m_bench.setFrame(m_bench.frame() + n); }; };
-    const auto beside = [this](int n) { return [this, n] { stepBeside(n); }; };
-    m_keys->add(tr("one frame; with Shift ten"), {"Left"}, frames(-1));
-    m_keys->add(tr("one frame; with Shift ten"), {"Right"}, frames(1));
-    m_keys->also({"Shift+Left"}, frames(-10));
-    m_keys->also({"Shift+Right"}, frames(10));
+    m_keys->addSteps(tr("one frame; with Shift ten"), {}, [this](int n) { m_bench.setFrame(m_bench.frame() + n); });
     m_keys->add(tr("first, last frame"), {"Home"}, [this] { m_bench.setFrame(0); });
     m_keys->add(tr("first, last frame"), {"End"}, [this] { m_bench.setFrame(1 << 30); });
     m_keys->add(tr("play, play backwards"), {"Space"}, [this] { m_transport->play(1); });
@@ -463,10 +458,7 @@ void FootagePage::makeKeys() {
     m_keys->add(tr("slower, faster"), {","}, [this] { m_transport->faster(-1); });
     m_keys->add(tr("slower, faster"), {"."}, [this] { m_transport->faster(1); });
     m_keys->add(tr("round and round"), {"L"}, [this] { m_transport->toggleLoop(); });
-    m_keys->add(tr("step the film beside"), {"Ctrl+Left"}, beside(-1));
-    m_keys->add(tr("step the film beside"), {"Ctrl+Right"}, beside(1));
-    m_keys->also({"Ctrl+Shift+Left"}, beside(-10));
-    m_keys->also({"Ctrl+Shift+Right"}, beside(10));
+    m_keys->addSteps(tr("step the film beside"), "Ctrl+", [this](int n) { stepBeside(n); });
     m_keys->add(tr("accept the proposed rep, all of them"), {"A"}, [this] { m_strip->acceptHere(); });
     m_keys->add(tr("accept the proposed rep, all of them"), {"Shift+A"}, [this] { m_strip->acceptAll(); });
     m_keys->add(tr("split a rep here, merge it with the next"), {"S"}, [this] { m_strip->splitHere(); });

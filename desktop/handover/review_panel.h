@@ -66,6 +66,7 @@ public:
     /// Starts to record the scene, or ends it and goes on to the next.
     void record();
     [[nodiscard]] bool recording() const { return m_recording; }
+    [[nodiscard]] bool busy() const { return m_making.isRunning(); } ///< a picture is being made
     void play();
     [[nodiscard]] bool playing() const { return m_clock.isActive() && !m_recording; }
     void choose(int row);

@@ -7050,10 +7050,6 @@ Filma prima di lato, telecamera all&apos;altezza delle anche, tutto il movimento
         <translation>Insegui</translation>
     </message>
     <message>
-        <source>Stay with the athlete while zoomed in (Z).</source>
-        <translation>Resta con l&apos;atleta quando è ingrandito (Z).</translation>
-    </message>
-    <message>
         <source>Measures of this rep that lie surely inside or outside their band, of those that can be read; and how many it were before the last marks.</source>
         <translation>Misure di questa ripetizione che stanno di sicuro dentro o fuori la loro fascia, fra quelle che si possono leggere; e quante erano prima degli ultimi segni.</translation>
     </message>
@@ -7376,6 +7372,10 @@ Filma prima di lato, telecamera all&apos;altezza delle anche, tutto il movimento
     <message>
         <source>Go to the frame whose correction makes the measures surest.</source>
         <translation>Vai al fotogramma la cui correzione rende più sicure le misure.</translation>
+    </message>
+    <message>
+        <source>Stay with the athlete while zoomed in.</source>
+        <translation>Resta con l&apos;atleta quando è ingrandito.</translation>
     </message>
 </context>
 <context>
@@ -8484,16 +8484,8 @@ Ponile in Marcatura: vai al momento e premi il suo numero.</translation>
         <translation>Nuovo blocco</translation>
     </message>
     <message>
-        <source>Start counting afresh. The block so far is saved already. (N)</source>
-        <translation>Ricomincia a contare. Il blocco fin qui è già salvato. (N)</translation>
-    </message>
-    <message>
         <source>Rest</source>
         <translation>Riposo</translation>
-    </message>
-    <message>
-        <source>A minute&apos;s pause. (R)</source>
-        <translation>Un minuto di pausa. (R)</translation>
     </message>
     <message>
         <source>a note on this block</source>
@@ -8514,10 +8506,6 @@ Ponile in Marcatura: vai al momento e premi il suo numero.</translation>
     <message>
         <source>Camera</source>
         <translation>Telecamera</translation>
-    </message>
-    <message>
-        <source>Each rep is filmed, shown once more, and kept with its verdict. A dot brings its rep back; L the last one. (C)</source>
-        <translation>Ogni ripetizione è filmata, mostrata ancora una volta e tenuta con il suo giudizio. Un punto la riporta; L l&apos;ultima. (C)</translation>
     </message>
     <message>
         <source>What is heard</source>
@@ -8564,10 +8552,6 @@ Ponile in Marcatura: vai al momento e premi il suo numero.</translation>
         <translation>Battute al minuto</translation>
     </message>
     <message>
-        <source>Clicks, and a blink of this button. Plus and minus: a beat more, less. (T)</source>
-        <translation>Clic, e un lampeggio di questo pulsante. Più e meno: una battuta in più, in meno. (T)</translation>
-    </message>
-    <message>
         <source>A day on your own …</source>
         <translation>Un giorno per conto tuo …</translation>
     </message>
@@ -8594,10 +8578,6 @@ Ponile in Marcatura: vai al momento e premi il suo numero.</translation>
     <message>
         <source>Keys from afar</source>
         <translation>Tasti da lontano</translation>
-    </message>
-    <message>
-        <source>A presenter&apos;s keys count also while another window is in front: page down is good, page up not yet. No other program gets them meanwhile. (F)</source>
-        <translation>I tasti di un telecomando da presentazione contano anche mentre davanti c&apos;è un&apos;altra finestra: pagina giù è buona, pagina su non ancora. Intanto nessun altro programma li riceve. (F)</translation>
     </message>
     <message>
         <source>This desktop does not let a program hear keys while another window is in front.</source>
@@ -8654,10 +8634,6 @@ Ponile in Marcatura: vai al momento e premi il suo numero.</translation>
     <message>
         <source>Home work …</source>
         <translation>Compiti a casa …</translation>
-    </message>
-    <message>
-        <source>What was done at home, from the ticks on its sheet: all of it at once. (H)</source>
-        <translation>Ciò che è stato fatto a casa, dalle spunte sul foglio: tutto in una volta. (H)</translation>
     </message>
     <message>
         <source>Another drill …</source>
@@ -8742,6 +8718,30 @@ Ponile in Marcatura: vai al momento e premi il suo numero.</translation>
     <message>
         <source>a presenter&apos;s keys while another window is in front</source>
         <translation>i tasti di un telecomando mentre davanti c&apos;è un&apos;altra finestra</translation>
+    </message>
+    <message>
+        <source>Start counting afresh. The block so far is saved already.</source>
+        <translation>Ricomincia a contare. Il blocco fin qui è già salvato.</translation>
+    </message>
+    <message>
+        <source>A minute&apos;s pause.</source>
+        <translation>Un minuto di pausa.</translation>
+    </message>
+    <message>
+        <source>Each rep is filmed, shown once more, and kept with its verdict. A dot brings its rep back.</source>
+        <translation>Ogni ripetizione è filmata, mostrata ancora una volta e tenuta con il suo giudizio. Un punto la riporta.</translation>
+    </message>
+    <message>
+        <source>Clicks, and a blink of this button. Plus and minus: a beat more, less.</source>
+        <translation>Clic, e un lampeggio di questo pulsante. Più e meno: una battuta in più, in meno.</translation>
+    </message>
+    <message>
+        <source>A presenter&apos;s keys count also while another window is in front: page down is good, page up not yet. No other program gets them meanwhile.</source>
+        <translation>I tasti di un telecomando da presentazione contano anche mentre davanti c&apos;è un&apos;altra finestra: pagina giù è buona, pagina su non ancora. Intanto nessun altro programma li riceve.</translation>
+    </message>
+    <message>
+        <source>What was done at home, from the ticks on its sheet: all of it at once.</source>
+        <translation>Ciò che è stato fatto a casa, dalle spunte sul foglio: tutto in una volta.</translation>
     </message>
 </context>
 <context>

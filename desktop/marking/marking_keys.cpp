@@ -124,16 +124,12 @@ void MarkingPage::zoom(double by) {
 }
 
 void MarkingPage::makeKeys() {
-    const auto frames = [this](int n) { return [this, n] { m_bench.setFrame(m_bench.frame() + n); }; };
-    m_keys->add(tr("one frame; with Shift ten"), {"Left"}, frames(-1));
-    m_keys->add(tr("one frame; with Shift ten"), {"Right"}, frames(1));
-    m_keys->also({"Shift+Left"}, frames(-10));
-    m_keys->also({"Shift+Right"}, frames(10));
+    m_keys->addSteps(tr("one frame; with Shift ten"), {}, [this](int n) { m_bench.setFrame(m_bench.frame() + n); });
     m_keys->add(tr("first, last frame"), {"Home"}, [this] { m_bench.setFrame(0); });
     m_keys->add(tr("first, last frame"), {"End"}, [this] { m_bench.setFrame(1 << 30); });
     makePegKeys();
     makePointKeys();
-    m_keys->add(tr("stay with the athlete while zoomed in"), {"Z"}, [this] { m_follow->toggle(); });
+    m_stay = m_keys->add(tr("stay with the athlete while zoomed in"), {"Z"}, [this] { m_follow->toggle(); });
     m_keys->tell(tr("Wheel, + −"), tr("zoom"));
     m_keys->also({"+"}, [this] { zoom(1.5); });
     m_keys->also({"-"}, [this] { zoom(1 / 1.5); });

@@ -88,7 +88,7 @@ QHBoxLayout* MarkingPage::makeBar() {
     m_follow->setObjectName("follow");
     m_follow->setText(tr("Follow"));
     m_follow->setCheckable(true);
-    m_follow->setToolTip(tr("Stay with the athlete while zoomed in (Z)."));
+    KeyTable::describe(m_follow, m_stay, tr("Stay with the athlete while zoomed in."));
     auto* more = new QToolButton;
     more->setObjectName("more");
     more->setText(tr("More"));

@@ -106,7 +106,7 @@ private:
     KeyTable* m_keys;
     // The ones that a button or a menu has, too.
     QAction *m_newRep, *m_next, *m_propose, *m_carry, *m_worstNext, *m_hide, *m_swap, *m_copy, *m_copySwapped, *m_like,
-        *m_beginDraft, *m_playing;
+        *m_beginDraft, *m_playing, *m_stay;
     QComboBox* m_takes;
     QComboBox* m_reps;
     MarkCanvas* m_canvas;

@@ -273,10 +273,7 @@ void MirrorPage::makeKeys() {
             showWay(inMotion);
         m_moving->play(!m_moving->playing());
     });
-    for (const auto& [key, way] : {std::pair{"Left", -1}, {"Right", 1}}) {
-        m_keys->add(tr("one frame; with Shift ten"), {key}, [this, n = way] { m_moving->step(n); });
-        m_keys->also({QString("Shift+") + key}, [this, n = 10 * way] { m_moving->step(n); });
-    }
+    m_keys->addSteps(tr("one frame; with Shift ten"), {}, [this](int n) { m_moving->step(n); });
     m_keys->add(tr("by the movement, by the clock"), {"C"}, [this] { m_moving->setByClock(!m_moving->byClock()); });
     m_keys->add(tr("the model's figure over the athlete; fainter"), {"G"}, [this] { nextGhost(); });
     m_keys->add(tr("loop the phase, backwards"), {"L"}, [this] { m_moving->setLoop(!m_moving->loops()); });

@@ -80,6 +80,13 @@ QAction* KeyTable::add(const QString& words, const QStringList& keys, std::funct
     return action;
 }
 
+void KeyTable::addSteps(const QString& words, const QString& before, std::function<void(int)> step) {
+    for (const auto& [arrow, way] : {std::pair{"Left", -1}, {"Right", 1}}) {
+        add(words, {before + arrow}, [step, n = way] { step(n); });
+        also({before + "Shift+" + arrow}, [step, n = 10 * way] { step(n); });
+    }
+}
+
 void KeyTable::also(const QStringList& keys, std::function<void()> run) {
     hear(keys, std::move(run));
 }
@@ -88,11 +95,15 @@ void KeyTable::tell(const QString& keys, const QString& words) {
     m_rows.push_back({keys, beginning(words, false)});
 }
 
-void KeyTable::give(QAbstractButton* button, QAction* action, const QString& why) {
+void KeyTable::describe(QAbstractButton* button, const QAction* action, const QString& why) {
     QStringList keys;
     for (const auto& key : action->shortcuts())
         keys += key.toString(QKeySequence::PortableText);
     button->setToolTip(keys.isEmpty() ? why : QString("%1 (%2)").arg(why, shownKeys(keys)));
+}
+
+void KeyTable::give(QAbstractButton* button, QAction* action, const QString& why) {
+    describe(button, action, why);
     connect(button, &QAbstractButton::clicked, action, &QAction::trigger);
 }
 

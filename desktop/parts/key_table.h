@@ -29,11 +29,15 @@ public:
     /// \p words: as the sheet says it, in the reader's language; lines with the same words become one. \p keys: as
     /// QKeySequence reads them, one key each ("Shift+Left"); none for what only a menu offers.
     QAction* add(const QString& words, const QStringList& keys, std::function<void()> run);
+    /// Left and right arrow, with \p before in front of them ("Ctrl+"): one step, ten with Shift.
+    void addSteps(const QString& words, const QString& before, std::function<void(int)> step);
     /// Keys without a line of their own: the line above speaks of them ("with Shift ten").
     void also(const QStringList& keys, std::function<void()> run);
     /// A line for keys that a part of the page hears, or that are too many to be named one by one.
     void tell(const QString& keys, const QString& words);
-    /// The button does what the action does; its tooltip says \p why and the keys.
+    /// The button's tooltip says \p why and the action's keys.
+    static void describe(QAbstractButton* button, const QAction* action, const QString& why);
+    /// The same, and the button does what the action does.
     static void give(QAbstractButton* button, QAction* action, const QString& why);
 
     /// Does what the key stands for. False when it stands for nothing here. Shift and Alt are asked for only where two

@@ -352,12 +352,6 @@ void PracticePage::lookBack(int by) {
 }
 
 void PracticePage::makeKeys() {
-    const auto withCamera = [this](std::function<void()> what) {
-        return [this, what] {
-            if (m_camera->isChecked())
-                what();
-        };
-    };
     m_keys->add(tr("good"), {"G", "Up", "PgDown"}, [this] { verdict(true); });
     m_keys->add(tr("not"), {"B", "Down", "PgUp"}, [this] { verdict(false); });
     m_keys->tell("1 … 4", tr("why not, after a rep that was not"));
@@ -367,22 +361,9 @@ void PracticePage::makeKeys() {
             m_ways->setCurrentIndex((m_ways->currentIndex() + 1) % m_ways->count());
         showWay();
     });
-    m_keys->add(tr("new block, rest"), {"N"}, [this] { newBlock(); });
-    m_keys->add(tr("new block, rest"), {"R"}, [this] { rest(); });
-    m_keys->add(tr("what was done at home"), {"H"}, [this] { homeDone(); });
-    m_keys->add(tr("tempo; a beat more, less"), {"T"}, [this] { tempo(); });
-    m_keys->add(tr("tempo; a beat more, less"), {"+"}, [this] { m_beats->setValue(m_beats->value() + 1); });
-    m_keys->add(tr("tempo; a beat more, less"), {"-"}, [this] { m_beats->setValue(m_beats->value() - 1); });
-    m_keys->add(tr("camera; the last rep once more; measure it"), {"C"}, [this] { m_camera->toggle(); });
-    m_keys->add(tr("camera; the last rep once more; measure it"), {"L"}, withCamera([this] { m_screen->playAgain(); }));
-    m_keys->add(tr("camera; the last rep once more; measure it"), {"M"}, withCamera([this] { readRep(); }));
     m_keys->add(tr("the film of the rep before, after"), {"Left"}, [this] { lookBack(-1); });
     m_keys->add(tr("the film of the rep before, after"), {"Right"}, [this] { lookBack(1); });
     m_keys->add(tr("speak a note, end it"), {"V"}, [this] { m_spoken->toggle(); });
-    m_keys->add(tr("a presenter's keys while another window is in front"), {"F"}, [this] {
-        if (m_far->isEnabled())
-            m_far->toggle();
-    });
 }
 
 void PracticePage::keyPressEvent(QKeyEvent* e) {

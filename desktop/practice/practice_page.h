@@ -78,7 +78,8 @@ private:
     void count(const PractisedRep& rep);
     [[nodiscard]] QWidget* makeCounting();
     [[nodiscard]] QWidget* makeSettings();
-    [[nodiscard]] QPushButton* pageButton(const QString& words, const char* name, const QString& why);
+    [[nodiscard]] QPushButton* pageButton(const QString& words, const char* name, const QString& why,
+                                          QAction* action = nullptr);
     [[nodiscard]] QHBoxLayout* makeWhat();
     [[nodiscard]] QHBoxLayout* makeTools();
     [[nodiscard]] QHBoxLayout* makeTempo();

@@ -30,10 +30,12 @@ QWidget* PracticePage::makeSettings() {
 }
 
 // A button whose keys belong to the page.
-QPushButton* PracticePage::pageButton(const QString& words, const char* name, const QString& why) {
+QPushButton* PracticePage::pageButton(const QString& words, const char* name, const QString& why, QAction* action) {
     auto* b = new QPushButton(words);
     b->setObjectName(name);
     b->setToolTip(why);
+    if (action)
+        KeyTable::describe(b, action, why);
     b->setFocusPolicy(Qt::NoFocus);
     return b;
 }
@@ -82,9 +84,11 @@ QHBoxLayout* PracticePage::makeWhat() {
 // Block, rest, verdicts on film, the camera, what is heard.
 QHBoxLayout* PracticePage::makeTools() {
     auto* fresh =
-        pageButton(tr("New block"), "newBlock", tr("Start counting afresh. The block so far is saved already. (N)"));
+        pageButton(tr("New block"), "newBlock", tr("Start counting afresh. The block so far is saved already."),
+                   m_keys->add(tr("new block, rest"), {"N"}, [this] { newBlock(); }));
     connect(fresh, &QPushButton::clicked, this, &PracticePage::newBlock);
-    m_restButton = pageButton(tr("Rest"), "rest", tr("A minute's pause. (R)"));
+    m_restButton = pageButton(tr("Rest"), "rest", tr("A minute's pause."),
+                              m_keys->add(tr("new block, rest"), {"R"}, [this] { rest(); }));
     connect(m_restButton, &QPushButton::clicked, this, &PracticePage::rest);
     m_rest = new QProgressBar;
     m_rest->setRange(0, kRestSeconds);
@@ -98,10 +102,20 @@ QHBoxLayout* PracticePage::makeTools() {
         dialog->setAttribute(Qt::WA_DeleteOnClose);
         dialog->open();
     });
+    const QString filming = tr("camera; the last rep once more; measure it");
     m_camera = pageButton(tr("Camera"), "repCamera",
                           tr("Each rep is filmed, shown once more, and kept with its verdict. A dot brings its rep "
-                             "back; L the last one. (C)"));
+                             "back."),
+                          m_keys->add(filming, {"C"}, [this] { m_camera->toggle(); }));
     m_camera->setCheckable(true);
+    m_keys->add(filming, {"L"}, [this] {
+        if (m_camera->isChecked())
+            m_screen->playAgain();
+    });
+    m_keys->add(filming, {"M"}, [this] {
+        if (m_camera->isChecked())
+            readRep();
+    });
     connect(m_camera, &QPushButton::toggled, this, [this](bool on) {
         if (on) {
             m_screen->start();
@@ -155,8 +169,12 @@ QHBoxLayout* PracticePage::makeTempo() {
     m_beats->setValue(60);
     m_beats->setSuffix(tr(" a minute"));
     m_beats->setAccessibleName(tr("Beats a minute"));
-    m_tempo = pageButton(tr("Tempo"), "tempo",
-                         tr("Clicks, and a blink of this button. Plus and minus: a beat more, less. (T)"));
+    const QString beating = tr("tempo; a beat more, less");
+    m_tempo =
+        pageButton(tr("Tempo"), "tempo", tr("Clicks, and a blink of this button. Plus and minus: a beat more, less."),
+                   m_keys->add(beating, {"T"}, [this] { tempo(); }));
+    m_keys->add(beating, {"+"}, [this] { m_beats->setValue(m_beats->value() + 1); });
+    m_keys->add(beating, {"-"}, [this] { m_beats->setValue(m_beats->value() - 1); });
     m_tempo->setCheckable(true);
     m_tempo->setMinimumWidth(100); // with its blink
     connect(m_tempo, &QPushButton::clicked, this, &PracticePage::tempo);
@@ -198,13 +216,18 @@ QHBoxLayout* PracticePage::makeNotes() {
         }
     });
     m_spoken = new SpokenNote(m_sounds);
+    m_keys->add(tr("speak a note, end it"), {"V"}, [this] { m_spoken->toggle(); });
     connect(m_spoken, &SpokenNote::done, this, [this] { setFocus(); });
     m_far =
         pageButton(tr("Keys from afar"), "farKeys",
                    FarKeys::possible()
                        ? tr("A presenter's keys count also while another window is in front: page down is good, page "
-                            "up not yet. No other program gets them meanwhile. (F)")
-                       : tr("This desktop does not let a program hear keys while another window is in front."));
+                            "up not yet. No other program gets them meanwhile.")
+                       : tr("This desktop does not let a program hear keys while another window is in front."),
+                   m_keys->add(tr("a presenter's keys while another window is in front"), {"F"}, [this] {
+                       if (m_far->isEnabled())
+                           m_far->toggle();
+                   }));
     m_far->setCheckable(true);
     m_far->setEnabled(FarKeys::possible());
     connect(m_far, &QPushButton::toggled, this, [this](bool on) {
@@ -219,7 +242,8 @@ QHBoxLayout* PracticePage::makeNotes() {
     connect(&m_farKeys, &FarKeys::forward, this, [this] { verdict(true); });
     connect(&m_farKeys, &FarKeys::backward, this, [this] { verdict(false); });
     auto* home = pageButton(tr("Home work …"), "homeDone",
-                            tr("What was done at home, from the ticks on its sheet: all of it at once. (H)"));
+                            tr("What was done at home, from the ticks on its sheet: all of it at once."),
+                            m_keys->add(tr("what was done at home"), {"H"}, [this] { homeDone(); }));
     connect(home, &QPushButton::clicked, this, &PracticePage::homeDone);
     auto* row = new QHBoxLayout;
     row->addWidget(m_note, 1);

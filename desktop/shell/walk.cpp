@@ -20,10 +20,11 @@ bool settle(MainWindow& window, int milliseconds) {
         QApplication::processEvents();
         QApplication::sendPostedEvents(nullptr, QEvent::DeferredDelete);
         CaseView* view = window.caseView();
-        const bool busy = (window.shelf() && window.shelf()->busy()) ||
-                          (view && (view->bench().book().analysing() || !view->bench().frames().idle() ||
-                                    view->handover()->busy() || view->footage()->busy() ||
-                                    static_cast<ProgrammePage*>(view->page(Workspace::programme))->planning()));
+        const bool busy =
+            (window.shelf() && window.shelf()->busy()) ||
+            (view && (view->bench().book().analysing() || !view->bench().frames().idle() || view->handover()->busy() ||
+                      view->handover()->review()->busy() || view->footage()->busy() ||
+                      static_cast<ProgrammePage*>(view->page(Workspace::programme))->planning()));
         quiet = busy ? 0 : quiet + 1;
         if (quiet > 6)
             return true;

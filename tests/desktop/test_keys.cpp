@@ -43,6 +43,8 @@ private slots:
         QAction* go = keys.add("go", {"Return", "Enter"}, [&] { done += "go"; });
         keys.add("only in a menu", {}, [&] { done += "menu"; });
         keys.also({"+"}, [&] { done += "plus"; });
+        int stepped = 0;
+        keys.addSteps("a step", "Alt+", [&](int n) { stepped += n; });
         const auto press = [&](int key, Qt::KeyboardModifiers with = {}) {
             QKeyEvent event(QEvent::KeyPress, key, with);
             return keys.press(&event);
@@ -53,7 +55,9 @@ private slots:
         QVERIFY(press(Qt::Key_Right, Qt::ControlModifier));
         QVERIFY(!press(Qt::Key_Right) && !press(Qt::Key_C, Qt::ControlModifier) && !press(Qt::Key_X));
         QCOMPARE(done, QStringList({"c", "C", "plus", "go", "ctrl"}));
-        QCOMPARE(keys.rows().size(), 3u); // the two that share words are one line
+        QVERIFY(press(Qt::Key_Right, Qt::AltModifier) && press(Qt::Key_Left, Qt::AltModifier | Qt::ShiftModifier));
+        QCOMPARE(stepped, -9);
+        QCOMPARE(keys.rows().size(), 4u); // the ones that share words are one line
         QCOMPARE(keys.rows()[0].keys, QString("C\u00a0\u00a0Shift+C"));
         QCOMPARE(keys.rows()[0].words, QString("carry, alone"));
         QCOMPARE(keys.rows()[1].keys, QString("Ctrl+→"));
