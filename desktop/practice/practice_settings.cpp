@@ -216,7 +216,6 @@ QHBoxLayout* PracticePage::makeNotes() {
         }
     });
     m_spoken = new SpokenNote(m_sounds);
-    m_keys->add(tr("speak a note, end it"), {"V"}, [this] { m_spoken->toggle(); });
     connect(m_spoken, &SpokenNote::done, this, [this] { setFocus(); });
     m_far =
         pageButton(tr("Keys from afar"), "farKeys",

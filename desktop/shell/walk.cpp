@@ -20,11 +20,10 @@ bool settle(MainWindow& window, int milliseconds) {
         QApplication::processEvents();
         QApplication::sendPostedEvents(nullptr, QEvent::DeferredDelete);
         CaseView* view = window.caseView();
-        const bool busy =
-            (window.shelf() && window.shelf()->busy()) ||
-            (view && (view->bench().book().analysing() || !view->bench().frames().idle() || view->handover()->busy() ||
-                      view->handover()->review()->busy() || view->footage()->busy() ||
-                      static_cast<ProgrammePage*>(view->page(Workspace::programme))->planning()));
+        const bool busy = (window.shelf() && window.shelf()->busy()) ||
+                          (view && (view->bench().book().analysing() || !view->bench().frames().idle() ||
+                                    view->handover()->busy() || view->footage()->busy() ||
+                                    static_cast<ProgrammePage*>(view->page(Workspace::programme))->planning()));
         quiet = busy ? 0 : quiet + 1;
         if (quiet > 6)
             return true;
@@ -95,6 +94,8 @@ Status walk(MainWindow& window, const QString& folder) {
             auto* handover = static_cast<HandoverPage*>(window.caseView()->page(w));
             handover->showReview(true);
             settle(window);
+            for (int wait = 0; wait < 600 && handover->review()->busy(); ++wait)
+                settle(window);
             if (auto s = picture(i + 1, "handover-review"); !s)
                 return s;
             handover->showReview(false);
