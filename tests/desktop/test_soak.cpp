@@ -8,8 +8,12 @@
 #include <QElapsedTimer>
 #include <QFile>
 
+#include <malloc.h>
+
 #include <algorithm>
 #include <cmath>
+#include <cstdio>
+#include <cstdlib>
 #include <vector>
 
 using namespace riflesso;
@@ -22,6 +26,24 @@ class TestSoak : public test::WindowTest {
         if (!f.open(QIODevice::ReadOnly))
             return 0.0;
         return f.readAll().split(' ').value(1).toDouble() * 4096.0 / (1 << 20);
+    }
+    // Of that, what malloc was asked for in any thread and has not got back, MB: all but decoded pictures, which have
+    // memory of their own. It does not depend on how freed blocks lie, which takes scores of rounds to come to rest.
+    static double held() {
+        char* text = nullptr;
+        std::size_t length = 0;
+        FILE* out = open_memstream(&text, &length);
+        malloc_info(0, out);
+        std::fclose(out);
+        const QByteArray all = QByteArray(text, static_cast<qsizetype>(length));
+        std::free(text);
+        // The sums over all arenas are the last of each: <total type="rest" count="…" size="…"/>
+        const auto sum = [&](const char* of) {
+            const QByteArray from = all.mid(all.lastIndexOf(QByteArray("type=\"") + of + '"'));
+            const qsizetype at = from.indexOf("size=\"") + 6;
+            return from.mid(at, from.indexOf('"', at) - at).toDouble() / (1 << 20);
+        };
+        return sum("current") - sum("fast") - sum("rest") + sum("mmap");
     }
     MarkCanvas* canvas() const { return view()->marking()->canvas(); }
 
@@ -75,7 +97,7 @@ private slots:
         constexpr int kFewest = 9;
         QElapsedTimer all, one;
         all.start();
-        std::vector<double> memory, seconds;
+        std::vector<double> memory, kept, seconds;
         for (int i = 0; i < kFewest || all.elapsed() < 1000.0 * wanted; ++i) {
             one.start();
             round(i);
@@ -83,9 +105,10 @@ private slots:
                 return;
             seconds.push_back(static_cast<double>(one.elapsed()) / 1000.0);
             memory.push_back(resident());
-            if (wanted > 0.0 && i % 20 == 0)
-                qInfo("round %d after %.0f s: %.0f MB, %.2f s", i, static_cast<double>(all.elapsed()) / 1000.0,
-                      memory.back(), seconds.back());
+            kept.push_back(held());
+            if (wanted <= 0.0 || i % 20 == 0)
+                qInfo("round %d after %.0f s: %.0f MB, held %.1f MB, %.2f s", i,
+                      static_cast<double>(all.elapsed()) / 1000.0, memory.back(), kept.back(), seconds.back());
         }
         const auto middle = [](std::vector<double> v, double from, double to) {
             const auto n = static_cast<double>(v.size());
@@ -96,10 +119,16 @@ private slots:
         };
         // Caches fill in the first third; from then on what is used stays used.
         const double early = middle(memory, 0.34, 0.67), late = middle(memory, 0.67, 1.0);
+        const double earlyHeld = middle(kept, 0.34, 0.67), lateHeld = middle(kept, 0.67, 1.0);
         const double pace = middle(seconds, 0.0, 0.34), end = middle(seconds, 0.67, 1.0);
-        qInfo("%zu rounds in %.0f s: %.0f MB in the middle third, %.0f MB in the last; a round %.2f s, then %.2f s",
-              seconds.size(), static_cast<double>(all.elapsed()) / 1000.0, early, late, pace, end);
-        QVERIFY2(late < 1.15 * early + 10.0, qPrintable(QString("%1 MB, then %2 MB").arg(early).arg(late)));
+        qInfo("%zu rounds in %.0f s: %.0f MB in the middle third, %.0f MB in the last (held %.1f and %.1f MB); a round "
+              "%.2f s, then %.2f s",
+              seconds.size(), static_cast<double>(all.elapsed()) / 1000.0, early, late, earlyHeld, lateHeld, pace, end);
+        QVERIFY2(lateHeld < 1.15 * earlyHeld + 5.0,
+                 qPrintable(QString("%1 MB, then %2 MB").arg(earlyHeld).arg(lateHeld)));
+        // After a few rounds the pictures' memory and the gaps between blocks still grow towards their level.
+        const double slack = wanted > 0.0 ? 10.0 : 100.0;
+        QVERIFY2(late < 1.15 * early + slack, qPrintable(QString("%1 MB, then %2 MB").arg(early).arg(late)));
         if (wanted > 0.0) // a few rounds tell nothing of the pace on a busy machine
             QVERIFY2(end < 3.0 * pace, qPrintable(QString("%1 s a round, then %2 s").arg(pace).arg(end)));
     }
