@@ -2,8 +2,6 @@
 /// \file
 /// Background work of one open case: its own threads, asked to stop and waited for before the case goes.
 
-#include "casebook/handed_over.h"
-
 #include <QFuture>
 #include <QThreadPool>
 #include <QtConcurrent/QtConcurrentRun>
@@ -22,13 +20,12 @@ public:
     Jobs& operator=(const Jobs&) = delete;
 
     /// Runs `work()`, which takes seconds at most: never waits behind long work.
-    template <typename Work> auto run(Work work) { return QtConcurrent::run(&m_quick, handedOver(std::move(work))); }
+    template <typename Work> auto run(Work work) { return QtConcurrent::run(&m_quick, std::move(work)); }
     /// Runs `work(QPromise<T>&)`, which takes long and tells how far it is, at a lower rank than the window's.
     template <typename T, typename Work> QFuture<T> runTelling(Work work) {
-        leaving();
         return QtConcurrent::run(&m_pool, [work = std::move(work)](QPromise<T>& promise) mutable {
             giveWay();
-            handedOver([&] { work(promise); })();
+            work(promise);
         });
     }
 

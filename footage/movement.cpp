@@ -32,6 +32,77 @@ Result<std::unique_ptr<Film>> openFor(const std::filesystem::path& film, const s
     return Film::open(film, o);
 }
 
+// As many from each part of the picture: an athlete with a patterned jacket must not outvote a plain wall.
+std::vector<cv::Point2f> backgroundCorners(const cv::Mat& grey) {
+    std::vector<cv::Point2f> c, some;
+    constexpr int kAcross = 8, kDown = 5;
+    for (int row = 0; row < kDown; ++row)
+        for (int column = 0; column < kAcross; ++column) {
+            const cv::Rect cell(grey.cols * column / kAcross, grey.rows * row / kDown, grey.cols / kAcross,
+                                grey.rows / kDown);
+            cv::goodFeaturesToTrack(grey(cell), some, 10, 0.05, 5);
+            for (const auto& p : some)
+                c.emplace_back(p.x + static_cast<float>(cell.x), p.y + static_cast<float>(cell.y));
+        }
+    return c;
+}
+
+// The map from `from` to `to`, by corners of `from`; empty when too few agree. `guess`: where they are expected.
+std::optional<Eigen::Matrix3d> backgroundMap(const cv::Mat& from, const cv::Mat& to, const std::vector<cv::Point2f>& c,
+                                             std::vector<cv::Point2f> guess) {
+    if (c.size() < 12)
+        return std::nullopt;
+    std::vector<unsigned char> found;
+    std::vector<float> error;
+    const bool guided = !guess.empty();
+    cv::calcOpticalFlowPyrLK(from, to, c, guess, found, error, cv::Size(15, 15), 3,
+                             cv::TermCriteria(cv::TermCriteria::COUNT | cv::TermCriteria::EPS, 20, 0.02),
+                             guided ? cv::OPTFLOW_USE_INITIAL_FLOW : 0);
+    std::vector<cv::Point2f> a, b;
+    for (std::size_t i = 0; i < c.size(); ++i)
+        if (found[i] && guess[i].x >= 0 && guess[i].y >= 0 && guess[i].x < static_cast<float>(to.cols) &&
+            guess[i].y < static_cast<float>(to.rows)) {
+            a.push_back(c[i]);
+            b.push_back(guess[i]);
+        }
+    if (a.size() < 12)
+        return std::nullopt;
+    std::vector<unsigned char> agree;
+    // Who agrees is decided with the stiffest model, shift, turn and size: a full homography bends itself around
+    // whatever moves. It is taken only when those who agree lie all over the picture and fit it clearly better.
+    const cv::Mat stiff = cv::estimateAffinePartial2D(a, b, agree, cv::RANSAC, 1.5, 2000, 0.999);
+    if (stiff.empty() || std::count(agree.begin(), agree.end(), 1) <
+                             static_cast<std::ptrdiff_t>(std::max<std::size_t>(10, a.size() * 2 / 5)))
+        return std::nullopt;
+    Eigen::Matrix3d e = Eigen::Matrix3d::Identity();
+    for (int i = 0; i < 6; ++i)
+        e(i / 3, i % 3) = stiff.at<double>(i / 3, i % 3);
+    std::vector<cv::Point2f> ga, gb;
+    for (std::size_t i = 0; i < a.size(); ++i)
+        if (agree[i]) {
+            ga.push_back(a[i]);
+            gb.push_back(b[i]);
+        }
+    const cv::Rect reach = cv::boundingRect(ga);
+    if (ga.size() < 40 || reach.width * 10 < from.cols * 7 || reach.height * 10 < from.rows * 7)
+        return e;
+    const cv::Mat full = cv::findHomography(ga, gb);
+    if (full.empty())
+        return e;
+    Eigen::Matrix3d bent;
+    for (int i = 0; i < 9; ++i)
+        bent(i / 3, i % 3) = full.at<double>(i / 3, i % 3);
+    const auto misfit = [&](const Eigen::Matrix3d& m) {
+        double sum = 0.0;
+        for (std::size_t i = 0; i < ga.size(); ++i) {
+            const Eigen::Vector3d v = m * Eigen::Vector3d(ga[i].x, ga[i].y, 1.0);
+            sum += std::pow(v.x() / v.z() - gb[i].x, 2) + std::pow(v.y() / v.z() - gb[i].y, 2);
+        }
+        return sum;
+    };
+    return misfit(bent) < 0.5 * misfit(e) ? bent : e;
+}
+
 } // namespace
 
 Result<std::vector<double>> motionEnergy(const std::filesystem::path& path, const std::filesystem::path& indexFolder,
@@ -103,75 +174,6 @@ Result<CameraPath> cameraPathOf(const std::filesystem::path& path, const std::fi
     cv::Mat first, before;
     std::vector<cv::Point2f> firstCorners, corners;
     Eigen::Matrix3d total = Eigen::Matrix3d::Identity();
-    const auto cornersOf = [](const cv::Mat& grey) {
-        // As many from each part of the picture: an athlete with a patterned jacket must not outvote a plain wall.
-        std::vector<cv::Point2f> c, some;
-        constexpr int kAcross = 8, kDown = 5;
-        for (int row = 0; row < kDown; ++row)
-            for (int column = 0; column < kAcross; ++column) {
-                const cv::Rect cell(grey.cols * column / kAcross, grey.rows * row / kDown, grey.cols / kAcross,
-                                    grey.rows / kDown);
-                cv::goodFeaturesToTrack(grey(cell), some, 10, 0.05, 5);
-                for (const auto& p : some)
-                    c.emplace_back(p.x + static_cast<float>(cell.x), p.y + static_cast<float>(cell.y));
-            }
-        return c;
-    };
-    // The map from `from` to `to`, by corners of `from`; empty when too few agree. `guess`: where they are expected.
-    const auto follow = [](const cv::Mat& from, const cv::Mat& to, const std::vector<cv::Point2f>& c,
-                           std::vector<cv::Point2f> guess) -> std::optional<Eigen::Matrix3d> {
-        if (c.size() < 12)
-            return std::nullopt;
-        std::vector<unsigned char> found;
-        std::vector<float> error;
-        const bool guided = !guess.empty();
-        cv::calcOpticalFlowPyrLK(from, to, c, guess, found, error, cv::Size(15, 15), 3,
-                                 cv::TermCriteria(cv::TermCriteria::COUNT | cv::TermCriteria::EPS, 20, 0.02),
-                                 guided ? cv::OPTFLOW_USE_INITIAL_FLOW : 0);
-        std::vector<cv::Point2f> a, b;
-        for (std::size_t i = 0; i < c.size(); ++i)
-            if (found[i] && guess[i].x >= 0 && guess[i].y >= 0 && guess[i].x < static_cast<float>(to.cols) &&
-                guess[i].y < static_cast<float>(to.rows)) {
-                a.push_back(c[i]);
-                b.push_back(guess[i]);
-            }
-        if (a.size() < 12)
-            return std::nullopt;
-        std::vector<unsigned char> agree;
-        // Who agrees is decided with the stiffest model, shift, turn and size: a full homography bends itself around
-        // whatever moves. It is taken only when those who agree lie all over the picture and fit it clearly better.
-        const cv::Mat stiff = cv::estimateAffinePartial2D(a, b, agree, cv::RANSAC, 1.5, 2000, 0.999);
-        if (stiff.empty() || std::count(agree.begin(), agree.end(), 1) <
-                                 static_cast<std::ptrdiff_t>(std::max<std::size_t>(10, a.size() * 2 / 5)))
-            return std::nullopt;
-        Eigen::Matrix3d e = Eigen::Matrix3d::Identity();
-        for (int i = 0; i < 6; ++i)
-            e(i / 3, i % 3) = stiff.at<double>(i / 3, i % 3);
-        std::vector<cv::Point2f> ga, gb;
-        for (std::size_t i = 0; i < a.size(); ++i)
-            if (agree[i]) {
-                ga.push_back(a[i]);
-                gb.push_back(b[i]);
-            }
-        const cv::Rect reach = cv::boundingRect(ga);
-        if (ga.size() < 40 || reach.width * 10 < from.cols * 7 || reach.height * 10 < from.rows * 7)
-            return e;
-        const cv::Mat full = cv::findHomography(ga, gb);
-        if (full.empty())
-            return e;
-        Eigen::Matrix3d bent;
-        for (int i = 0; i < 9; ++i)
-            bent(i / 3, i % 3) = full.at<double>(i / 3, i % 3);
-        const auto misfit = [&](const Eigen::Matrix3d& m) {
-            double sum = 0.0;
-            for (std::size_t i = 0; i < ga.size(); ++i) {
-                const Eigen::Vector3d v = m * Eigen::Vector3d(ga[i].x, ga[i].y, 1.0);
-                sum += std::pow(v.x() / v.z() - gb[i].x, 2) + std::pow(v.y() / v.z() - gb[i].y, 2);
-            }
-            return sum;
-        };
-        return misfit(bent) < 0.5 * misfit(e) ? bent : e;
-    };
     int lost = 0;
     Eigen::Matrix3d size = Eigen::Matrix3d::Identity();
     size(0, 0) = static_cast<double>(w) / film.info().width;
@@ -183,12 +185,12 @@ Result<CameraPath> cameraPathOf(const std::filesystem::path& path, const std::fi
             const cv::Mat now = cv::Mat(h, w, CV_8U, grey.data()).clone();
             if (first.empty()) {
                 first = now;
-                firstCorners = corners = cornersOf(now);
+                firstCorners = corners = backgroundCorners(now);
                 if (firstCorners.size() < 24)
                     return Error{"there is too little to hold on to in the background", path.filename().string(),
                                  "nothing was changed", "film with the camera on a stand"};
             } else {
-                const auto step = follow(before, now, corners, {});
+                const auto step = backgroundMap(before, now, corners, {});
                 if (step)
                     total = *step * total;
                 else
@@ -199,11 +201,11 @@ Result<CameraPath> cameraPathOf(const std::filesystem::path& path, const std::fi
                     const Eigen::Vector3d v = total * Eigen::Vector3d(c.x, c.y, 1.0);
                     guess.emplace_back(static_cast<float>(v.x() / v.z()), static_cast<float>(v.y() / v.z()));
                 }
-                if (const auto direct = follow(first, now, firstCorners, guess))
+                if (const auto direct = backgroundMap(first, now, firstCorners, guess))
                     total = *direct;
             }
             before = now;
-            corners = cornersOf(now);
+            corners = backgroundCorners(now);
         } else {
             ++lost;
         }

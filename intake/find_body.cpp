@@ -146,6 +146,240 @@ private:
     double m_likeness = 1.0, m_height = 0.0;
 };
 
+// One search through a film, from the frame where the athlete is known towards both ends.
+class BodySearch {
+public:
+    BodySearch(const FindBodyOptions& options, const std::function<bool(double)>& goOn)
+        : m_options(options), m_goOn(goOn) {}
+    Status open(const std::filesystem::path& path);
+    Status begin(); // the body on the frame asked for
+    void follow(int direction);
+    Result<FoundBody> end() {
+        if (!m_kept)
+            return m_kept.error();
+        return std::move(m_out);
+    }
+
+private:
+    // How it goes on in one direction.
+    struct Trail {
+        int direction;
+        Way way;
+        FoundFrame before;
+        cv::Mat rgbBefore;
+        Taken* taken = nullptr; // while another body seems to be in its place
+        int lost = 0;
+        FrameIndex reached;
+    };
+    [[nodiscard]] PersonDetector* detector() { return m_detector ? &*m_detector : nullptr; }
+    [[nodiscard]] bool known(int f) const { return m_known.contains(FrameIndex(f)); }
+    std::future<Result<cv::Mat>> ask(int f);
+    void keep(FrameIndex f, const FoundFrame& body);
+    void tick();
+    std::optional<FoundFrame> look(const Trail& t, const cv::Mat& rgb);
+    bool step(Trail& t, std::optional<FoundFrame> body, const cv::Mat& rgb);
+    void mind(Trail& t, FrameIndex now);
+
+    const FindBodyOptions& m_options;
+    const std::function<bool(double)>& m_goOn;
+    std::string m_name; // of the film's file
+    std::unique_ptr<Film> m_film;
+    std::optional<BodyFinder> m_finder;
+    std::optional<PersonDetector> m_detector;
+    int m_first = 0, m_last = 0, m_done = 0;
+    FoundFrames m_known;
+    std::optional<FoundFile> m_file;
+    Status m_kept = Done{};
+    cv::Mat m_start;
+    std::vector<float> m_colours;
+    FoundBody m_out;
+};
+
+Status BodySearch::open(const std::filesystem::path& path) {
+    auto finder = BodyFinder::open(m_options.model);
+    if (!finder)
+        return finder.error();
+    m_finder = std::move(*finder);
+    if (!m_options.detector.empty()) {
+        auto opened = PersonDetector::open(m_options.detector);
+        if (!opened)
+            return opened.error();
+        m_detector = std::move(*opened);
+    }
+    Film::Options o;
+    o.indexFolder = m_options.indexFolder;
+    auto opened = Film::open(path, o);
+    if (!opened)
+        return opened.error();
+    m_film = std::move(*opened);
+    m_name = path.filename().string();
+    const int at = m_options.frame.value;
+    m_first = std::max(0, m_options.first.value);
+    m_last = std::min(m_film->info().frames - 1, m_options.last.value);
+    if (at < m_first || at > m_last)
+        return Error{fill(say("error", "frame %1 is not among those to be searched (%2 to %3)"),
+                          {std::to_string(at), std::to_string(m_first), std::to_string(m_last)}),
+                     m_name,
+                     "nothing was changed",
+                     {}};
+    auto start = pixelsOf(*m_film, m_options.frame);
+    if (!start)
+        return start.error();
+    m_start = std::move(*start);
+    return Done{};
+}
+
+Status BodySearch::begin() {
+    const FrameIndex at = m_options.frame;
+    BodyBox box = m_options.box;
+    if (!(box[2] > 0.0)) {
+        if (!m_detector)
+            return Error{"without the model that finds people a box must be drawn", {}, "nothing was changed", {}};
+        const auto people = m_detector->find(m_start);
+        if (!people)
+            return people.error();
+        if (people->empty())
+            return Error{fill(say("error", "nobody is seen on frame %1"), {std::to_string(at.value)}), m_name,
+                         "nothing was changed", "choose another frame, or draw a box round the athlete"};
+        box = people->front().box;
+    }
+    if (!m_options.keep.empty())
+        m_known = FoundFile::read(m_options.keep);
+    auto begun = findIn(*m_finder, detector(), m_start, box);
+    if (!begun)
+        return begun.error();
+    if (const auto k = m_known.find(at); k != m_known.end() && !inBox(k->second, box))
+        std::erase_if(m_known, [&](const auto& f) { return f.first.value >= m_first && f.first.value <= m_last; });
+    if (!m_options.keep.empty()) {
+        auto made = FoundFile::begin(m_options.keep, m_known);
+        if (!made)
+            return made.error();
+        m_file = std::move(*made);
+    }
+    m_colours = trunkColours(m_start, *begun);
+    if (const auto k = m_known.find(at); k != m_known.end())
+        m_out.frames[at] = k->second;
+    else
+        keep(at, *begun);
+    tick();
+    return Done{};
+}
+
+void BodySearch::keep(FrameIndex f, const FoundFrame& body) {
+    m_out.frames[f] = body;
+    if (m_file && m_kept && !m_known.contains(f))
+        m_kept = m_file->add(f, body);
+    ++m_out.looked;
+}
+
+void BodySearch::tick() {
+    ++m_done;
+    m_out.whole = !m_goOn || m_goOn(std::min(1.0, m_done / (m_last - m_first + 1.0)));
+}
+
+// Decodes a frame while the one before it is looked at; one that is known already is not needed.
+std::future<Result<cv::Mat>> BodySearch::ask(int f) {
+    if (f < m_first || f > m_last || known(f))
+        return {};
+    return std::async(std::launch::async, [film = m_film.get(), f] { return pixelsOf(*film, FrameIndex(f)); });
+}
+
+// The body on the next frame.
+std::optional<FoundFrame> BodySearch::look(const Trail& t, const cv::Mat& rgb) {
+    std::optional<FoundFrame> body;
+    if (t.taken) {
+        if (m_detector && (t.reached.value % kSearchEvery) == 0)
+            for (FoundFrame& b : near(*m_finder, *m_detector, rgb, t.before, 2.0, 4)) {
+                b.likeness = alikeColours(m_colours, trunkColours(rgb, b));
+                if (t.way.own(b) && (!body || b.likeness > body->likeness))
+                    body = std::move(b);
+            }
+        return body;
+    }
+    if (t.lost == 0)
+        if (auto tracked = m_finder->track(rgb, nextCrop(t.before)))
+            body = std::move(*tracked);
+    if (!body && m_detector)
+        if (auto again = near(*m_finder, *m_detector, rgb, t.before, 1.2, 1); !again.empty())
+            body = std::move(again.front());
+    if (!body)
+        return body;
+    if (t.lost == 0 && !t.rgbBefore.empty())
+        compareWithFlow(t.rgbBefore, t.before, rgb, *body);
+    body->likeness = alikeColours(m_colours, trunkColours(rgb, *body));
+    return body;
+}
+
+// What was found since it is another body does not count.
+void BodySearch::mind(Trail& t, FrameIndex now) {
+    const auto since = t.way.somebodyElse(now);
+    if (!since)
+        return;
+    t.way.takenAt(*since);
+    t.before = m_out.frames.at(*since - t.direction);
+    std::erase_if(m_out.frames, [&](const auto& x) { return t.direction > 0 ? x.first >= *since : x.first <= *since; });
+    m_out.somebodyElse.push_back({*since, now});
+    t.taken = &m_out.somebodyElse.back();
+}
+
+// Takes one frame into account; false: there is no use in going on.
+bool BodySearch::step(Trail& t, std::optional<FoundFrame> body, const cv::Mat& rgb) {
+    const FrameIndex frame = t.reached;
+    if (t.taken) {
+        if (!body || !t.way.own(*body)) {
+            t.taken->last = frame;
+            return m_detector.has_value();
+        }
+        t.taken->back = true;
+        t.taken = nullptr;
+        t.way.backAt(frame);
+    } else if (!body) {
+        m_out.nobody.push_back(frame);
+        return m_detector && ++t.lost <= kLookAgain;
+    }
+    t.lost = 0;
+    if (m_known.contains(frame))
+        m_out.frames[frame] = *body;
+    else
+        keep(frame, *body);
+    t.before = std::move(*body);
+    t.rgbBefore = rgb;
+    if (frame.value % kCheckEvery == 0)
+        mind(t, frame);
+    return true;
+}
+
+void BodySearch::follow(int direction) {
+    const FrameIndex at = m_options.frame;
+    Trail t{direction, Way(m_out.frames, at, direction), m_out.frames.at(at), m_start, nullptr, 0, at};
+    auto coming = ask(at.value + direction);
+    for (int f = at.value + direction; m_out.whole && f >= m_first && f <= m_last; f += direction) {
+        t.reached = FrameIndex(f);
+        cv::Mat rgb;
+        if (coming.valid())
+            if (auto picture = coming.get())
+                rgb = std::move(*picture);
+        coming = ask(f + direction);
+        tick();
+        std::optional<FoundFrame> body;
+        if (const auto k = m_known.find(t.reached); k != m_known.end())
+            body = k->second;
+        else if (!rgb.empty())
+            body = look(t, rgb);
+        if (!step(t, std::move(body), rgb))
+            break;
+    }
+    if (coming.valid())
+        coming.wait();
+    if (!t.taken && m_out.frames.contains(t.reached))
+        mind(t, t.reached);
+    if (t.taken)
+        t.taken->last = t.reached;
+    for (Taken& taken : m_out.somebodyElse)
+        if (taken.last < taken.first)
+            std::swap(taken.first, taken.last);
+}
+
 } // namespace
 
 Result<Somebody> somebodyIn(const std::filesystem::path& film, const std::filesystem::path& detector,
@@ -261,178 +495,14 @@ Result<std::vector<Person>> peopleOn(const std::filesystem::path& path, FrameInd
 
 Result<FoundBody> findBody(const std::filesystem::path& path, const FindBodyOptions& options,
                            const std::function<bool(double)>& goOn) {
-    auto finder = BodyFinder::open(options.model);
-    if (!finder)
-        return finder.error();
-    std::optional<PersonDetector> detector;
-    if (!options.detector.empty()) {
-        auto opened = PersonDetector::open(options.detector);
-        if (!opened)
-            return opened.error();
-        detector = std::move(*opened);
-    }
-    Film::Options o;
-    o.indexFolder = options.indexFolder;
-    auto opened = Film::open(path, o);
-    if (!opened)
+    BodySearch search(options, goOn);
+    if (const Status opened = search.open(path); !opened)
         return opened.error();
-    Film& film = **opened;
-    const int end = film.info().frames - 1;
-    const int at = options.frame.value, first = std::max(0, options.first.value),
-              last = std::min(end, options.last.value);
-    if (at < first || at > last)
-        return Error{fill(say("error", "frame %1 is not among those to be searched (%2 to %3)"),
-                          {std::to_string(at), std::to_string(first), std::to_string(last)}),
-                     path.filename().string(),
-                     "nothing was changed",
-                     {}};
-    const auto start = pixelsOf(film, options.frame);
-    if (!start)
-        return start.error();
-    BodyBox box = options.box;
-    if (!(box[2] > 0.0)) {
-        if (!detector)
-            return Error{"without the model that finds people a box must be drawn", {}, "nothing was changed", {}};
-        const auto people = detector->find(*start);
-        if (!people)
-            return people.error();
-        if (people->empty())
-            return Error{fill(say("error", "nobody is seen on frame %1"), {std::to_string(at)}),
-                         path.filename().string(), "nothing was changed",
-                         "choose another frame, or draw a box round the athlete"};
-        box = people->front().box;
-    }
-    FoundBody out;
-    FoundFrames known = options.keep.empty() ? FoundFrames() : FoundFile::read(options.keep);
-    auto begun = findIn(*finder, detector ? &*detector : nullptr, *start, box);
-    if (!begun)
+    if (const Status begun = search.begin(); !begun)
         return begun.error();
-    if (const auto k = known.find(options.frame); k != known.end() && !inBox(k->second, box))
-        std::erase_if(known, [&](const auto& f) { return f.first.value >= first && f.first.value <= last; });
-    std::optional<FoundFile> file;
-    if (!options.keep.empty()) {
-        auto made = FoundFile::begin(options.keep, known);
-        if (!made)
-            return made.error();
-        file = std::move(*made);
-    }
-    const auto colours = trunkColours(*start, *begun);
-    Status kept = Done{};
-    const auto keep = [&](FrameIndex f, const FoundFrame& body) {
-        out.frames[f] = body;
-        if (file && kept && !known.contains(f))
-            kept = file->add(f, body);
-        ++out.looked;
-    };
-    const double all = last - first + 1;
-    int done = 0;
-    const auto tick = [&] {
-        ++done;
-        return !goOn || goOn(std::min(1.0, done / all));
-    };
-    if (const auto k = known.find(options.frame); k != known.end())
-        out.frames[options.frame] = k->second;
-    else
-        keep(options.frame, *begun);
-    out.whole = tick();
-    for (const int direction : {1, -1}) {
-        FoundFrame before = out.frames.at(options.frame);
-        cv::Mat rgbBefore = *start;
-        Way way(out.frames, options.frame, direction);
-        Taken* taken = nullptr; // while another body seems to be in its place
-        int lost = 0;
-        // The next frame is decoded while this one is looked at.
-        const auto ask = [&](int f) {
-            return f >= first && f <= last && !known.contains(FrameIndex(f))
-                       ? std::async(std::launch::async, [&film, f] { return pixelsOf(film, FrameIndex(f)); })
-                       : std::future<Result<cv::Mat>>();
-        };
-        const auto mind = [&](FrameIndex now) { // what was found since it is another body does not count
-            const auto since = way.somebodyElse(now);
-            if (!since)
-                return;
-            way.takenAt(*since);
-            before = out.frames.at(*since - direction);
-            std::erase_if(out.frames,
-                          [&](const auto& x) { return direction > 0 ? x.first >= *since : x.first <= *since; });
-            out.somebodyElse.push_back({*since, now});
-            taken = &out.somebodyElse.back();
-        };
-        FrameIndex reached = options.frame;
-        auto coming = ask(at + direction);
-        for (int f = at + direction; out.whole && f >= first && f <= last; f += direction) {
-            const FrameIndex frame = reached = FrameIndex(f);
-            const auto k = known.find(frame);
-            std::optional<FoundFrame> body;
-            cv::Mat rgb;
-            if (k != known.end()) {
-                body = k->second;
-            } else if (const auto picture = coming.get()) {
-                rgb = *picture;
-            }
-            coming = ask(f + direction);
-            out.whole = tick();
-            if (k == known.end() && !rgb.empty()) {
-                if (taken) {
-                    if (detector && f % kSearchEvery == 0)
-                        for (FoundFrame& b : near(*finder, *detector, rgb, before, 2.0, 4)) {
-                            b.likeness = alikeColours(colours, trunkColours(rgb, b));
-                            if (way.own(b) && (!body || b.likeness > body->likeness))
-                                body = std::move(b);
-                        }
-                } else {
-                    if (lost == 0)
-                        if (auto tracked = finder->track(rgb, nextCrop(before)))
-                            body = std::move(*tracked);
-                    if (!body && detector)
-                        if (auto again = near(*finder, *detector, rgb, before, 1.2, 1); !again.empty())
-                            body = std::move(again.front());
-                    if (body) {
-                        if (lost == 0 && !rgbBefore.empty())
-                            compareWithFlow(rgbBefore, before, rgb, *body);
-                        body->likeness = alikeColours(colours, trunkColours(rgb, *body));
-                    }
-                }
-            }
-            if (taken) {
-                if (!body || !way.own(*body)) {
-                    taken->last = frame;
-                    if (!detector)
-                        break;
-                    continue;
-                }
-                taken->back = true;
-                taken = nullptr;
-                way.backAt(frame);
-            } else if (!body) {
-                out.nobody.push_back(frame);
-                if (!detector || ++lost > kLookAgain)
-                    break;
-                continue;
-            }
-            lost = 0;
-            if (k != known.end())
-                out.frames[frame] = *body;
-            else
-                keep(frame, *body);
-            before = std::move(*body);
-            rgbBefore = rgb;
-            if (f % kCheckEvery == 0)
-                mind(frame);
-        }
-        if (coming.valid())
-            coming.wait();
-        if (!taken && out.frames.contains(reached))
-            mind(reached);
-        if (taken)
-            taken->last = reached;
-        for (Taken& t : out.somebodyElse)
-            if (t.last < t.first)
-                std::swap(t.first, t.last);
-    }
-    if (!kept)
-        return kept.error();
-    return out;
+    search.follow(1);
+    search.follow(-1);
+    return search.end();
 }
 
 } // namespace riflesso

@@ -84,6 +84,39 @@ PositionRule readRule(const JsonReader& j) {
     return r;
 }
 
+Situation readSituation(const JsonReader& s) {
+    Situation out{s["id"].text(), s["name"].text(), s.textOr("words"), {}};
+    for (const auto& c : s["choices"].items())
+        out.choices.push_back(c.text());
+    if (s.has("decline"))
+        for (const auto& l : s["decline"].items()) {
+            const bool above = l.has("above");
+            if (above == l.has("below"))
+                l.fail("needs \"above\" or \"below\", one of them");
+            out.decline.push_back(
+                {l["measure"].text(), above ? Deviance::high : Deviance::low, l[above ? "above" : "below"].number()});
+        }
+    if (s.has("shares")) {
+        double sum = 0.0;
+        for (const auto& [choice, share] : s["shares"].fields()) {
+            if (!(share.number() >= 0.0 && share.number() <= 1.0))
+                share.fail("must lie from 0 to 1");
+            sum += out.shares[choice] = share.number();
+        }
+        if (sum > 1.0 + 1e-9)
+            s["shares"].fail("must not add up to more than 1");
+    }
+    return out;
+}
+
+GateZones readGate(const JsonReader& g, const GateZones& usual) {
+    const GateZones out{g.numberOr("poor", usual.poor), g.numberOr("good", usual.good), g.numberOr("easy", usual.easy),
+                        static_cast<int>(g.numberOr("fewest", usual.fewest))};
+    if (!(out.poor > 0.0 && out.poor < out.good && out.good < out.easy && out.easy < 1.0) || out.fewest < 1)
+        g.fail("must rise: 0 < poor < good < easy < 1, from one rep or more");
+    return out;
+}
+
 // Reads everything; what is wrong with one thing is noted in \p problems, when that is given, and the rest read on.
 Blueprint readAll(const JsonReader& j, std::vector<BlueprintProblem>* problems = nullptr) {
     Blueprint b;
@@ -139,38 +172,9 @@ Blueprint readAll(const JsonReader& j, std::vector<BlueprintProblem>* problems =
     each("faults", true, [&](const JsonReader& f) { b.faults.push_back(readFault(f)); });
     each("drills", true, [&](const JsonReader& d) { b.drills.push_back(readDrill(d)); });
     linkMeasures(b.measures);
-    each("situations", false, [&](const JsonReader& s) {
-        b.situations.push_back({s["id"].text(), s["name"].text(), s.textOr("words"), {}});
-        for (const auto& c : s["choices"].items())
-            b.situations.back().choices.push_back(c.text());
-        if (s.has("decline"))
-            for (const auto& l : s["decline"].items()) {
-                const bool above = l.has("above");
-                if (above == l.has("below"))
-                    l.fail("needs \"above\" or \"below\", one of them");
-                b.situations.back().decline.push_back({l["measure"].text(), above ? Deviance::high : Deviance::low,
-                                                       l[above ? "above" : "below"].number()});
-            }
-        if (s.has("shares")) {
-            double sum = 0.0;
-            for (const auto& [choice, share] : s["shares"].fields()) {
-                if (!(share.number() >= 0.0 && share.number() <= 1.0))
-                    share.fail("must lie from 0 to 1");
-                sum += b.situations.back().shares[choice] = share.number();
-            }
-            if (sum > 1.0 + 1e-9)
-                s["shares"].fail("must not add up to more than 1");
-        }
-    });
+    each("situations", false, [&](const JsonReader& s) { b.situations.push_back(readSituation(s)); });
     if (j.has("gate"))
-        attempt([&] {
-            const auto g = j["gate"];
-            b.gate = GateZones{g.numberOr("poor", b.gate.poor), g.numberOr("good", b.gate.good),
-                               g.numberOr("easy", b.gate.easy), static_cast<int>(g.numberOr("fewest", b.gate.fewest))};
-            if (!(b.gate.poor > 0.0 && b.gate.poor < b.gate.good && b.gate.good < b.gate.easy && b.gate.easy < 1.0) ||
-                b.gate.fewest < 1)
-                g.fail("must rise: 0 < poor < good < easy < 1, from one rep or more");
-        });
+        attempt([&] { b.gate = readGate(j["gate"], b.gate); });
     each("profiles", false, [&](const JsonReader& p) {
         b.profiles.push_back({p["id"].text(), p["name"].text(), p.textOr("words"), {}});
         for (const auto& f : p["faults"].items())

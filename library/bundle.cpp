@@ -92,6 +92,129 @@ bool putPart(archive* zip, const std::string& name, std::uintmax_t bytes, bool p
     });
 }
 
+// Parts of a bundle laid beside the films and checked: where each is now, by its name in the bundle.
+Result<std::map<std::string, fs::path>> unpack(archive* zip, const BundleTable& table,
+                                               const std::set<std::string>& wanted, const fs::path& lobby,
+                                               const fs::path& file, const FileProgress& progress) {
+    std::map<std::string, fs::path> unpacked;
+    std::uintmax_t all = 0, done = 0;
+    for (const auto& name : wanted)
+        all += table.parts.at(name).bytes;
+    archive_entry* e = nullptr;
+    int state = ARCHIVE_OK;
+    while (unpacked.size() < wanted.size() && (state = archive_read_next_header(zip, &e)) == ARCHIVE_OK) {
+        if (!ordinary(e))
+            return notTaken("this bundle is damaged (something in it is no ordinary file)", file);
+        const std::string name = archive_entry_pathname(e);
+        if (!table.parts.contains(name) || unpacked.contains(name))
+            return notTaken("this bundle is damaged (a part that its table does not know)", file);
+        if (!wanted.contains(name))
+            continue;
+        const BundlePart& part = table.parts.at(name);
+        const fs::path to = lobby / std::to_string(unpacked.size());
+        std::ofstream out(to, std::ios::binary);
+        QCryptographicHash sum(QCryptographicHash::Sha256);
+        std::uintmax_t bytes = 0;
+        std::string block(1u << 20, '\0');
+        while (true) {
+            const auto n = archive_read_data(zip, block.data(), block.size());
+            if (n == 0)
+                break;
+            if (n < 0 || (bytes += static_cast<std::uintmax_t>(n)) > part.bytes)
+                return notTaken("this bundle is damaged (" + name + ")", file);
+            sum.addData({block.data(), static_cast<qsizetype>(n)});
+            out.write(block.data(), n);
+            done += static_cast<std::uintmax_t>(n);
+            if (progress && !progress(all > 0 ? static_cast<double>(done) / static_cast<double>(all) : 1.0))
+                return notTaken("taking it in was cancelled", file, ErrorKind::cancelled);
+        }
+        out.close();
+        if (!out)
+            return notTaken("its films could not be written", file, ErrorKind::full);
+        if (bytes != part.bytes || sum.result().toHex().toStdString() != part.sum)
+            return notTaken("this bundle is damaged (" + name + " has another sum)", file);
+        unpacked[name] = to;
+    }
+    if (unpacked.size() < wanted.size())
+        return notTaken("this bundle is cut off", file);
+    return unpacked;
+}
+
+// Films that are here already are used; the others come in under free names, which are noted in \p brought. By name in
+// the bundle.
+Result<std::map<std::string, std::string>> bringFilms(Library& library, const BundleTable& table,
+                                                      const std::map<std::string, fs::path>& unpacked,
+                                                      const fs::path& lobby, std::vector<std::string>& brought) {
+    const auto here = library.knownFilms();
+    if (!here)
+        return here.error();
+    std::map<std::string, std::string> films;
+    std::error_code ec;
+    for (const auto& [name, from] : unpacked) {
+        if (const auto known = here->find(table.parts.at(name).sum); known != here->end()) {
+            films[name] = known->second;
+            continue;
+        }
+        fs::create_directories(lobby / ("as-" + from.filename().string()), ec);
+        const fs::path named = lobby / ("as-" + from.filename().string()) / name.substr(6);
+        fs::rename(from, named, ec);
+        auto in = library.bringIn(named);
+        if (!in)
+            return in.error();
+        fs::remove(named, ec);
+        brought.push_back(*in);
+        films[name] = *in;
+    }
+    return films;
+}
+
+// All of an arriving case under new ids.
+std::vector<Edit> editsOf(Library& library, CaseData& data, const std::map<std::string, std::string>& films) {
+    std::vector<Edit> edits;
+    std::map<Id, Id> takes;
+    for (auto& [id, take] : data.takes) {
+        takes[id] = library.freshId();
+        take.id = takes[id];
+        if (const auto film = films.find("films/" + take.film); film != films.end())
+            take.film = film->second;
+        edits.push_back(TakeEdit{take.id, {}, take});
+        if (const auto marks = data.marks.find(id); marks != data.marks.end())
+            for (const auto& [landmark, track] : marks->second)
+                for (const auto& [frame, mark] : track)
+                    edits.push_back(MarkEdit{{take.id, frame, landmark}, {}, mark});
+    }
+    const auto all_of = [&]<typename EditType>(auto& values, const auto& change, EditType*) {
+        for (auto& [id, value] : values) {
+            value.id = library.freshId();
+            change(value);
+            edits.push_back(EditType{value.id, {}, value});
+        }
+    };
+    const auto nothing = [](auto&) {};
+    all_of(
+        data.reps, [&](Rep& r) { r.take = takes.at(r.take); }, static_cast<RepEdit*>(nullptr));
+    all_of(
+        data.links,
+        [&](Link& l) {
+            l.a = takes.at(l.a);
+            l.b = takes.at(l.b);
+        },
+        static_cast<LinkEdit*>(nullptr));
+    all_of(
+        data.repeats, [&](RepeatMarking& r) { r.take = takes.at(r.take); }, static_cast<RepeatEdit*>(nullptr));
+    all_of(data.blocks, nothing, static_cast<BlockEdit*>(nullptr));
+    std::map<Id, Id> notes;
+    all_of(
+        data.notes, [&](FrameNote& n) { n.take = takes.at(n.take); }, static_cast<NoteEdit*>(nullptr));
+    for (const auto& [id, note] : data.notes)
+        notes[id] = note.id;
+    all_of(
+        data.decisions, [&](FindingDecision& d) { d.note = d.note == 0 ? 0 : notes.at(d.note); },
+        static_cast<DecisionEdit*>(nullptr));
+    all_of(data.planned, nothing, static_cast<PlanEdit*>(nullptr));
+    return edits;
+}
+
 } // namespace
 
 Status writeBundle(Library& library, const std::vector<Id>& cases, const fs::path& file, const BundleOptions& options) {
@@ -267,7 +390,7 @@ Result<std::vector<Id>> takeInBundle(Library& library, const fs::path& file, con
             if (table->parts.contains("films/" + take.film))
                 wanted.insert("films/" + take.film);
     }
-    std::uintmax_t all = 0, done = 0;
+    std::uintmax_t all = 0;
     for (const auto& name : wanted)
         all += table->parts.at(name).bytes;
     std::error_code ec;
@@ -284,71 +407,18 @@ Result<std::vector<Id>> takeInBundle(Library& library, const fs::path& file, con
         }
     } const sweep{lobby};
     fs::create_directories(lobby, ec);
-    std::map<std::string, fs::path> unpacked;
-    archive_entry* e = nullptr;
-    int state = ARCHIVE_OK;
-    while (unpacked.size() < wanted.size() && (state = archive_read_next_header(zip->get(), &e)) == ARCHIVE_OK) {
-        if (!ordinary(e))
-            return notTaken("this bundle is damaged (something in it is no ordinary file)", file);
-        const std::string name = archive_entry_pathname(e);
-        if (!table->parts.contains(name) || unpacked.contains(name))
-            return notTaken("this bundle is damaged (a part that its table does not know)", file);
-        if (!wanted.contains(name))
-            continue;
-        const BundlePart& part = table->parts.at(name);
-        const fs::path to = lobby / std::to_string(unpacked.size());
-        std::ofstream out(to, std::ios::binary);
-        QCryptographicHash sum(QCryptographicHash::Sha256);
-        std::uintmax_t bytes = 0;
-        std::string block(1u << 20, '\0');
-        while (true) {
-            const auto n = archive_read_data(zip->get(), block.data(), block.size());
-            if (n == 0)
-                break;
-            if (n < 0 || (bytes += static_cast<std::uintmax_t>(n)) > part.bytes)
-                return notTaken("this bundle is damaged (" + name + ")", file);
-            sum.addData({block.data(), static_cast<qsizetype>(n)});
-            out.write(block.data(), n);
-            done += static_cast<std::uintmax_t>(n);
-            if (progress && !progress(all > 0 ? static_cast<double>(done) / static_cast<double>(all) : 1.0))
-                return notTaken("taking it in was cancelled", file, ErrorKind::cancelled);
-        }
-        out.close();
-        if (!out)
-            return notTaken("its films could not be written", file, ErrorKind::full);
-        if (bytes != part.bytes || sum.result().toHex().toStdString() != part.sum)
-            return notTaken("this bundle is damaged (" + name + " has another sum)", file);
-        unpacked[name] = to;
-    }
-    if (unpacked.size() < wanted.size())
-        return notTaken("this bundle is cut off", file);
-
-    // Films that are here already are used; the others come in under free names.
-    const auto here = library.knownFilms();
-    if (!here)
-        return here.error();
+    const auto unpacked = unpack(zip->get(), *table, wanted, lobby, file, progress);
+    if (!unpacked)
+        return unpacked.error();
     std::vector<std::string> brought;
     const auto undo = [&] {
         for (const auto& film : brought)
             (void)library.removeFilm(film);
     };
-    std::map<std::string, std::string> films; // by name in the bundle
-    for (const auto& [name, from] : unpacked) {
-        if (const auto known = here->find(table->parts.at(name).sum); known != here->end()) {
-            films[name] = known->second;
-            continue;
-        }
-        fs::create_directories(lobby / ("as-" + from.filename().string()), ec);
-        const fs::path named = lobby / ("as-" + from.filename().string()) / name.substr(6);
-        fs::rename(from, named, ec);
-        auto in = library.bringIn(named);
-        if (!in) {
-            undo();
-            return in.error();
-        }
-        fs::remove(named, ec);
-        brought.push_back(*in);
-        films[name] = *in;
+    const auto films = bringFilms(library, *table, *unpacked, lobby, brought);
+    if (!films) {
+        undo();
+        return films.error();
     }
     std::vector<Id> out;
     // Everybody comes in as somebody new, who goes again when anything fails; only then two entries become one.
@@ -365,49 +435,7 @@ Result<std::vector<Id>> takeInBundle(Library& library, const fs::path& file, con
                     if (c.id == *made)
                         people[key] = c.athleteId;
             out.push_back(*made);
-            std::vector<Edit> edits;
-            std::map<Id, Id> takes;
-            for (auto& [id, take] : data.takes) {
-                takes[id] = library.freshId();
-                take.id = takes[id];
-                if (const auto film = films.find("films/" + take.film); film != films.end())
-                    take.film = film->second;
-                edits.push_back(TakeEdit{take.id, {}, take});
-                if (const auto marks = data.marks.find(id); marks != data.marks.end())
-                    for (const auto& [landmark, track] : marks->second)
-                        for (const auto& [frame, mark] : track)
-                            edits.push_back(MarkEdit{{take.id, frame, landmark}, {}, mark});
-            }
-            const auto all_of = [&]<typename EditType>(auto& values, const auto& change, EditType*) {
-                for (auto& [id, value] : values) {
-                    value.id = library.freshId();
-                    change(value);
-                    edits.push_back(EditType{value.id, {}, value});
-                }
-            };
-            const auto nothing = [](auto&) {};
-            all_of(
-                data.reps, [&](Rep& r) { r.take = takes.at(r.take); }, static_cast<RepEdit*>(nullptr));
-            all_of(
-                data.links,
-                [&](Link& l) {
-                    l.a = takes.at(l.a);
-                    l.b = takes.at(l.b);
-                },
-                static_cast<LinkEdit*>(nullptr));
-            all_of(
-                data.repeats, [&](RepeatMarking& r) { r.take = takes.at(r.take); }, static_cast<RepeatEdit*>(nullptr));
-            all_of(data.blocks, nothing, static_cast<BlockEdit*>(nullptr));
-            std::map<Id, Id> notes;
-            all_of(
-                data.notes, [&](FrameNote& n) { n.take = takes.at(n.take); }, static_cast<NoteEdit*>(nullptr));
-            for (const auto& [id, note] : data.notes)
-                notes[id] = note.id;
-            all_of(
-                data.decisions, [&](FindingDecision& d) { d.note = d.note == 0 ? 0 : notes.at(d.note); },
-                static_cast<DecisionEdit*>(nullptr));
-            all_of(data.planned, nothing, static_cast<PlanEdit*>(nullptr));
-            applied = library.apply(*made, edits);
+            applied = library.apply(*made, editsOf(library, data, *films));
         }
         if (!applied) {
             for (const auto& [whose, person] : people)

@@ -146,6 +146,19 @@ Error damaged(const std::string& table, Id id) {
             "nothing was changed", "restore an earlier copy (menu Library)", ErrorKind::damaged};
 }
 
+// One row of marks: take, frame, landmark, x, y, sigma, how, sum.
+std::optional<Error> takeMark(const QSqlQuery& row, CaseData& data) {
+    const Id take = row.value(0).toLongLong();
+    const QByteArray how = row.value(6).toString().toUtf8();
+    const Mark mark{{row.value(3).toDouble(), row.value(4).toDouble()},
+                    row.value(5).toDouble(),
+                    howFromName(how.toStdString()).value_or(How::hand)};
+    data.marks[take][row.value(2).toString().toStdString()][FrameIndex(row.value(1).toInt())] = mark;
+    if (!sumAgrees(row.value(7), sumOfMark(mark.at.x, mark.at.y, mark.sigma, how)))
+        return damaged("marks of take", take);
+    return std::nullopt;
+}
+
 } // namespace
 
 const std::vector<const char*>& schema() {
@@ -478,16 +491,7 @@ Result<CaseData> Rows::load(Id caseId) {
     rows("SELECT id, version, sum, body FROM notes WHERE case_id = ?", Table::notes, noteFromJson, data.notes);
     each("SELECT take_id, frame, landmark, x, y, sigma, how, marks.sum FROM marks JOIN takes ON takes.id = take_id "
          "WHERE case_id = ?",
-         [&] {
-             const QByteArray how = body(6);
-             const Mark mark{{query.value(3).toDouble(), query.value(4).toDouble()},
-                             query.value(5).toDouble(),
-                             howFromName(how.toStdString()).value_or(How::hand)};
-             if (!sumAgrees(query.value(7), sumOfMark(mark.at.x, mark.at.y, mark.sigma, how)))
-                 problem = damaged("marks of take", query.value(0).toLongLong());
-             data.marks[query.value(0).toLongLong()][query.value(2).toString().toStdString()]
-                       [FrameIndex(query.value(1).toInt())] = mark;
-         });
+         [&] { problem = takeMark(query, data); });
     if (problem)
         return *problem;
     for (const auto& [row, version] : versions)

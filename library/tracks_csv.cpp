@@ -17,6 +17,29 @@ constexpr std::array<std::string_view, 5> kNeeded = {"time_s", "frame", "landmar
 constexpr int kMostFrames = 2'000'000; // a typing error in the frame column must not fill the memory
 constexpr double kFarthest = 1e6;      // px: no picture is larger, and what is written must be what was read
 
+// Frames that no row names lie evenly between those that are named. \p timeOf: not empty.
+std::vector<double> timesOfAllFrames(const std::map<int, double>& timeOf) {
+    const int count = timeOf.rbegin()->first + 1;
+    std::vector<double> times(static_cast<std::size_t>(count));
+    const auto first = timeOf.begin();
+    double step = 1.0 / 30.0;
+    if (timeOf.size() > 1) {
+        const auto second = std::next(first);
+        step = (second->second - first->second) / (second->first - first->first);
+    }
+    for (int i = 0; i < first->first; ++i)
+        times[static_cast<std::size_t>(i)] = first->second - step * (first->first - i);
+    for (auto a = timeOf.begin(); a != timeOf.end(); ++a) {
+        const auto b = std::next(a);
+        times[static_cast<std::size_t>(a->first)] = a->second;
+        if (b != timeOf.end())
+            for (int i = a->first + 1; i < b->first; ++i)
+                times[static_cast<std::size_t>(i)] =
+                    a->second + (b->second - a->second) * (i - a->first) / (b->first - a->first);
+    }
+    return times;
+}
+
 } // namespace
 
 Result<TracksFile> tracksFromCsv(const std::string& text, const std::string& fileName) {
@@ -102,25 +125,7 @@ Result<TracksFile> tracksFromCsv(const std::string& text, const std::string& fil
                          {}};
         last = time;
     }
-    // Frames that no row names lie evenly between those that are named.
-    const int count = timeOf.rbegin()->first + 1;
-    out.times.resize(static_cast<std::size_t>(count));
-    const auto first = timeOf.begin();
-    double step = 1.0 / 30.0;
-    if (timeOf.size() > 1) {
-        const auto second = std::next(first);
-        step = (second->second - first->second) / (second->first - first->first);
-    }
-    for (int i = 0; i < first->first; ++i)
-        out.times[static_cast<std::size_t>(i)] = first->second - step * (first->first - i);
-    for (auto a = timeOf.begin(); a != timeOf.end(); ++a) {
-        const auto b = std::next(a);
-        out.times[static_cast<std::size_t>(a->first)] = a->second;
-        if (b != timeOf.end())
-            for (int i = a->first + 1; i < b->first; ++i)
-                out.times[static_cast<std::size_t>(i)] =
-                    a->second + (b->second - a->second) * (i - a->first) / (b->first - a->first);
-    }
+    out.times = timesOfAllFrames(timeOf);
     return out;
 }
 

@@ -104,6 +104,76 @@ Status writeSideFiles(const FilmRecipe& recipe, const SimulatedTake& take, int f
     return writeFile(f.marks, csv);
 }
 
+// \p rate: of the microphone, Hz of real time.
+Status addSound(const FilmRecipe& recipe, const SimulatedTake& take, int frames, double rate, FilmWriter& writer) {
+    SimulatedMicrophone microphone;
+    microphone.rate = rate;
+    microphone.seed = 1 + static_cast<unsigned>(1000.0 * recipe.begins) % 7;
+    microphone.hall = recipe.seed;
+    const Sound heard =
+        hear(microphone, take.strikes(), recipe.begins, recipe.begins + frames / recipe.camera.captureRate);
+    return writer.addSound(heard.samples);
+}
+
+// Workers draw frames in turn; this thread writes them in order. At most a few wait.
+std::optional<Error> filmFrames(const FilmRecipe& recipe, const SimulatedTake& take, int frames, FilmWriter& writer,
+                                const FilmProgress& progress) {
+    const Renderer renderer(recipe.camera, recipe.outfit, recipe.posts);
+    const auto bodyAt = [&](double t) { return take.bodyAt(t); };
+
+    const int workers = static_cast<int>(std::max(1u, std::thread::hardware_concurrency()));
+    std::mutex mutex; // protects: ready, written, stop
+    std::condition_variable changed;
+    std::map<int, Picture> ready;
+    int written = 0;
+    bool stop = false;
+    std::atomic<int> nextFrame{0};
+    std::vector<std::thread> threads;
+    for (int k = 0; k < workers; ++k)
+        threads.emplace_back([&] {
+            while (true) {
+                const int i = nextFrame++;
+                if (i >= frames)
+                    return;
+                {
+                    std::unique_lock lock(mutex);
+                    changed.wait(lock, [&] { return stop || i < written + 4 * workers; });
+                    if (stop)
+                        return;
+                }
+                Picture p = renderer.frame(recipe.begins + i / recipe.camera.captureRate, bodyAt,
+                                           recipe.seed * 100003u + static_cast<unsigned>(i));
+                std::lock_guard lock(mutex);
+                ready.emplace(i, std::move(p));
+                changed.notify_all();
+            }
+        });
+    std::optional<Error> error;
+    for (int i = 0; i < frames && !error; ++i) {
+        Picture p;
+        {
+            std::unique_lock lock(mutex);
+            changed.wait(lock, [&] { return ready.contains(i); });
+            p = std::move(ready.at(i));
+            ready.erase(i);
+            written = i + 1;
+            changed.notify_all();
+        }
+        if (auto s = writer.add(p); !s)
+            error = s.error();
+        if (!error && progress && !progress(i + 1, frames))
+            error = Error{"filming was cancelled", recipe.name, "nothing was changed", {}, ErrorKind::cancelled};
+    }
+    {
+        std::lock_guard lock(mutex);
+        stop = true;
+        changed.notify_all();
+    }
+    for (auto& t : threads)
+        t.join();
+    return error;
+}
+
 } // namespace
 
 LungeTake::LungeTake(const FilmRecipe& recipe) : m_athlete(recipe.stature) {
@@ -276,71 +346,10 @@ Result<SimulatedFilm> makeFilm(const FilmRecipe& recipe, const fs::path& folder,
     auto writer = FilmWriter::create(out.film, options);
     if (!writer)
         return writer.error();
-    if (recipe.sound) {
-        SimulatedMicrophone microphone;
-        microphone.rate = kStoredSound * slow;
-        microphone.seed = 1 + static_cast<unsigned>(1000.0 * recipe.begins) % 7;
-        microphone.hall = recipe.seed;
-        const Sound heard =
-            hear(microphone, take.strikes(), recipe.begins, recipe.begins + frames / recipe.camera.captureRate);
-        if (auto s = (*writer)->addSound(heard.samples); !s)
+    if (recipe.sound)
+        if (auto s = addSound(recipe, take, frames, kStoredSound * slow, **writer); !s)
             return s.error();
-    }
-
-    const Renderer renderer(recipe.camera, recipe.outfit, recipe.posts);
-    const auto bodyAt = [&](double t) { return take.bodyAt(t); };
-
-    // Workers draw frames in turn; this thread writes them in order. At most a few wait.
-    const int workers = static_cast<int>(std::max(1u, std::thread::hardware_concurrency()));
-    std::mutex mutex; // protects: ready, written, stop
-    std::condition_variable changed;
-    std::map<int, Picture> ready;
-    int written = 0;
-    bool stop = false;
-    std::atomic<int> nextFrame{0};
-    std::vector<std::thread> threads;
-    for (int k = 0; k < workers; ++k)
-        threads.emplace_back([&] {
-            while (true) {
-                const int i = nextFrame++;
-                if (i >= frames)
-                    return;
-                {
-                    std::unique_lock lock(mutex);
-                    changed.wait(lock, [&] { return stop || i < written + 4 * workers; });
-                    if (stop)
-                        return;
-                }
-                Picture p = renderer.frame(recipe.begins + i / recipe.camera.captureRate, bodyAt,
-                                           recipe.seed * 100003u + static_cast<unsigned>(i));
-                std::lock_guard lock(mutex);
-                ready.emplace(i, std::move(p));
-                changed.notify_all();
-            }
-        });
-    std::optional<Error> error;
-    for (int i = 0; i < frames && !error; ++i) {
-        Picture p;
-        {
-            std::unique_lock lock(mutex);
-            changed.wait(lock, [&] { return ready.contains(i); });
-            p = std::move(ready.at(i));
-            ready.erase(i);
-            written = i + 1;
-            changed.notify_all();
-        }
-        if (auto s = (*writer)->add(p); !s)
-            error = s.error();
-        if (!error && progress && !progress(i + 1, frames))
-            error = Error{"filming was cancelled", recipe.name, "nothing was changed", {}, ErrorKind::cancelled};
-    }
-    {
-        std::lock_guard lock(mutex);
-        stop = true;
-        changed.notify_all();
-    }
-    for (auto& t : threads)
-        t.join();
+    const std::optional<Error> error = filmFrames(recipe, take, frames, **writer, progress);
     if (error)
         return *error;
     if (auto s = (*writer)->finish(); !s)

@@ -1,6 +1,6 @@
 #include "simulator/renderer.h"
 
-#include "simulator/renderer_shapes.h"
+#include "simulator/renderer_figure.h"
 
 #include <algorithm>
 #include <array>
@@ -103,177 +103,6 @@ struct Renderer::Impl {
             c = V(0.62f, 0.47f, 0.31f) * (0.82f + 0.12f * hash(static_cast<int>(plank), 5, 1) + 0.12f * grain);
         }
         return c;
-    }
-
-    // ---- the figure ------------------------------------------------------------------------------------------------
-
-    [[nodiscard]] std::vector<Cone> figure(const Joints& j, bool withPosts = true) const {
-        std::vector<Cone> cones;
-        const auto cam = [&](const Eigen::Vector3d& w) -> V { return axes * (w.cast<float>() - eye); };
-        const auto dir = [&](const Eigen::Vector3d& w) -> V { return axes * w.cast<float>(); };
-        const auto at = [&](const char* name) -> const Eigen::Vector3d& { return j.at.at(name); };
-        float salt = 0;
-        const auto add = [&](const Eigen::Vector3d& a, const Eigen::Vector3d& b, double ra, double rb, Cloth cloth,
-                             const Eigen::Vector3d& side) {
-            cones.push_back({cam(a), cam(b), static_cast<float>(ra), static_cast<float>(rb), cloth, dir(side),
-                             salt += 11.7f, cam(a), cam(b) - cam(a)});
-        };
-        const auto garment = [&](const Eigen::Vector3d& from, const Eigen::Vector3d& along) {
-            cones.back().from = cam(from);
-            cones.back().along = dir(along);
-            cones.back().salt = 3.3f;
-        };
-        const auto between = [](const Eigen::Vector3d& a, const Eigen::Vector3d& b, double s) -> Eigen::Vector3d {
-            return a + (b - a) * s;
-        };
-        const Eigen::Vector3d chest = j.chest;
-        const Eigen::Vector3d pelvis = (at("left_hip") + at("right_hip")) / 2;
-        const Eigen::Vector3d up = (at("neck") - pelvis).normalized();
-
-        for (const char* s : {"left_", "right_"}) {
-            const std::string side = s;
-            const auto J = [&](const char* part) -> const Eigen::Vector3d& { return j.at.at(side + part); };
-            const bool lead = side == "right_";
-            // Leg: breeches to below the knee, sock, shoe.
-            add(J("hip") + up * 0.01, between(J("hip"), J("knee"), 0.97), 0.094, 0.060, Cloth::trousers, chest);
-            const Eigen::Vector3d calf = between(J("knee"), J("ankle"), 0.30) - chest * 0.012;
-            add(J("knee"), between(J("knee"), J("ankle"), 0.14), 0.061, 0.057, Cloth::trousers, chest);
-            add(calf, J("ankle"), 0.053, 0.034, Cloth::sock, chest);
-            add(between(J("knee"), J("ankle"), 0.1), calf, 0.050, 0.053, Cloth::sock, chest);
-            const Eigen::Vector3d foot = J("toe") - J("heel");
-            const Eigen::Vector3d lift = (J("ankle") - between(J("heel"), J("toe"), 0.27)).normalized();
-            add(J("heel") + lift * 0.034 + foot * 0.06, J("heel") + lift * 0.036 + foot * 0.45, 0.034, 0.036,
-                Cloth::shoe, chest);
-            add(J("heel") + lift * 0.036 + foot * 0.42, J("toe") + lift * 0.026 - foot * 0.09, 0.037, 0.026,
-                Cloth::shoe, chest);
-            add(J("ankle"), J("heel") + lift * 0.045 + foot * 0.22, 0.036, 0.036, Cloth::shoe, chest);
-            // Arm.
-            add(J("shoulder"), J("elbow"), 0.057, 0.043, Cloth::jacket, up);
-            add(J("elbow"), between(J("elbow"), J("wrist"), 0.95), 0.043, 0.031, Cloth::jacket, up);
-            const Eigen::Vector3d fingers = J("hand") + (J("hand") - J("wrist")).normalized() * 0.055;
-            const Cloth hand = lead ? Cloth::glove : Cloth::skin;
-            add(between(J("elbow"), J("wrist"), lead ? 0.72 : 0.97), J("hand"), lead ? 0.039 : 0.026,
-                lead ? 0.042 : 0.036, hand, up);
-            if (lead) {
-                add(J("hand"), fingers, 0.040, 0.034, hand, up);
-            } else {
-                for (int f = 0; f < 4; ++f) {
-                    const Eigen::Vector3d root = J("hand") + up * (0.016 * (f - 1.5));
-                    add(root, fingers + up * (0.020 * (f - 1.5)), 0.011, 0.008, hand, up);
-                }
-                add(J("hand"), J("hand") + chest * 0.045 + (fingers - J("hand")) * 0.3, 0.012, 0.009, hand, up);
-            }
-        }
-        // Trunk: three columns and the shoulders, under one jacket.
-        const Eigen::Vector3d neck = at("neck");
-        for (const char* side : {"left_", "right_"}) {
-            const Eigen::Vector3d hip = j.at.at(std::string(side) + "hip"),
-                                  shoulder = j.at.at(std::string(side) + "shoulder");
-            const Eigen::Vector3d waist = between(pelvis, neck, 0.42) + (hip - pelvis) * 0.55;
-            const Eigen::Vector3d ribs = between(pelvis, neck, 0.76) + (shoulder - neck) * 0.42;
-            add(between(pelvis, hip, 0.85) + up * 0.005, waist, 0.104, 0.096, Cloth::jacket, chest);
-            garment(pelvis, up);
-            add(waist, ribs, 0.096, 0.106, Cloth::jacket, chest);
-            garment(pelvis, up);
-            add(ribs, between(shoulder, neck, 0.22), 0.102, 0.060, Cloth::jacket, chest);
-            garment(pelvis, up);
-        }
-        add(pelvis + up * 0.01 + chest * 0.012, between(pelvis, neck, 0.42) + chest * 0.022, 0.106, 0.102,
-            Cloth::jacket, chest);
-        garment(pelvis, up);
-        add(between(pelvis, neck, 0.42) + chest * 0.020, between(pelvis, neck, 0.80) + chest * 0.022, 0.102, 0.108,
-            Cloth::jacket, chest);
-        garment(pelvis, up);
-        add(between(pelvis, neck, 0.80) + chest * 0.016, neck - up * 0.03, 0.104, 0.066, Cloth::jacket, chest);
-        garment(pelvis, up);
-        add(at("left_shoulder"), at("right_shoulder"), 0.058, 0.058, Cloth::jacket, chest);
-        garment(pelvis, up);
-        add(at("left_hip") - up * 0.02, at("right_hip") - up * 0.02, 0.100, 0.100, Cloth::trousers, chest);
-        // Neck and head, looking at the opponent and a little to where the chest faces.
-        const Eigen::Vector3d head = at("head");
-        // A second person comes the other way: their feet tell.
-        const double feet = at("left_toe").x() - at("left_heel").x() + at("right_toe").x() - at("right_heel").x();
-        const Eigen::Vector3d look =
-            (Eigen::Vector3d(feet < -0.1 ? -0.92 : 0.92, -0.02, 0) + Eigen::Vector3d(chest.x(), 0, chest.z()) * 0.42)
-                .normalized();
-        const Eigen::Vector3d crown = Eigen::Vector3d::UnitY();
-        const Eigen::Vector3d ear = look.cross(crown).normalized();
-        add(at("neck") - up * 0.01, head - crown * 0.055 - look * 0.015, 0.056, 0.051, Cloth::skin, look);
-        add(at("neck") - up * 0.03, at("neck") + up * 0.045, 0.072, 0.060, Cloth::jacket, chest);
-        add(head + crown * 0.030 - look * 0.016, head + crown * 0.030 - look * 0.012, 0.099, 0.097, Cloth::face, look);
-        add(head - crown * 0.018 + look * 0.026, head - crown * 0.075 + look * 0.046, 0.073, 0.041, Cloth::face, look);
-        add(head - crown * 0.004 + look * 0.100, head - crown * 0.032 + look * 0.113, 0.013, 0.018, Cloth::skin, look);
-        for (double e : {-1.0, 1.0})
-            add(head - crown * 0.015 + ear * (0.090 * e) - look * 0.012,
-                head + crown * 0.018 + ear * (0.094 * e) - look * 0.020, 0.015, 0.020, Cloth::skin, look);
-        add(head + crown * 0.052 - look * 0.030, head + crown * 0.056 - look * 0.024, 0.100, 0.098, Cloth::hair, look);
-        add(head + crown * 0.020 - look * 0.045, head - crown * 0.035 - look * 0.052, 0.088, 0.060, Cloth::hair, look);
-        if (outfit.longHair) {
-            add(head + crown * 0.035 - look * 0.125, head - crown * 0.045 - look * 0.165, 0.034, 0.044, Cloth::hair,
-                look);
-            add(head - crown * 0.045 - look * 0.165, head - crown * 0.17 - look * 0.150, 0.042, 0.016, Cloth::hair,
-                look);
-        }
-        for (double x : withPosts ? posts : std::vector<double>())
-            add({x, -0.1, -0.75}, {x, 1.62, -0.75}, 0.030, 0.030, Cloth::guard, Eigen::Vector3d::UnitX());
-        if (j.at.contains("foil_tip")) { // grip, bell, blade
-            const Eigen::Vector3d blade = (at("foil_tip") - at("right_hand")).normalized();
-            add(at("right_hand") + blade * 0.075, at("right_hand") + blade * 0.088, 0.056, 0.030, Cloth::guard, up);
-            add(at("right_hand") + blade * 0.08, at("foil_tip"), 0.0065, 0.0042, Cloth::steel, up);
-            add(at("foil_tip") - blade * 0.012, at("foil_tip"), 0.0075, 0.0075, Cloth::guard, up);
-        }
-        if (j.at.contains("arrow_tip")) { // the bow's two limbs, its string, the arrow
-            const Eigen::Vector3d grip = at("right_hand"), tail = at("arrow_tail");
-            const Eigen::Vector3d way = (at("arrow_tip") - tail).normalized();
-            const Eigen::Vector3d across = (Eigen::Vector3d::UnitY() - way.y() * way).normalized();
-            for (const double end : {1.0, -1.0}) {
-                const Eigen::Vector3d bend = grip + across * (0.52 * end) + way * 0.06;
-                const Eigen::Vector3d tip = grip + across * (0.80 * end) - way * 0.08;
-                add(grip, bend, 0.017, 0.013, Cloth::guard, up);
-                add(bend, tip, 0.013, 0.007, Cloth::guard, up);
-                add(tip, tail, 0.003, 0.003, Cloth::steel, up);
-            }
-            add(tail, at("arrow_tip"), 0.0055, 0.0055, Cloth::steel, up);
-        }
-        if (j.at.contains("scene_wheel")) { // the ergometer: wheel, rail, foot plate, seat, handle and chain
-            const Eigen::Vector3d wheel = at("scene_wheel"), z = Eigen::Vector3d::UnitZ();
-            // A narrow housing: who films from the front sees the legs on both sides of it.
-            constexpr int kParts = 12;
-            const auto rim = [&](int i) {
-                const double a = i * 2.0 * std::numbers::pi / kParts;
-                return Eigen::Vector3d(wheel + Eigen::Vector3d(0.19 * std::cos(a), 0.19 * std::sin(a), 0));
-            };
-            for (int i = 0; i < kParts; ++i) {
-                add(rim(i), rim(i + 1), 0.055, 0.055, Cloth::guard, up);
-                if (i % 3 == 0)
-                    add(rim(i), wheel, 0.045, 0.06, Cloth::guard, up);
-            }
-            add({0.5, 0.24, 0}, {-1.35, 0.20, 0}, 0.032, 0.032, Cloth::steel, up);
-            add({-1.30, 0.20, 0}, {-1.30, 0.0, 0}, 0.03, 0.03, Cloth::guard, up);
-            add({0.10, 0.12, -0.16}, {0.10, 0.12, 0.16}, 0.05, 0.05, Cloth::guard, up);
-            const Eigen::Vector3d seat(pelvis.x() - 0.02, 0.27, 0);
-            add(seat - z * 0.12, seat + z * 0.12, 0.055, 0.055, Cloth::guard, up);
-            const Eigen::Vector3d handle = (at("left_hand") + at("right_hand")) / 2;
-            add(at("left_hand") - z * 0.05, at("right_hand") + z * 0.05, 0.016, 0.016, Cloth::guard, up);
-            add(handle, wheel + Eigen::Vector3d(-0.05, 0.18, 0), 0.005, 0.005, Cloth::steel, up);
-        }
-        if (j.at.contains("ball"))
-            add(at("ball"), at("ball") + up * 0.001, 0.105, 0.105, Cloth::face, up);
-        if (j.at.contains("other_neck")) { // a second person, in a shirt of the shoes' colour
-            Joints other;
-            for (const auto& [name, place] : j.at)
-                if (name.starts_with("other_"))
-                    other.at[name.substr(6)] = place;
-            const Eigen::Vector3d low = (other.at["left_hip"] + other.at["right_hip"]) / 2;
-            const Eigen::Vector3d tall = (other.at["neck"] - low).normalized();
-            other.chest = tall.cross(other.at["right_shoulder"] - other.at["left_shoulder"]).normalized();
-            for (Cone c : figure(other, false)) {
-                if (c.cloth == Cloth::jacket)
-                    c.cloth = Cloth::shoe;
-                cones.push_back(c);
-            }
-        }
-        return cones;
     }
 
     [[nodiscard]] V cloth(const Cone& c, const V& at, const V& normal) const {
@@ -403,6 +232,21 @@ struct Renderer::Impl {
         return {px(c.a), py(c.a), dx, dy, dx * dx + dy * dy + 1e-6f, radius(c.a, c.ra), radius(c.b, c.rb)};
     }
 
+    // The colour of a cone where a ray hits it.
+    [[nodiscard]] V lit(const Cone& c, const V& rd, const V& light, const V& skyward) const {
+        float t;
+        V n;
+        hitCone(c, rd, t, n);
+        const V colour = cloth(c, t * rd, n);
+        const float key = std::max(0.0f, n.dot(light));
+        const float sky = 0.5f + 0.5f * n.dot(skyward);
+        const float rim = std::pow(1.0f + n.dot(rd), 3.0f);
+        float shade = 0.34f + 0.52f * key + 0.22f * sky - 0.10f * rim;
+        if (c.cloth == Cloth::steel || c.cloth == Cloth::guard)
+            shade += 0.5f * std::pow(std::max(0.0f, (light - rd).normalized().dot(n)), 24.0f);
+        return colour * shade;
+    }
+
     // Soft dark patches where the body is near the floor.
     void shadow(const Joints& j, std::vector<V>& picture) const {
         struct Blob {
@@ -462,7 +306,8 @@ Picture Renderer::frame(double time, const std::function<Joints(double)>& bodyAt
     std::array<std::vector<Cone>, kSub> cones;
     Box dirty{w, h, 0, 0};
     for (int s = 0; s < kSub; ++s) {
-        cones[static_cast<std::size_t>(s)] = r.figure(bodyAt(time + r.camera.exposure * (s + 0.5) / kSub));
+        cones[static_cast<std::size_t>(s)] =
+            figureCones(bodyAt(time + r.camera.exposure * (s + 0.5) / kSub), r.axes, r.eye, r.outfit.longHair, r.posts);
         for (const auto& c : cones[static_cast<std::size_t>(s)]) {
             const Box b = r.boxOf(c);
             dirty = {std::min(dirty.x0, b.x0), std::min(dirty.y0, b.y0), std::max(dirty.x1, b.x1),
@@ -510,19 +355,7 @@ Picture Renderer::frame(double time, const std::function<Joints(double)>& bodyAt
                     sum[i] += back[r.index(x, y)];
                     continue;
                 }
-                const Cone& c = list[static_cast<std::size_t>(id[i])];
-                const V& rd = rays[i];
-                float t;
-                V n;
-                hitCone(c, rd, t, n);
-                const V colour = r.cloth(c, t * rd, n);
-                const float key = std::max(0.0f, n.dot(light));
-                const float sky = 0.5f + 0.5f * n.dot(skyward);
-                const float rim = std::pow(1.0f + n.dot(rd), 3.0f);
-                float shade = 0.34f + 0.52f * key + 0.22f * sky - 0.10f * rim;
-                if (c.cloth == Cloth::steel || c.cloth == Cloth::guard)
-                    shade += 0.5f * std::pow(std::max(0.0f, (light - rd).normalized().dot(n)), 24.0f);
-                sum[i] += colour * shade;
+                sum[i] += r.lit(list[static_cast<std::size_t>(id[i])], rays[i], light, skyward);
             }
     }
 

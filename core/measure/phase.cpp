@@ -35,153 +35,209 @@ Motion asMarked(const Motion& motion, const std::vector<LandmarkName>& names, Fr
 
 constexpr double kFlattened = 0.8; // of what smoothing is seen to take off a peak's speed, by draws
 
+// The frames of one phase, and what a reduction makes of them.
+class PhaseReading {
+public:
+    PhaseReading(const MeasureDefinition& d, const Motion& motion, const PlacedPosition& from,
+                 const PlacedPosition& until, const ViewSetup& setup)
+        : m_d(d), m_motion(motion), m_from(from), m_until(until), m_setup(setup), m_time(motion.time()) {
+        m_v.measure = d.id;
+    }
+    MeasureValue value();
+
+private:
+    void read();
+    [[nodiscard]] Extreme extreme(bool largest) const {
+        return extremeOf(m_samples, largest, m_time, instantError(m_from, m_time), instantError(m_until, m_time),
+                         Hertz(m_independent / 2.0));
+    }
+    // Figures made of several frames: each common error is the same one on all of them.
+    [[nodiscard]] double commonOf(const std::function<double(std::size_t)>& weight) const;
+    // The value at an end of the phase, which may lie between two frames.
+    [[nodiscard]] double shiftedEnd(std::size_t i, std::size_t inner, const PlacedPosition& end) const;
+    // Each sets value, errors and frames.
+    void takeExtreme(bool largest);
+    void takeRange();
+    void takeMean();
+    bool takeShare(); // false: there is nothing to have a share of
+    void takeInstant(bool largest);
+
+    const MeasureDefinition& m_d;
+    const Motion& m_motion;
+    const PlacedPosition& m_from;
+    const PlacedPosition& m_until;
+    const ViewSetup& m_setup;
+    const Timebase& m_time;
+    std::vector<Sample> m_samples;
+    std::vector<double> m_own, m_lost;
+    std::vector<std::vector<double>> m_alike; // by frame: what the reps' common errors do there
+    std::string m_why;                        // a frame could not be read
+    double m_independent = 0.0;               // looks a second
+    MeasureValue m_v;
+};
+
+void PhaseReading::read() {
+    for (int f = m_from.frame.value; f <= m_until.frame.value; ++f) {
+        const auto r = readAt(m_d, m_motion, FrameIndex(f), m_setup);
+        if (!r) {
+            m_why = m_why.empty() ? r.error().text() : m_why;
+            continue;
+        }
+        // Values that go round are counted on from the frame before.
+        const double value =
+            m_samples.empty() ? r->value : m_samples.back().value + difference(m_d, r->value, m_samples.back().value);
+        const double common = rootOfSquares(r->alike);
+        m_samples.push_back({FrameIndex(f), m_time.real(FrameIndex(f)).value, value,
+                             std::sqrt(std::max(0.0, r->u * r->u - common * common))});
+        m_alike.push_back(r->alike);
+        m_own.push_back(r->own);
+        m_lost.push_back(r->lost);
+        m_v.draft = m_v.draft || r->draft;
+        if (r->filled)
+            m_v.reason = say("measure", "read from a filled gap, in part");
+    }
+}
+
+double PhaseReading::commonOf(const std::function<double(std::size_t)>& weight) const {
+    std::vector<double> sum(m_alike.front().size());
+    for (std::size_t i = 0; i < m_alike.size(); ++i)
+        for (std::size_t k = 0; k < sum.size() && k < m_alike[i].size(); ++k)
+            sum[k] += weight(i) * m_alike[i][k];
+    return rootOfSquares(sum);
+}
+
+double PhaseReading::shiftedEnd(std::size_t i, std::size_t inner, const PlacedPosition& end) const {
+    const double slope = (m_samples[i].value - m_samples[inner].value) / (m_samples[i].time - m_samples[inner].time);
+    return m_samples[i].value + slope * end.shift;
+}
+
+void PhaseReading::takeExtreme(bool largest) {
+    const Extreme e = extreme(largest);
+    m_v.value = e.value;
+    // Smoothing makes a peak lower, never higher.
+    if (const auto peak = specOf(m_d.kind).peak)
+        m_v.value = peak(m_d, m_v.value, kFlattened * m_lost[e.at], largest);
+    m_v.uMarks = e.u;
+    m_v.uTime = e.uTime;
+    m_v.uShared = rootOfSquares(m_alike[e.at]);
+    m_v.frames = {m_samples[e.at].frame};
+}
+
+void PhaseReading::takeRange() {
+    const Extreme high = extreme(true), low = extreme(false);
+    m_v.value = std::max(0.0, high.value - low.value); // what noise alone spreads is taken off at each end
+    m_v.uMarks = std::hypot(high.u, low.u);
+    m_v.uTime = std::hypot(high.uTime, low.uTime);
+    m_v.uShared = commonOf([&](std::size_t i) { return (i == high.at ? 1.0 : 0.0) - (i == low.at ? 1.0 : 0.0); });
+    m_v.frames = {m_samples[std::min(high.at, low.at)].frame, m_samples[std::max(high.at, low.at)].frame};
+}
+
+void PhaseReading::takeMean() {
+    // Over time, by trapezes: frames need not lie evenly.
+    const double span = m_samples.back().time - m_samples.front().time;
+    double area = 0.0, together = 0.0, apart = 0.0;
+    for (std::size_t i = 1; i < m_samples.size(); ++i) {
+        const double width = (m_samples[i].time - m_samples[i - 1].time) / span;
+        area += width * (m_samples[i].value + m_samples[i - 1].value) / 2.0;
+        const double u = (m_samples[i].u + m_samples[i - 1].u) / 2.0, each = (m_own[i] + m_own[i - 1]) / 2.0;
+        together += width * std::sqrt(std::max(0.0, u * u - each * each));
+        apart += width * each;
+    }
+    // The phase ends between two frames where its positions do.
+    m_v.value =
+        area +
+        ((m_samples.back().value - area) * m_until.shift - (m_samples.front().value - area) * m_from.shift) / span;
+    m_v.uShared = commonOf([&](std::size_t i) {
+        const double before = i > 0 ? m_samples[i].time - m_samples[i - 1].time : 0.0;
+        const double after = i + 1 < m_samples.size() ? m_samples[i + 1].time - m_samples[i].time : 0.0;
+        return (before + after) / (2.0 * span);
+    });
+    // What neighbours share stays. What each mark has to itself smoothing only shares out, and what it takes off
+    // the movement it gives back beside: of these the mean has as many as there are marks, and the ends.
+    const auto names = landmarksOf(m_d, m_setup.handedness);
+    const Motion jitter = asMarked(m_motion, names, m_samples.front().frame, m_samples.back().frame, true);
+    double square = 0.0;
+    int marked = 0;
+    for (const auto& s : m_samples)
+        if (const auto r = readAt(m_d, jitter, s.frame, m_setup)) {
+            square += std::max(0.0, r->u * r->u - std::pow(rootOfSquares(r->alike), 2));
+            ++marked;
+        }
+    const double ends = std::hypot(m_own.front(), m_own.back()) / (2.0 * m_independent * span);
+    m_v.uMarks = marked > 0 ? std::hypot(together, std::sqrt(square) / marked, ends)
+                            : std::hypot(together, apart / std::sqrt(std::max(1.0, m_independent * span)));
+    m_v.uTime = std::hypot((m_samples.front().value - area) / span * instantError(m_from, m_time),
+                           (m_samples.back().value - area) / span * instantError(m_until, m_time));
+    m_v.frames = {m_samples.front().frame, m_samples.back().frame};
+}
+
+bool PhaseReading::takeShare() {
+    const Extreme e = extreme(true);
+    const Sample& end = m_samples.back();
+    if (!(e.value > 0.0))
+        return false;
+    m_v.value = shiftedEnd(m_samples.size() - 1, m_samples.size() - 2, m_until) / e.value;
+    m_v.uShared = commonOf([&](std::size_t i) {
+        return ((i + 1 == m_alike.size() ? 1.0 : 0.0) - (i == e.at ? m_v.value : 0.0)) / e.value;
+    });
+    m_v.uMarks = std::hypot(end.u, m_v.value * e.u) / e.value;
+    const Sample& last = m_samples[m_samples.size() - 2];
+    m_v.uTime = std::abs((end.value - last.value) / (end.time - last.time)) / e.value * instantError(m_until, m_time);
+    m_v.frames = {m_samples[e.at].frame, end.frame};
+    return true;
+}
+
+void PhaseReading::takeInstant(bool largest) {
+    const Extreme e = extreme(largest);
+    m_v.value = e.time - m_time.real(m_from.frame).value - m_from.shift;
+    m_v.uTime = std::hypot(e.uInstant, instantError(m_from, m_time));
+    m_v.frames = {m_from.frame, m_samples[e.at].frame};
+}
+
+MeasureValue PhaseReading::value() {
+    read();
+    const int all = m_until.frame - m_from.frame + 1;
+    if (const auto few = tooFewRead(m_samples.size(), all, m_why))
+        return refuse(m_d, few->text());
+    m_independent = independentRate(m_d, m_motion, m_setup);
+    switch (m_d.reduction) {
+    case Reduction::at:
+    case Reduction::justBefore: // have no phase
+        break;
+    case Reduction::min:
+    case Reduction::max:
+        takeExtreme(m_d.reduction == Reduction::max);
+        break;
+    case Reduction::range:
+        takeRange();
+        break;
+    case Reduction::mean:
+        takeMean();
+        break;
+    case Reduction::shareOfMax:
+        if (!takeShare())
+            return refuse(m_d, say("measure", "it never rises above 0"));
+        break;
+    case Reduction::timeOfMin:
+    case Reduction::timeOfMax:
+        takeInstant(m_d.reduction == Reduction::timeOfMax);
+        break;
+    }
+    m_v.uMarks = std::hypot(m_v.uMarks, m_v.uShared);
+    m_v.u = std::hypot(m_v.uMarks, m_v.uTime);
+    return m_v;
+}
+
 } // namespace
 
 // One value out of all frames of a phase.
 MeasureValue evaluateOver(const MeasureDefinition& d, const Motion& motion, const PlacedPosition& from,
                           const PlacedPosition& until, const ViewSetup& setup) {
-    const auto& time = motion.time();
-    const int all = until.frame - from.frame + 1;
-    if (all < 2)
+    if (until.frame - from.frame + 1 < 2)
         return refuse(d, fill(say("measure", "\"%1\" does not lie after \"%2\""), {d.until, d.at}));
-    if (isTime(d) && !time.captureKnown())
+    if (isTime(d) && !motion.time().captureKnown())
         return refuse(d, say("measure", "the capture rate of this take is not set, so no time can be read"));
-    std::vector<Sample> samples;
-    std::vector<double> own, lost;
-    std::vector<std::vector<double>> alike; // by frame: what the reps' common errors do there
-    std::string why;
-    MeasureValue v;
-    v.measure = d.id;
-    for (int f = from.frame.value; f <= until.frame.value; ++f) {
-        const auto r = readAt(d, motion, FrameIndex(f), setup);
-        if (!r) {
-            why = why.empty() ? r.error().text() : why;
-            continue;
-        }
-        // Values that go round are counted on from the frame before.
-        const double value =
-            samples.empty() ? r->value : samples.back().value + difference(d, r->value, samples.back().value);
-        const double common = rootOfSquares(r->alike);
-        samples.push_back({FrameIndex(f), time.real(FrameIndex(f)).value, value,
-                           std::sqrt(std::max(0.0, r->u * r->u - common * common))});
-        alike.push_back(r->alike);
-        own.push_back(r->own);
-        lost.push_back(r->lost);
-        v.draft = v.draft || r->draft;
-        if (r->filled)
-            v.reason = say("measure", "read from a filled gap, in part");
-    }
-    if (const auto few = tooFewRead(samples.size(), all, why))
-        return refuse(d, few->text());
-    const double independent = independentRate(d, motion, setup);
-    const auto extreme = [&](bool largest) {
-        return extremeOf(samples, largest, time, instantError(from, time), instantError(until, time),
-                         Hertz(independent / 2.0));
-    };
-    // Figures made of several frames: each common error is the same one on all of them.
-    const auto commonOf = [&](const std::function<double(std::size_t)>& weight) {
-        std::vector<double> sum(alike.front().size());
-        for (std::size_t i = 0; i < alike.size(); ++i)
-            for (std::size_t k = 0; k < sum.size() && k < alike[i].size(); ++k)
-                sum[k] += weight(i) * alike[i][k];
-        return rootOfSquares(sum);
-    };
-    // The value at an end of the phase, which may lie between two frames.
-    const auto shiftedEnd = [&](std::size_t i, std::size_t inner, const PlacedPosition& end) {
-        const double slope = (samples[i].value - samples[inner].value) / (samples[i].time - samples[inner].time);
-        return samples[i].value + slope * end.shift;
-    };
-    switch (d.reduction) {
-    case Reduction::at:
-    case Reduction::justBefore: // have no phase
-        break;
-    case Reduction::min:
-    case Reduction::max: {
-        const Extreme e = extreme(d.reduction == Reduction::max);
-        v.value = e.value;
-        // Smoothing makes a peak lower, never higher.
-        if (const auto peak = specOf(d.kind).peak)
-            v.value = peak(d, v.value, kFlattened * lost[e.at], d.reduction == Reduction::max);
-        v.uMarks = e.u;
-        v.uTime = e.uTime;
-        v.uShared = rootOfSquares(alike[e.at]);
-        v.frames = {samples[e.at].frame};
-        break;
-    }
-    case Reduction::range: {
-        const Extreme high = extreme(true), low = extreme(false);
-        v.value = std::max(0.0, high.value - low.value); // what noise alone spreads is taken off at each end
-        v.uMarks = std::hypot(high.u, low.u);
-        v.uTime = std::hypot(high.uTime, low.uTime);
-        v.uShared = commonOf([&](std::size_t i) { return (i == high.at ? 1.0 : 0.0) - (i == low.at ? 1.0 : 0.0); });
-        v.frames = {samples[std::min(high.at, low.at)].frame, samples[std::max(high.at, low.at)].frame};
-        break;
-    }
-    case Reduction::mean: {
-        // Over time, by trapezes: frames need not lie evenly.
-        const double span = samples.back().time - samples.front().time;
-        double area = 0.0, together = 0.0, apart = 0.0;
-        for (std::size_t i = 1; i < samples.size(); ++i) {
-            const double width = (samples[i].time - samples[i - 1].time) / span;
-            area += width * (samples[i].value + samples[i - 1].value) / 2.0;
-            const double u = (samples[i].u + samples[i - 1].u) / 2.0, each = (own[i] + own[i - 1]) / 2.0;
-            together += width * std::sqrt(std::max(0.0, u * u - each * each));
-            apart += width * each;
-        }
-        // The phase ends between two frames where its positions do.
-        v.value =
-            area + ((samples.back().value - area) * until.shift - (samples.front().value - area) * from.shift) / span;
-        v.uShared = commonOf([&](std::size_t i) {
-            const double before = i > 0 ? samples[i].time - samples[i - 1].time : 0.0;
-            const double after = i + 1 < samples.size() ? samples[i + 1].time - samples[i].time : 0.0;
-            return (before + after) / (2.0 * span);
-        });
-        // What neighbours share stays. What each mark has to itself smoothing only shares out, and what it takes off
-        // the movement it gives back beside: of these the mean has as many as there are marks, and the ends.
-        const auto names = landmarksOf(d, setup.handedness);
-        const Motion jitter = asMarked(motion, names, samples.front().frame, samples.back().frame, true);
-        double square = 0.0;
-        int marked = 0;
-        for (const auto& s : samples)
-            if (const auto r = readAt(d, jitter, s.frame, setup)) {
-                square += std::max(0.0, r->u * r->u - std::pow(rootOfSquares(r->alike), 2));
-                ++marked;
-            }
-        const double ends = std::hypot(own.front(), own.back()) / (2.0 * independent * span);
-        v.uMarks = marked > 0 ? std::hypot(together, std::sqrt(square) / marked, ends)
-                              : std::hypot(together, apart / std::sqrt(std::max(1.0, independent * span)));
-        v.uTime = std::hypot((samples.front().value - area) / span * instantError(from, time),
-                             (samples.back().value - area) / span * instantError(until, time));
-        v.frames = {samples.front().frame, samples.back().frame};
-        break;
-    }
-    case Reduction::shareOfMax: {
-        const Extreme e = extreme(true);
-        const Sample& end = samples.back();
-        if (!(e.value > 0.0))
-            return refuse(d, say("measure", "it never rises above 0"));
-        v.value = shiftedEnd(samples.size() - 1, samples.size() - 2, until) / e.value;
-        v.uShared = commonOf([&](std::size_t i) {
-            return ((i + 1 == alike.size() ? 1.0 : 0.0) - (i == e.at ? v.value : 0.0)) / e.value;
-        });
-        v.uMarks = std::hypot(end.u, v.value * e.u) / e.value;
-        const Sample& last = samples[samples.size() - 2];
-        v.uTime = std::abs((end.value - last.value) / (end.time - last.time)) / e.value * instantError(until, time);
-        v.frames = {samples[e.at].frame, end.frame};
-        break;
-    }
-    case Reduction::timeOfMin:
-    case Reduction::timeOfMax: {
-        const Extreme e = extreme(d.reduction == Reduction::timeOfMax);
-        v.value = e.time - time.real(from.frame).value - from.shift;
-        v.uTime = std::hypot(e.uInstant, instantError(from, time));
-        v.frames = {from.frame, samples[e.at].frame};
-        break;
-    }
-    }
-    v.uMarks = std::hypot(v.uMarks, v.uShared);
-    v.u = std::hypot(v.uMarks, v.uTime);
-    return v;
+    return PhaseReading(d, motion, from, until, setup).value();
 }
 
 namespace {

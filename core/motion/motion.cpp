@@ -66,20 +66,38 @@ std::vector<double> lostTo(const std::vector<double>& smooth, Hertz cutoff, Hert
     return lost;
 }
 
+void takeAsMarked(const Run& run, MotionTrack& out) {
+    for (std::size_t i = 0; i < run.frames.size(); ++i)
+        out.samples[run.frames[i]] = {run.marks[i].at,
+                                      run.marks[i].sigma,
+                                      true,
+                                      run.marks[i].how == How::found,
+                                      ownNoise(run.marks[i]),
+                                      ownNoise(run.marks[i]) / std::numbers::sqrt2,
+                                      ownNoise(run.marks[i]) / std::numbers::sqrt2,
+                                      run.marks[i].at,
+                                      run.marks[i].sigma,
+                                      ownNoise(run.marks[i])};
+}
+
+// What the filter cut off the movement is what it would cut off again, less the noise in that (twicing, Tukey,
+// Exploratory Data Analysis, 1977). The second time takes less than the first: hence twice its square. px².
+double biasAt(int i, const std::vector<double>& lostX, const std::vector<double>& lostY, double noise) {
+    const int n = static_cast<int>(lostX.size());
+    double again = 0.0;
+    int count = 0;
+    for (int k = std::max(0, i - kBiasWindow); k <= std::min(n - 1, i + kBiasWindow); ++k) {
+        const auto kk = static_cast<std::size_t>(k);
+        again += lostX[kk] * lostX[kk] + lostY[kk] * lostY[kk];
+        count += 2;
+    }
+    return 2.0 * std::max(0.0, again / count - noise);
+}
+
 void smoothRun(const Run& run, const Timebase& time, const MotionOptions& options, MotionTrack& out) {
     const bool wanted = !std::holds_alternative<CutoffNone>(options.cutoff);
     if (!wanted || static_cast<int>(run.frames.size()) < options.shortestRun) {
-        for (std::size_t i = 0; i < run.frames.size(); ++i)
-            out.samples[run.frames[i]] = {run.marks[i].at,
-                                          run.marks[i].sigma,
-                                          true,
-                                          run.marks[i].how == How::found,
-                                          ownNoise(run.marks[i]),
-                                          ownNoise(run.marks[i]) / std::numbers::sqrt2,
-                                          ownNoise(run.marks[i]) / std::numbers::sqrt2,
-                                          run.marks[i].at,
-                                          run.marks[i].sigma,
-                                          ownNoise(run.marks[i])};
+        takeAsMarked(run, out);
         return;
     }
     std::vector<double> t, x, y;
@@ -138,16 +156,7 @@ void smoothRun(const Run& run, const Timebase& time, const MotionOptions& option
                              : run.marks[mark].how == How::hand ? std::min(sigma, kJitter)
                                                                 : ownNoise({{}, sigma, run.marks[mark].how});
         double variance = sigma * sigma - white * white * (1.0 - gain.passed);
-        // What the filter cut off the movement is what it would cut off again, less the noise in that (twicing, Tukey,
-        // Exploratory Data Analysis, 1977). The second time takes less than the first: hence twice its square.
-        double again = 0.0;
-        int count = 0;
-        for (int k = std::max(0, i - kBiasWindow); k <= std::min(n - 1, i + kBiasWindow); ++k) {
-            const auto kk = static_cast<std::size_t>(k);
-            again += lostX[kk] * lostX[kk] + lostY[kk] * lostY[kk];
-            count += 2;
-        }
-        const double bias = 2.0 * std::max(0.0, again / count - white * white * gain.twice);
+        const double bias = biasAt(i, lostX, lostY, white * white * gain.twice);
         variance += bias;
         // The movement that is cut off lies at the cut-off or a little above: so fast does its loss change.
         const double turn = 2.0 * std::numbers::pi * std::min(0.25, cutoff.value / rate.value);

@@ -268,27 +268,74 @@ private:
         }
     }
 
-    void addRules(Programme& p, const std::vector<Cell>& cells, const std::map<Day, int>& session, Day first, Day last,
-                  const std::vector<PlannedBlock>& fixed) {
-        using Terms = Programme::Terms;
-        // What is pinned on a day, and of a week.
-        std::map<Day, double> pinned, pinnedWeek, pinnedSession;
-        std::map<Day, int> pinnedBlocks, pinnedHome;
+    // What is pinned, by its day; of a week by its Monday. Minutes, or how many.
+    struct Pinned {
+        std::map<Day, double> minutes, week, session;
+        std::map<Day, int> blocks, home;
         std::set<Day> heavy;
+    };
+    Pinned pinnedOf(const std::vector<PlannedBlock>& fixed) {
+        Pinned out;
         for (const auto& b : fixed) {
             if (!counts(m_in, b))
                 continue;
-            pinned[b.day] += b.minutes;
+            out.minutes[b.day] += b.minutes;
             if (b.kind != BlockKind::support)
-                pinnedWeek[mondayOf(b.day)] += b.minutes;
+                out.week[mondayOf(b.day)] += b.minutes;
             if (b.kind == BlockKind::session) {
-                ++pinnedBlocks[b.day];
-                pinnedSession[b.day] += b.minutes;
+                ++out.blocks[b.day];
+                out.session[b.day] += b.minutes;
             }
-            pinnedHome[b.day] += b.kind == BlockKind::home;
+            out.home[b.day] += b.kind == BlockKind::home;
             if (const Drill* d = m_blueprint.drill(b.drill); d && isHeavy(*d))
-                heavy.insert(b.day);
+                out.heavy.insert(b.day);
         }
+        return out;
+    }
+
+    // At most so many sessions in any so many days: pinned ones, and those outside, count.
+    void addWindow(Programme& p, const std::map<Day, int>& session, const Pinned& pinned, Day first, Day last,
+                   int length, int most) {
+        const auto manyOn = [&](Day day) {
+            const auto it = pinned.blocks.find(day);
+            return it != pinned.blocks.end() && it->second > 1;
+        };
+        for (Day from = first - days(length - 1); from <= last; from += days(1)) {
+            int fixed = 0;
+            for (const auto& [day, blocks] : pinned.blocks)
+                fixed += day >= from && day < from + days(length) && blocks > 1;
+            Programme::Terms terms;
+            for (const auto& [day, s] : session)
+                if (day >= from && day < from + days(length) && !manyOn(day))
+                    terms.emplace_back(s, 1.0);
+            p.atMost(terms, std::max(0, most - fixed));
+        }
+    }
+
+    // What would be new in a quiet time must have come before it.
+    void addQuietRules(Programme& p, const std::vector<Cell>& cells, const std::vector<PlannedBlock>& fixed) {
+        for (const auto& c : cells) {
+            if (!isNew(c.day, c.drill->id))
+                continue;
+            const Day since = *quietSince(m_in, c.day);
+            Programme::Terms terms{{c.column, 1.0}};
+            bool before = false;
+            for (const auto& b : fixed)
+                before = before || (b.drill == c.drill->id && b.day < since && b.state != BlockState::dropped &&
+                                    b.state != BlockState::missed);
+            if (before)
+                continue;
+            for (const auto& other : cells)
+                if (other.drill == c.drill && other.day < since)
+                    terms.emplace_back(other.column, -1.0);
+            p.atMost(terms, 0.0);
+        }
+    }
+
+    void addRules(Programme& p, const std::vector<Cell>& cells, const std::map<Day, int>& session, Day first, Day last,
+                  const std::vector<PlannedBlock>& fixed) {
+        using Terms = Programme::Terms;
+        Pinned pinned = pinnedOf(fixed);
         std::map<Day, Terms> weeks;
         std::map<Day, int> fast; // columns: is there a heavy drill
         for (const auto& [day, s] : session) {
@@ -316,13 +363,13 @@ private:
                 const auto it = map.find(day);
                 return it == map.end() ? 0.0 : static_cast<double>(it->second);
             };
-            p.atMost(minutes, std::max(0.0, availableOn(m_in, day) - of(pinned)));
+            p.atMost(minutes, std::max(0.0, availableOn(m_in, day) - of(pinned.minutes)));
             if (std::isfinite(m_regime.mostMinutes))
-                p.atMost(bout, std::max(0.0, m_regime.mostMinutes - of(pinnedSession)));
+                p.atMost(bout, std::max(0.0, m_regime.mostMinutes - of(pinned.session)));
             for (const auto& [drill, terms] : once)
                 p.atMost(terms, 1.0);
             // Home work fills days without a session, one thing a day.
-            if (pinnedHome.contains(day) && pinnedHome[day] > 0) {
+            if (pinned.home.contains(day) && pinned.home[day] > 0) {
                 p.atMost(home, 0.0);
             } else {
                 home.emplace_back(s, 1.0);
@@ -334,50 +381,17 @@ private:
                 p.atMost({{column, one}, {s, -1.0}}, 0.0);
         }
         for (const auto& [monday, terms] : weeks)
-            p.atMost(terms, std::max(0.0, shareOf(m_in) - pinnedWeek[monday]));
-        // Sessions in any seven days, and in the regime's gap: pinned ones, and those outside, count.
-        const auto fixedSessions = [&](Day from, int length) {
-            int n = 0;
-            for (const auto& [day, blocks] : pinnedBlocks)
-                n += day >= from && day < from + days(length) && blocks > 1;
-            return n;
-        };
-        const auto windows = [&](int length, int most) {
-            for (Day from = first - days(length - 1); from <= last; from += days(1)) {
-                Terms terms;
-                for (const auto& [day, s] : session)
-                    if (day >= from && day < from + days(length) &&
-                        !(pinnedBlocks.contains(day) && pinnedBlocks[day] > 1))
-                        terms.emplace_back(s, 1.0);
-                p.atMost(terms, std::max(0, most - fixedSessions(from, length)));
-            }
-        };
-        windows(7, m_regime.perWeek);
+            p.atMost(terms, std::max(0.0, shareOf(m_in) - pinned.week[monday]));
+        addWindow(p, session, pinned, first, last, 7, m_regime.perWeek);
         if (m_regime.gapDays > 1)
-            windows(m_regime.gapDays, 1);
+            addWindow(p, session, pinned, first, last, m_regime.gapDays, 1);
         for (const auto& [day, column] : fast) {
             if (const auto next = fast.find(day + days(1)); next != fast.end())
                 p.atMost({{column, 1.0}, {next->second, 1.0}}, 1.0);
-            if (heavy.contains(day - days(1)) || heavy.contains(day + days(1)))
+            if (pinned.heavy.contains(day - days(1)) || pinned.heavy.contains(day + days(1)))
                 p.atMost({{column, 1.0}}, 0.0);
         }
-        // What would be new in a quiet time must have come before it.
-        for (const auto& c : cells) {
-            if (!isNew(c.day, c.drill->id))
-                continue;
-            const Day since = *quietSince(m_in, c.day);
-            Terms terms{{c.column, 1.0}};
-            bool before = false;
-            for (const auto& b : fixed)
-                before = before || (b.drill == c.drill->id && b.day < since && b.state != BlockState::dropped &&
-                                    b.state != BlockState::missed);
-            if (before)
-                continue;
-            for (const auto& other : cells)
-                if (other.drill == c.drill && other.day < since)
-                    terms.emplace_back(other.column, -1.0);
-            p.atMost(terms, 0.0);
-        }
+        addQuietRules(p, cells, fixed);
     }
 
     void addWishes(Programme& p, const std::vector<Cell>& cells, const std::map<Day, int>& session) {

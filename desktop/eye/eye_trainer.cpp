@@ -1,7 +1,6 @@
 #include "desktop/eye/eye_trainer.h"
 
 #include "casebook/film_verdicts.h"
-#include "casebook/handed_over.h"
 #include "casebook/shipped.h"
 #include "casebook/text.h"
 #include "desktop/parts/card.h"
@@ -308,23 +307,23 @@ void EyeTrainer::make() {
             return std::abs(a->beyond - next) < std::abs(b->beyond - next);
         });
         const std::size_t among = std::min<std::size_t>(3, fit.size());
-        m_making.setFuture(QtConcurrent::run(
-            handedOver([rep = *fit[random() % among], index = m_own.index, height = m_height, stop = m_stop] {
+        m_making.setFuture(
+            QtConcurrent::run([rep = *fit[random() % among], index = m_own.index, height = m_height, stop = m_stop] {
                 auto pictures = picturesOf(rep, index, 2 * height, *stop); // films hold more than drawings
                 return pictures ? Made{std::move(*pictures), rep.rate, rep.beyond, {}}
                                 : Made{{}, 30.0, rep.beyond, q(pictures.error().text())};
-            })));
+            }));
         return;
     }
     m_making.setFuture(QtConcurrent::run(
-        handedOver([technique = m_technique, fault = m_fault, next, seed = ++m_seed, height = m_height, stop = m_stop] {
+        [technique = m_technique, fault = m_fault, next, seed = ++m_seed, height = m_height, stop = m_stop] {
             auto trial = eyeTrial(technique, fault, next, seed, height, [stop] { return !*stop; });
             Made made{{}, trial ? trial->rate : 30.0, next, trial ? QString() : q(trial.error().text())};
             if (trial)
                 for (auto& frame : trial->frames)
                     made.frames.push_back(imageOf(std::move(frame)));
             return made;
-        })));
+        }));
 }
 
 void EyeTrainer::showNext() {

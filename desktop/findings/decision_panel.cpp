@@ -153,39 +153,8 @@ void DecisionPanel::showFault(const FindingItem& item) {
         add(wrapped(tr("“%1”").arg(q(fault->cue)), "strong"));
     const Finding* f = a.finding(item.fault);
     if (f) {
-        add(wrapped(tr("Seen in"), "strong"));
-        for (const auto& id : f->evidence) {
-            const Deviation& d = *a.deviation(id);
-            const auto& measure = *b.measure(id);
-            // What is read over all reps is one value: there is no rep of it to count.
-            const QString habit = isAcrossReps(measure.definition.kind)
-                                      ? tr("over %1 reps").arg(d.value.reps)
-                                      : tr("%1 of %2 reps outside").arg(d.repsOutside).arg(d.value.reps);
-            QString spread; // who is inconsistent, the athlete or the marks?
-            for (const auto& v : a.variations)
-                if (v.measure == id)
-                    spread = "<br>" + esc(variationWords(measure.definition, v)) + ".";
-            add(linked(tr("%1: <b>%2</b>, band %3 %4. %5, %6.%8<br>Reps: %7")
-                           .arg(esc(measure.definition.name), esc(valueWords(measure.definition, d.value)),
-                                esc(bandWords(measure.definition, d.band)), esc(sourceWords(d)), habit,
-                                esc(directionWords(measure, d)), sources(d), spread)));
-        }
-        add(wrapped(tr("Why it stands where it stands"), "strong"));
-        const auto n = [](double v) { return shownFigure(v, 2); };
-        QString table = "<table cellpadding=1>";
-        const auto row = [&](const QString& name, const QString& value) {
-            table += QString("<tr><td>%1</td><td align=right>&nbsp;&nbsp;%2</td></tr>").arg(name, value);
-        };
-        const auto& parts = f->parts;
-        if (parts.safety)
-            row(tr("safety goes first"), tr("yes"));
-        row(tr("its own size"), n(parts.ownSeverity));
-        row(tr("+ what it brings about"), n(parts.consequences));
-        row(tr("× how sure"), n(parts.probability));
-        row(tr("× how readily it changes"), n(parts.trainability));
-        row(tr("× how early it comes"), n(parts.earliness));
-        row(tr("<b>= priority</b>"), "<b>" + n(parts.score()) + "</b>");
-        add(linked(table + "</table>"));
+        showEvidence(*f);
+        showPriority(f->parts);
     }
     // What was said stands beside what was seen.
     QStringList said;
@@ -204,9 +173,56 @@ void DecisionPanel::showFault(const FindingItem& item) {
         for (const auto& line : said)
             add(wrapped(line, "quiet"));
     }
+    showLinks(item.fault);
+}
+
+void DecisionPanel::showEvidence(const Finding& f) {
+    const auto& a = m_bench.analysis();
+    const auto& b = m_bench.blueprint();
+    add(wrapped(tr("Seen in"), "strong"));
+    for (const auto& id : f.evidence) {
+        const Deviation& d = *a.deviation(id);
+        const auto& measure = *b.measure(id);
+        // What is read over all reps is one value: there is no rep of it to count.
+        const QString habit = isAcrossReps(measure.definition.kind)
+                                  ? tr("over %1 reps").arg(d.value.reps)
+                                  : tr("%1 of %2 reps outside").arg(d.repsOutside).arg(d.value.reps);
+        QString spread; // who is inconsistent, the athlete or the marks?
+        for (const auto& v : a.variations)
+            if (v.measure == id)
+                spread = "<br>" + esc(variationWords(measure.definition, v)) + ".";
+        add(linked(tr("%1: <b>%2</b>, band %3 %4. %5, %6.%8<br>Reps: %7")
+                       .arg(esc(measure.definition.name), esc(valueWords(measure.definition, d.value)),
+                            esc(bandWords(measure.definition, d.band)), esc(sourceWords(d)), habit,
+                            esc(directionWords(measure, d)), sources(d), spread)));
+    }
+}
+
+void DecisionPanel::showPriority(const PriorityParts& parts) {
+    add(wrapped(tr("Why it stands where it stands"), "strong"));
+    const auto n = [](double v) { return shownFigure(v, 2); };
+    QString table = "<table cellpadding=1>";
+    const auto row = [&](const QString& name, const QString& value) {
+        table += QString("<tr><td>%1</td><td align=right>&nbsp;&nbsp;%2</td></tr>").arg(name, value);
+    };
+    if (parts.safety)
+        row(tr("safety goes first"), tr("yes"));
+    row(tr("its own size"), n(parts.ownSeverity));
+    row(tr("+ what it brings about"), n(parts.consequences));
+    row(tr("× how sure"), n(parts.probability));
+    row(tr("× how readily it changes"), n(parts.trainability));
+    row(tr("× how early it comes"), n(parts.earliness));
+    row(tr("<b>= priority</b>"), "<b>" + n(parts.score()) + "</b>");
+    add(linked(table + "</table>"));
+}
+
+// What goes with a cause, and how far that is believed.
+void DecisionPanel::showLinks(const std::string& cause) {
+    const auto& a = m_bench.analysis();
+    const auto& b = m_bench.blueprint();
     QStringList links;
     for (const auto& belief : a.beliefs) {
-        if (belief.cause != item.fault || !b.fault(belief.consequence))
+        if (belief.cause != cause || !b.fault(belief.consequence))
             continue;
         const QString now = belief.checks == 0 ? tr("%1 by the book, not tested yet").arg(shownFigure(belief.prior, 2))
                                                : tr("%1 by the book, %2 after %3")

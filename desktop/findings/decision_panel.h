@@ -25,6 +25,9 @@ signals:
 
 private:
     void showFault(const FindingItem& item);
+    void showEvidence(const Finding& finding);
+    void showPriority(const PriorityParts& parts);
+    void showLinks(const std::string& cause);
     void showMeasure(const FindingItem& item);
     void addDecision(const FindingItem& item);
     void addTarget(const std::string& measure);

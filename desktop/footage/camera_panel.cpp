@@ -1,6 +1,5 @@
 #include "desktop/footage/camera_panel.h"
 
-#include "casebook/handed_over.h"
 #include "casebook/text.h"
 #include "desktop/parts/frame_service.h"
 
@@ -100,13 +99,15 @@ void CameraPanel::start() {
     LiveView::Callbacks back;
     back.picture = gathered(this, [this] { repaintPictures(); });
     back.failed = [this](const std::string& why) {
-        QMetaObject::invokeMethod(this, handedOver([this, why] {
-                                      stop();
-                                      m_words->setText(q(why));
-                                      m_now->setMessage(q(why));
-                                      emit failed(q(why));
-                                  }),
-                                  Qt::QueuedConnection);
+        QMetaObject::invokeMethod(
+            this,
+            [this, why] {
+                stop();
+                m_words->setText(q(why));
+                m_now->setMessage(q(why));
+                emit failed(q(why));
+            },
+            Qt::QueuedConnection);
     };
     m_live = std::make_unique<LiveView>(m_makers[static_cast<std::size_t>(i)].second(), back);
     m_start->setText(tr("Stop the camera"));

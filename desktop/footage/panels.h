@@ -10,6 +10,7 @@
 #include <QComboBox>
 #include <QDateEdit>
 #include <QDoubleSpinBox>
+#include <QFormLayout>
 #include <QLabel>
 #include <QLineEdit>
 #include <QPushButton>
@@ -78,6 +79,7 @@ public:
     void asTheFileSays(bool wholeDay);
 
 private:
+    void connectAll();
     void check();
     QDoubleSpinBox* m_rate;
     QLineEdit* m_camera;
@@ -137,6 +139,11 @@ signals:
     void findWanted(int by); ///< RepsBy
 
 private:
+    void addFinding();
+    void addSet(QFormLayout* form);
+    void addLanding(QFormLayout* form);
+    void keepTechnique();
+    void keepEffect();
     void changeRep(const QString& what, const std::function<void(Rep&)>& edit);
     void useTool(StageTool tool);
     /// Asks for the name of a set for these reps, among those there are or a new one.

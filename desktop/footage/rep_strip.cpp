@@ -16,6 +16,12 @@ namespace {
 constexpr int kStripEdge = 14;
 constexpr int kGrip = 5; // px within which an end is taken hold of
 constexpr int kStripTop = 16, kStripBand = 46;
+// A colour one can look through.
+QColor faint(QColor c, int alpha) {
+    c.setAlpha(alpha);
+    return c;
+}
+
 } // namespace
 
 RepStrip::RepStrip(Workbench& bench, QWidget* parent) : QWidget(parent), m_bench(bench) {
@@ -233,6 +239,81 @@ bool RepStrip::go(int direction) {
     return true;
 }
 
+// How much moves, as standing water: the higher the more.
+void RepStrip::paintMovement(QPainter& p, double line) const {
+    if (m_energy.empty())
+        return;
+    const int columns = width() - 2 * kStripEdge;
+    std::vector<double> top(static_cast<std::size_t>(columns + 1), 0.0);
+    double highest = 1e-9;
+    for (std::size_t i = 0; i < m_energy.size(); ++i) {
+        const auto x = static_cast<std::size_t>(
+            std::clamp(static_cast<int>(xOf(static_cast<double>(i))) - kStripEdge, 0, columns));
+        top[x] = std::max(top[x], m_energy[i]);
+        highest = std::max(highest, m_energy[i]);
+    }
+    QPainterPath water;
+    water.moveTo(kStripEdge, line);
+    for (int x = 0; x <= columns; ++x)
+        water.lineTo(kStripEdge + x, line - kStripBand * std::sqrt(top[static_cast<std::size_t>(x)] / highest));
+    water.lineTo(width() - kStripEdge, line);
+    p.fillPath(water, faint(theme().quiet, 70));
+}
+
+// A rep or a proposal. \p left: the rep before it, if there is one.
+void RepStrip::paintBlock(QPainter& p, const Block& b, const QColor& own, const Rep* left, double line) const {
+    const Theme& t = theme();
+    const QRectF box(xOf(b.first), kStripTop + 4, std::max(3.0, xOf(b.last) - xOf(b.first)), kStripBand - 4);
+    const bool chosen = b.rep && m_bench.rep() && b.rep == m_bench.rep()->id;
+    if (b.rep) {
+        p.setBrush(faint(own, chosen ? 130 : 75));
+        p.setPen(QPen(own, chosen ? 2.4 : 1.0));
+    } else {
+        p.setBrush(Qt::NoBrush);
+        p.setPen(QPen(t.text, 1.3, Qt::DashLine));
+    }
+    p.drawRoundedRect(box, 3, 3);
+    if (!b.rep || box.width() <= 9)
+        return;
+    const Rep& r = m_bench.data().reps.at(b.rep);
+    p.setPen(t.text);
+    p.setFont(typeface(Type::small, chosen));
+    p.drawText(box, Qt::AlignCenter, QString::number(r.number));
+    // The set's name where it begins.
+    if (!r.set.empty() && (!left || left->set != r.set)) {
+        p.setFont(typeface(Type::small));
+        p.setPen(t.text);
+        p.drawText(QRectF(box.left() + 3, 0, width() - box.left(), kStripTop + 2), Qt::AlignLeft | Qt::AlignVCenter,
+                   q(r.set));
+    }
+    if (!r.set.empty()) {
+        p.setPen(QPen(t.text, 2));
+        p.drawLine(box.topLeft() + QPointF(0, -2), box.topRight() + QPointF(0, -2));
+    }
+    if (r.worked) { // did it work: a filled or a hollow drop below the line
+        p.setPen(QPen(t.text, 1.2));
+        p.setBrush(*r.worked ? QBrush(t.text) : QBrush(Qt::NoBrush));
+        p.drawEllipse(QPointF(box.center().x(), line + 7), 3, 3);
+    }
+}
+
+// Seconds of real time below the waterline.
+void RepStrip::paintSeconds(QPainter& p, const Take& take, double line) const {
+    const Timebase time = timebaseOf(take);
+    const double length = time.real(FrameIndex(frames() - 1)).value;
+    double step = 0.1;
+    for (double s : {0.2, 0.5, 1.0, 2.0, 5.0, 10.0, 30.0, 60.0, 120.0, 300.0})
+        if (length / step > 9)
+            step = s;
+    p.setFont(typeface(Type::small));
+    p.setPen(theme().quiet);
+    for (double s = 0.0; s < length; s += step) {
+        const double x = kStripEdge + s / length * (width() - 2 * kStripEdge);
+        p.drawLine(QPointF(x, line), QPointF(x, line + 4));
+        p.drawText(QRectF(x - 30, line + 12, 60, 16), Qt::AlignCenter, tr("%1 s").arg(s));
+    }
+}
+
 void RepStrip::paintEvent(QPaintEvent*) {
     const Theme& t = theme();
     QPainter p(this);
@@ -243,28 +324,7 @@ void RepStrip::paintEvent(QPaintEvent*) {
         return;
     const QColor own = take->performer == Performer::model ? t.hues.model : t.hues.athlete;
     const double line = kStripTop + kStripBand;
-    const auto faint = [](QColor c, int alpha) {
-        c.setAlpha(alpha);
-        return c;
-    };
-    // How much moves, as standing water: the higher the more.
-    if (!m_energy.empty()) {
-        const int columns = width() - 2 * kStripEdge;
-        std::vector<double> top(static_cast<std::size_t>(columns + 1), 0.0);
-        double highest = 1e-9;
-        for (std::size_t i = 0; i < m_energy.size(); ++i) {
-            const auto x = static_cast<std::size_t>(
-                std::clamp(static_cast<int>(xOf(static_cast<double>(i))) - kStripEdge, 0, columns));
-            top[x] = std::max(top[x], m_energy[i]);
-            highest = std::max(highest, m_energy[i]);
-        }
-        QPainterPath water;
-        water.moveTo(kStripEdge, line);
-        for (int x = 0; x <= columns; ++x)
-            water.lineTo(kStripEdge + x, line - kStripBand * std::sqrt(top[static_cast<std::size_t>(x)] / highest));
-        water.lineTo(width() - kStripEdge, line);
-        p.fillPath(water, faint(t.quiet, 70));
-    }
+    paintMovement(p, line);
     for (double s : m_strikes) {
         const double frame =
             static_cast<double>(std::lower_bound(take->times.begin(), take->times.end(), s) - take->times.begin());
@@ -274,45 +334,11 @@ void RepStrip::paintEvent(QPaintEvent*) {
     p.setPen(QPen(t.quiet, 1.4));
     p.drawLine(QPointF(kStripEdge, line), QPointF(width() - kStripEdge, line));
     const auto all = blocks();
+    const Rep* left = nullptr; // the rep before it
     for (const auto& b : all) {
-        const QRectF box(xOf(b.first), kStripTop + 4, std::max(3.0, xOf(b.last) - xOf(b.first)), kStripBand - 4);
-        const bool chosen = b.rep && m_bench.rep() && b.rep == m_bench.rep()->id;
-        if (b.rep) {
-            p.setBrush(faint(own, chosen ? 130 : 75));
-            p.setPen(QPen(own, chosen ? 2.4 : 1.0));
-        } else {
-            p.setBrush(Qt::NoBrush);
-            p.setPen(QPen(t.text, 1.3, Qt::DashLine));
-        }
-        p.drawRoundedRect(box, 3, 3);
-        if (b.rep && box.width() > 9) {
-            const Rep& r = m_bench.data().reps.at(b.rep);
-            p.setPen(t.text);
-            p.setFont(typeface(Type::small, chosen));
-            p.drawText(box, Qt::AlignCenter, QString::number(r.number));
-            // The set's name where it begins.
-            const auto before = std::find_if(all.begin(), all.end(), [&](const Block& o) { return o.rep == b.rep; });
-            const Rep* left = nullptr;
-            for (auto it = all.begin(); it != before; ++it)
-                if (it->rep)
-                    left = &m_bench.data().reps.at(it->rep);
-            if (!r.set.empty() && (!left || left->set != r.set)) {
-                p.setFont(typeface(Type::small));
-                p.setPen(t.text);
-                p.drawText(QRectF(box.left() + 3, 0, width() - box.left(), kStripTop + 2),
-                           Qt::AlignLeft | Qt::AlignVCenter, q(r.set));
-            }
-            if (!r.set.empty()) {
-                p.setPen(QPen(t.text, 2));
-                p.drawLine(box.topLeft() + QPointF(0, -2), box.topRight() + QPointF(0, -2));
-            }
-            if (r.worked) // did it work: a filled or a hollow drop below the line
-                for (QPointF at : {QPointF(box.center().x(), line + 7)}) {
-                    p.setPen(QPen(t.text, 1.2));
-                    p.setBrush(*r.worked ? QBrush(t.text) : QBrush(Qt::NoBrush));
-                    p.drawEllipse(at, 3, 3);
-                }
-        }
+        paintBlock(p, b, own, left, line);
+        if (b.rep)
+            left = &m_bench.data().reps.at(b.rep);
     }
     if (m_swept) {
         const double a = xOf(std::min(m_swept->first, m_swept->second)),
@@ -321,20 +347,7 @@ void RepStrip::paintEvent(QPaintEvent*) {
         p.setBrush(faint(t.accent, 40));
         p.drawRect(QRectF(a, 2, std::max(1.0, b - a), line - 2));
     }
-    // Seconds of real time below the waterline.
-    const Timebase time = timebaseOf(*take);
-    const double length = time.real(FrameIndex(frames() - 1)).value;
-    double step = 0.1;
-    for (double s : {0.2, 0.5, 1.0, 2.0, 5.0, 10.0, 30.0, 60.0, 120.0, 300.0})
-        if (length / step > 9)
-            step = s;
-    p.setFont(typeface(Type::small));
-    p.setPen(t.quiet);
-    for (double s = 0.0; s < length; s += step) {
-        const double x = kStripEdge + s / length * (width() - 2 * kStripEdge);
-        p.drawLine(QPointF(x, line), QPointF(x, line + 4));
-        p.drawText(QRectF(x - 30, line + 12, 60, 16), Qt::AlignCenter, tr("%1 s").arg(s));
-    }
+    paintSeconds(p, *take, line);
     const double x = xOf(m_bench.frame());
     p.setPen(QPen(t.text, 2));
     p.drawLine(QPointF(x, 4), QPointF(x, line + 10));

@@ -55,6 +55,9 @@ private:
         int proposal = -1; // index
     };
     [[nodiscard]] std::vector<Block> blocks() const; // in order of time
+    void paintMovement(QPainter& p, double line) const;
+    void paintBlock(QPainter& p, const Block& block, const QColor& own, const Rep* left, double line) const;
+    void paintSeconds(QPainter& p, const Take& take, double line) const;
     [[nodiscard]] std::optional<Block> blockAt(int frame) const;
     bool move(const Block& block, int first, int last, int gesture);
     [[nodiscard]] int frames() const;

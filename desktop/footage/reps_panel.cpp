@@ -9,52 +9,29 @@
 #include <cmath>
 
 namespace riflesso {
+namespace {
+
+// A line with what was typed before to choose from.
+QComboBox* typed(const QString& name, const QString& hint) {
+    auto* box = new QComboBox;
+    box->setEditable(true);
+    box->setInsertPolicy(QComboBox::NoInsert);
+    box->setMinimumContentsLength(8);
+    box->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+    box->lineEdit()->setObjectName(name);
+    box->lineEdit()->setPlaceholderText(hint);
+    return box;
+}
+
+} // namespace
 
 RepsPanel::RepsPanel(Workbench& bench, RepStrip* strip, StageView* stage)
     : TakePanel(bench), m_strip(strip), m_stage(stage) {
-    m_all->addWidget(wrapped(tr("Find the reps by"), "strong"));
-    auto* by = new QHBoxLayout;
-    by->setSpacing(4);
-    const char* names[] = {"findMotion", "findSound", "findCycle"};
-    const QString texts[] = {tr("movement"), tr("sound"), tr("rhythm")};
-    const QString why[] = {tr("Reps with stillness between them."), tr("Each strike that is heard."),
-                           tr("Cycles that follow one another: strokes, strides.")};
-    for (int i = 0; i < 3; ++i) {
-        auto* b = new QPushButton(texts[i]);
-        b->setObjectName(names[i]);
-        b->setToolTip(why[i]);
-        by->addWidget(b);
-        connect(b, &QPushButton::clicked, this, [this, i] { emit findWanted(i); });
-    }
-    m_all->addLayout(by);
-    m_found = wrapped({}, "quiet");
-    m_found->setObjectName("proposals");
-    m_all->addWidget(m_found);
-    m_accept = new QPushButton(tr("Accept this one (A)"));
-    m_acceptAll = new QPushButton(tr("Accept all (Shift+A)"));
-    m_acceptAll->setObjectName("acceptAll");
-    auto* accept = new QHBoxLayout;
-    accept->addWidget(m_accept);
-    accept->addWidget(m_acceptAll);
-    m_all->addLayout(accept);
-    m_all->addWidget(
-        wrapped(tr("S splits at the playhead, M merges with the next, [ and ] put an end here, Delete "
-                   "takes away, Page keys go from one to the next. Drag over reps with Shift to make a set."),
-                "quiet"));
+    addFinding();
     m_rep = new QWidget;
     auto* f = form();
     m_rep->setLayout(f);
     m_which = wrapped({}, "strong");
-    const auto typed = [](const QString& name, const QString& hint) {
-        auto* box = new QComboBox;
-        box->setEditable(true);
-        box->setInsertPolicy(QComboBox::NoInsert);
-        box->setMinimumContentsLength(8);
-        box->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
-        box->lineEdit()->setObjectName(name);
-        box->lineEdit()->setPlaceholderText(hint);
-        return box;
-    };
     m_situation = typed("situation", tr("what had to be answered"));
     m_choice = typed("choice", tr("the technique chosen"));
     m_score = new QLineEdit;
@@ -86,11 +63,50 @@ RepsPanel::RepsPanel(Workbench& bench, RepStrip* strip, StageView* stage)
     for (int percent = 100; percent >= 10; percent -= 10)
         m_effort->addItem(tr("%1 % of the utmost").arg(percent), percent);
     f->addRow(tr("Effort"), m_effort);
-    connect(m_effort, &QComboBox::activated, this, [this](int i) {
-        changeRep(tr("note the effort"), [&](Rep& r) {
-            r.effort = i == 0 ? std::nullopt : std::optional(m_effort->itemData(i).toInt() / 100.0);
-        });
-    });
+    addSet(f);
+    addLanding(f);
+    m_all->addWidget(m_rep);
+    m_all->addStretch();
+    keepTechnique();
+    keepEffect();
+}
+
+void RepsPanel::addFinding() {
+    m_all->addWidget(wrapped(tr("Find the reps by"), "strong"));
+    auto* by = new QHBoxLayout;
+    by->setSpacing(4);
+    const char* names[] = {"findMotion", "findSound", "findCycle"};
+    const QString texts[] = {tr("movement"), tr("sound"), tr("rhythm")};
+    const QString why[] = {tr("Reps with stillness between them."), tr("Each strike that is heard."),
+                           tr("Cycles that follow one another: strokes, strides.")};
+    for (int i = 0; i < 3; ++i) {
+        auto* b = new QPushButton(texts[i]);
+        b->setObjectName(names[i]);
+        b->setToolTip(why[i]);
+        by->addWidget(b);
+        connect(b, &QPushButton::clicked, this, [this, i] { emit findWanted(i); });
+    }
+    m_all->addLayout(by);
+    m_found = wrapped({}, "quiet");
+    m_found->setObjectName("proposals");
+    m_all->addWidget(m_found);
+    m_accept = new QPushButton(tr("Accept this one (A)"));
+    m_acceptAll = new QPushButton(tr("Accept all (Shift+A)"));
+    m_acceptAll->setObjectName("acceptAll");
+    auto* accept = new QHBoxLayout;
+    accept->addWidget(m_accept);
+    accept->addWidget(m_acceptAll);
+    m_all->addLayout(accept);
+    m_all->addWidget(
+        wrapped(tr("S splits at the playhead, M merges with the next, [ and ] put an end here, Delete "
+                   "takes away, Page keys go from one to the next. Drag over reps with Shift to make a set."),
+                "quiet"));
+    connect(m_accept, &QPushButton::clicked, m_strip, &RepStrip::acceptHere);
+    connect(m_acceptAll, &QPushButton::clicked, m_strip, &RepStrip::acceptAll);
+    connect(m_strip, &RepStrip::proposalsChanged, this, [this] { refresh(); });
+}
+
+void RepsPanel::addSet(QFormLayout* f) {
     m_set = typed("set", tr("of its day and stage"));
     m_set->setToolTip(tr("Reps that are judged together: before, after the hint, points"));
     m_setOn = new QPushButton(tr("and all after it"));
@@ -98,57 +114,6 @@ RepsPanel::RepsPanel(Workbench& bench, RepStrip* strip, StageView* stage)
     m_setOn->setToolTip(tr("Puts the reps after this one into the same set."));
     f->addRow(tr("Set"), m_set);
     f->addRow(QString(), m_setOn);
-    m_landed = new QPushButton(tr("where it landed"));
-    m_landed->setObjectName("toolLanded");
-    m_landed->setToolTip(
-        tr("Go to the frame on which it comes down and click the place. Calibrate the take for centimetres."));
-    m_zone = new QPushButton(tr("zone"));
-    m_zone->setObjectName("toolZone");
-    m_zone->setToolTip(tr("Where the reps of this take should land: its middle, then a point of its edge."));
-    auto* landing = new QHBoxLayout;
-    for (auto* b : {m_landed, m_zone}) {
-        b->setCheckable(true);
-        landing->addWidget(b);
-    }
-    f->addRow(tr("Click"), landing);
-    connect(m_landed, &QPushButton::clicked, this,
-            [this](bool on) { useTool(on ? StageTool::landed : StageTool::none); });
-    connect(m_zone, &QPushButton::clicked, this, [this](bool on) { useTool(on ? StageTool::zone : StageTool::none); });
-    connect(stage, &StageView::toolPutAway, this, [this] { useTool(StageTool::none); });
-    connect(stage, &StageView::pointsClicked, this, [this](StageTool tool, const std::vector<Pixel>& p) {
-        if (tool == StageTool::landed)
-            changeRep(tr("say where a rep landed"), [&](Rep& r) {
-                r.landed = Landing{FrameIndex(m_bench.frame()), p[0]};
-            });
-        else if (tool == StageTool::zone)
-            change(tr("draw the zone"), [&](Take& t) { t.zone = Zone{p[0], p[1]}; });
-        else
-            return;
-        useTool(StageTool::none);
-    });
-    m_all->addWidget(m_rep);
-    m_all->addStretch();
-    connect(m_accept, &QPushButton::clicked, strip, &RepStrip::acceptHere);
-    connect(m_acceptAll, &QPushButton::clicked, strip, &RepStrip::acceptAll);
-    connect(strip, &RepStrip::proposalsChanged, this, [this] { refresh(); });
-    connect(strip, &RepStrip::setWanted, this, &RepsPanel::askSet);
-    const auto situation = [this] {
-        const QString text = m_situation->currentText().trimmed();
-        // A name of the blueprint's stands for its situation; anything else is kept as it was typed.
-        const int known = m_situation->findText(text, Qt::MatchFixedString);
-        const auto id = (known >= 0 ? m_situation->itemData(known).toString() : text).toStdString();
-        if (m_bench.rep() && id != m_bench.rep()->situation)
-            changeRep(tr("say the situation"), [&](Rep& r) { r.situation = id; });
-    };
-    const auto choice = [this] {
-        const auto text = heldChoice(m_choice->currentText().trimmed());
-        if (m_bench.rep() && text != m_bench.rep()->choice)
-            changeRep(tr("say the choice"), [&](Rep& r) { r.choice = text; });
-    };
-    connect(m_situation->lineEdit(), &QLineEdit::editingFinished, this, situation);
-    connect(m_situation, &QComboBox::activated, this, situation);
-    connect(m_choice->lineEdit(), &QLineEdit::editingFinished, this, choice);
-    connect(m_choice, &QComboBox::activated, this, choice);
     const auto set = [this] {
         const auto text = m_set->currentText().trimmed().toStdString();
         if (m_bench.rep() && text != m_bench.rep()->set)
@@ -166,6 +131,63 @@ RepsPanel::RepsPanel(Workbench& bench, RepStrip* strip, StageView* stage)
                 reps.push_back(r->id);
         m_bench.book().putInSet(reps, m_set->currentText().trimmed().toStdString());
     });
+    connect(m_strip, &RepStrip::setWanted, this, &RepsPanel::askSet);
+}
+
+void RepsPanel::addLanding(QFormLayout* f) {
+    m_landed = new QPushButton(tr("where it landed"));
+    m_landed->setObjectName("toolLanded");
+    m_landed->setToolTip(
+        tr("Go to the frame on which it comes down and click the place. Calibrate the take for centimetres."));
+    m_zone = new QPushButton(tr("zone"));
+    m_zone->setObjectName("toolZone");
+    m_zone->setToolTip(tr("Where the reps of this take should land: its middle, then a point of its edge."));
+    auto* landing = new QHBoxLayout;
+    for (auto* b : {m_landed, m_zone}) {
+        b->setCheckable(true);
+        landing->addWidget(b);
+    }
+    f->addRow(tr("Click"), landing);
+    connect(m_landed, &QPushButton::clicked, this,
+            [this](bool on) { useTool(on ? StageTool::landed : StageTool::none); });
+    connect(m_zone, &QPushButton::clicked, this, [this](bool on) { useTool(on ? StageTool::zone : StageTool::none); });
+    connect(m_stage, &StageView::toolPutAway, this, [this] { useTool(StageTool::none); });
+    connect(m_stage, &StageView::pointsClicked, this, [this](StageTool tool, const std::vector<Pixel>& p) {
+        if (tool == StageTool::landed)
+            changeRep(tr("say where a rep landed"), [&](Rep& r) {
+                r.landed = Landing{FrameIndex(m_bench.frame()), p[0]};
+            });
+        else if (tool == StageTool::zone)
+            change(tr("draw the zone"), [&](Take& t) { t.zone = Zone{p[0], p[1]}; });
+        else
+            return;
+        useTool(StageTool::none);
+    });
+}
+
+// What was done: the situation and the choice.
+void RepsPanel::keepTechnique() {
+    const auto situation = [this] {
+        const QString text = m_situation->currentText().trimmed();
+        // A name of the blueprint's stands for its situation; anything else is kept as it was typed.
+        const int known = m_situation->findText(text, Qt::MatchFixedString);
+        const auto id = (known >= 0 ? m_situation->itemData(known).toString() : text).toStdString();
+        if (m_bench.rep() && id != m_bench.rep()->situation)
+            changeRep(tr("say the situation"), [&](Rep& r) { r.situation = id; });
+    };
+    const auto choice = [this] {
+        const auto text = heldChoice(m_choice->currentText().trimmed());
+        if (m_bench.rep() && text != m_bench.rep()->choice)
+            changeRep(tr("say the choice"), [&](Rep& r) { r.choice = text; });
+    };
+    connect(m_situation->lineEdit(), &QLineEdit::editingFinished, this, situation);
+    connect(m_situation, &QComboBox::activated, this, situation);
+    connect(m_choice->lineEdit(), &QLineEdit::editingFinished, this, choice);
+    connect(m_choice, &QComboBox::activated, this, choice);
+}
+
+// What came of it, and under what stress.
+void RepsPanel::keepEffect() {
     connect(m_score, &QLineEdit::editingFinished, this, [this] {
         bool read = false;
         const double score = QLocale::c().toDouble(m_score->text().trimmed().replace(',', '.'), &read);
@@ -184,6 +206,11 @@ RepsPanel::RepsPanel(Workbench& bench, RepStrip* strip, StageView* stage)
     connect(m_stress, &QComboBox::activated, this, [this](int i) {
         changeRep(tr("set the stress of a rep"),
                   [i](Rep& r) { r.stage = i == 0 ? std::nullopt : std::optional(static_cast<Stage>(i - 1)); });
+    });
+    connect(m_effort, &QComboBox::activated, this, [this](int i) {
+        changeRep(tr("note the effort"), [&](Rep& r) {
+            r.effort = i == 0 ? std::nullopt : std::optional(m_effort->itemData(i).toInt() / 100.0);
+        });
     });
 }
 

@@ -81,6 +81,18 @@ TimePanel::TimePanel(Workbench& bench) : TakePanel(bench) {
     m_all->addWidget(m_answer);
     m_all->addWidget(m_use);
     m_all->addStretch();
+    connect(a, &QPushButton::clicked, this, [this] {
+        m_a = m_bench.frame();
+        check();
+    });
+    connect(b, &QPushButton::clicked, this, [this] {
+        m_b = m_bench.frame();
+        check();
+    });
+    connectAll();
+}
+
+void TimePanel::connectAll() {
     connect(m_rate, &QDoubleSpinBox::editingFinished, this, [this] {
         change(tr("set the capture rate"), [this](Take& t) {
             const auto rate = m_rate->value() > 0 ? std::optional(m_rate->value()) : std::nullopt;
@@ -93,14 +105,6 @@ TimePanel::TimePanel(Workbench& bench) : TakePanel(bench) {
         m_first->setSuffix(fall ? " m" : " s");
         m_second->setVisible(!fall);
         m_first->setToolTip(fall ? tr("From how high it was let go.") : tr("What the watch shows there."));
-        check();
-    });
-    connect(a, &QPushButton::clicked, this, [this] {
-        m_a = m_bench.frame();
-        check();
-    });
-    connect(b, &QPushButton::clicked, this, [this] {
-        m_b = m_bench.frame();
         check();
     });
     connect(m_first, &QDoubleSpinBox::valueChanged, this, [this] { check(); });

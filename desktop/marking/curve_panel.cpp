@@ -236,15 +236,40 @@ void CurvePanel::choose() {
     refresh();
 }
 
-void CurvePanel::refresh() {
-    const Take* take = m_bench.take();
-    m_filling = true;
+namespace {
+
+// The longest run of frames without a gap: that is what can be analysed. x and y, px.
+std::vector<std::vector<double>> longestRun(const Track& part) {
+    std::vector<std::vector<double>> run(2), longest(2);
+    std::optional<int> before;
+    for (const auto& [frame, mark] : part) {
+        if (before && frame.value != *before + 1) {
+            if (run[0].size() > longest[0].size())
+                longest = run;
+            run = {{}, {}};
+        }
+        run[0].push_back(mark.at.x);
+        run[1].push_back(mark.at.y);
+        before = frame.value;
+    }
+    if (run[0].size() > longest[0].size())
+        longest = run;
+    return longest;
+}
+
+} // namespace
+
+struct CurvePanel::Curves {
+    std::vector<CurveView::Point> raw, smooth;
+    std::optional<ResidualAnalysis> analysis;
+    std::optional<double> used; // cut-off, Hz
+    std::vector<int> spikes;    // frames
+};
+
+// What can be drawn: landmarks in both directions, measures that serve this view.
+void CurvePanel::chooseAmong(const Take* take, const TrackSet* tracks) {
     const QString kept = m_what->currentData().toString();
     m_what->clear();
-    const TrackSet* tracks = nullptr;
-    if (take)
-        if (const auto it = m_bench.data().marks.find(take->id); it != m_bench.data().marks.end())
-            tracks = &it->second;
     if (tracks)
         for (const auto& [name, track] : *tracks) {
             m_what->addItem(tr("%1, across").arg(q(spoken(name))), "x " + q(name));
@@ -261,11 +286,63 @@ void CurvePanel::refresh() {
         m_landmark = m_what->itemData(0).toString().mid(2).toStdString();
     }
     m_what->setCurrentIndex(at);
+}
+
+void CurvePanel::landmarkCurves(const Take& take, const TrackSet& tracks, const Motion& motion, bool x,
+                                FrameIndex first, FrameIndex last, Curves& out) {
+    const Timebase time = timebaseOf(take);
+    if (const auto track = tracks.find(m_landmark); track != tracks.end()) {
+        for (auto m = track->second.lower_bound(first); m != track->second.end() && m->first <= last; ++m)
+            if (m->second.how != How::hidden)
+                out.raw.push_back({m->first.value, time.real(m->first).value, x ? m->second.at.x : m->second.at.y});
+        Track part;
+        for (auto m = track->second.lower_bound(first); m != track->second.end() && m->first <= last; ++m)
+            part.insert(*m);
+        for (const auto& s : spikesIn(part, time)) {
+            out.spikes.push_back(s.frame.value);
+            auto* item =
+                new QListWidgetItem(tr("Frame %1 jumps by %2 px").arg(s.frame.value + 1).arg(shownFigure(s.jump, 1)));
+            item->setData(Qt::UserRole, s.frame.value);
+            m_spikes->addItem(item);
+        }
+        if (time.realPeriod(first) > 0.0)
+            out.analysis = residualAnalysis(longestRun(part), Hertz(1.0 / time.realPeriod(first)));
+    }
+    if (const auto s = motion.tracks().find(m_landmark); s != motion.tracks().end()) {
+        for (auto v = s->second.samples.lower_bound(first); v != s->second.samples.end() && v->first <= last; ++v)
+            out.smooth.push_back({v->first.value, time.real(v->first).value, x ? v->second.at.x : v->second.at.y});
+        if (!s->second.cutoffs.empty())
+            out.used = s->second.cutoffs.front().value;
+    }
+}
+
+void CurvePanel::measureCurves(const MeasureDefinition& definition, const Take& take, const TrackSet& tracks,
+                               const Motion& motion, FrameIndex first, FrameIndex last, Curves& out) {
+    const ViewSetup setup = setupOf(take);
+    MotionOptions none;
+    none.cutoff = CutoffNone{};
+    TrackSet part;
+    for (const auto& name : landmarksOf(definition, take.handedness))
+        if (const auto track = tracks.find(name); track != tracks.end())
+            for (auto k = track->second.lower_bound(first); k != track->second.end() && k->first <= last; ++k)
+                part[name].insert(*k);
+    for (const auto& s : series(definition, toMotion(part, timebaseOf(take), none), setup))
+        out.raw.push_back({s.frame.value, s.time, s.value});
+    for (const auto& s : series(definition, motion, setup))
+        if (s.frame >= first && s.frame <= last)
+            out.smooth.push_back({s.frame.value, s.time, s.value});
+}
+
+void CurvePanel::refresh() {
+    const Take* take = m_bench.take();
+    m_filling = true;
+    const TrackSet* tracks = nullptr;
+    if (take)
+        if (const auto it = m_bench.data().marks.find(take->id); it != m_bench.data().marks.end())
+            tracks = &it->second;
+    chooseAmong(take, tracks);
     const QString what = m_what->currentData().toString();
-    std::vector<CurveView::Point> raw, smooth;
-    std::optional<ResidualAnalysis> analysis;
-    std::optional<double> used;
-    std::vector<int> spikes;
+    Curves curves;
     m_spikes->clear();
     const auto motion = take ? m_bench.analysis().motions.find(take->id) : m_bench.analysis().motions.end();
     const bool known = take && motion != m_bench.analysis().motions.end() && tracks;
@@ -274,79 +351,28 @@ void CurvePanel::refresh() {
     if (const Rep* rep = m_bench.rep(); rep && known)
         std::tie(first, last) = spanOf(m_bench.data(), *rep);
     if (known && (what.startsWith("x ") || what.startsWith("y "))) {
-        const bool x = what.startsWith("x ");
-        const Timebase time = timebaseOf(*take);
-        if (const auto track = tracks->find(m_landmark); track != tracks->end()) {
-            for (auto m = track->second.lower_bound(first); m != track->second.end() && m->first <= last; ++m)
-                if (m->second.how != How::hidden)
-                    raw.push_back({m->first.value, time.real(m->first).value, x ? m->second.at.x : m->second.at.y});
-            Track part;
-            for (auto m = track->second.lower_bound(first); m != track->second.end() && m->first <= last; ++m)
-                part.insert(*m);
-            for (const auto& s : spikesIn(part, time)) {
-                spikes.push_back(s.frame.value);
-                auto* item = new QListWidgetItem(
-                    tr("Frame %1 jumps by %2 px").arg(s.frame.value + 1).arg(shownFigure(s.jump, 1)));
-                item->setData(Qt::UserRole, s.frame.value);
-                m_spikes->addItem(item);
-            }
-            // The longest run without a gap is what can be analysed.
-            std::vector<std::vector<double>> run(2), longest(2);
-            std::optional<int> before;
-            for (const auto& [frame, mark] : part) {
-                if (before && frame.value != *before + 1) {
-                    if (run[0].size() > longest[0].size())
-                        longest = run;
-                    run = {{}, {}};
-                }
-                run[0].push_back(mark.at.x);
-                run[1].push_back(mark.at.y);
-                before = frame.value;
-            }
-            if (run[0].size() > longest[0].size())
-                longest = run;
-            if (time.realPeriod(first) > 0.0)
-                analysis = residualAnalysis(longest, Hertz(1.0 / time.realPeriod(first)));
-        }
-        if (const auto s = motion->second->tracks().find(m_landmark); s != motion->second->tracks().end()) {
-            for (auto v = s->second.samples.lower_bound(first); v != s->second.samples.end() && v->first <= last; ++v)
-                smooth.push_back({v->first.value, time.real(v->first).value, x ? v->second.at.x : v->second.at.y});
-            if (!s->second.cutoffs.empty())
-                used = s->second.cutoffs.front().value;
-        }
+        landmarkCurves(*take, *tracks, *motion->second, what.startsWith("x "), first, last, curves);
     } else if (known && what.startsWith("m ")) {
         if (const auto* m = m_bench.blueprint().measure(what.mid(2).toStdString())) {
-            const ViewSetup setup = setupOf(*take);
-            MotionOptions none;
-            none.cutoff = CutoffNone{};
-            TrackSet part;
-            for (const auto& name : landmarksOf(m->definition, take->handedness))
-                if (const auto track = tracks->find(name); track != tracks->end())
-                    for (auto k = track->second.lower_bound(first); k != track->second.end() && k->first <= last; ++k)
-                        part[name].insert(*k);
-            for (const auto& s : series(m->definition, toMotion(part, timebaseOf(*take), none), setup))
-                raw.push_back({s.frame.value, s.time, s.value});
-            for (const auto& s : series(m->definition, *motion->second, setup))
-                if (s.frame >= first && s.frame <= last)
-                    smooth.push_back({s.frame.value, s.time, s.value});
+            measureCurves(m->definition, *take, *tracks, *motion->second, first, last, curves);
         }
     }
     const bool landmark = !what.startsWith("m ");
-    m_curve->setCurves(raw, smooth, landmark ? tr("px") : QString());
-    m_curve->setSpikes(spikes);
+    m_curve->setCurves(curves.raw, curves.smooth, landmark ? tr("px") : QString());
+    m_curve->setSpikes(curves.spikes);
     m_curve->setFrame(m_bench.frame());
     m_residual->setVisible(landmark);
-    m_residual->setAnalysis(analysis, used);
+    m_residual->setAnalysis(curves.analysis, curves.used);
     m_cutoff->setEnabled(landmark && known);
-    if (used)
-        m_cutoff->setValue(*used);
+    if (curves.used)
+        m_cutoff->setValue(*curves.used);
     const bool own = take && take->cutoffs.contains(m_landmark);
     m_automatic->setEnabled(landmark && own);
-    m_words->setText(!known      ? tr("Mark a few frames first.")
-                     : !landmark ? tr("A measure is made of smoothed landmarks.")
-                     : own       ? tr("Set by hand for this landmark.")
-                     : used      ? tr("Chosen by residual analysis, not below 9 Hz.")
-                                 : tr("Too few marks in a row: used as they are."));
+    m_words->setText(!known        ? tr("Mark a few frames first.")
+                     : !landmark   ? tr("A measure is made of smoothed landmarks.")
+                     : own         ? tr("Set by hand for this landmark.")
+                     : curves.used ? tr("Chosen by residual analysis, not below 9 Hz.")
+                                   : tr("Too few marks in a row: used as they are."));
     m_spikes->setVisible(landmark && m_spikes->count() > 0);
     m_filling = false;
 }

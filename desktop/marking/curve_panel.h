@@ -72,7 +72,13 @@ protected:
     void showEvent(QShowEvent*) override { refresh(); }
 
 private:
+    struct Curves;
     void refresh();
+    void chooseAmong(const Take* take, const TrackSet* tracks);
+    void landmarkCurves(const Take& take, const TrackSet& tracks, const Motion& motion, bool x, FrameIndex first,
+                        FrameIndex last, Curves& out);
+    static void measureCurves(const MeasureDefinition& definition, const Take& take, const TrackSet& tracks,
+                              const Motion& motion, FrameIndex first, FrameIndex last, Curves& out);
     void choose();
     Workbench& m_bench;
     LandmarkName m_landmark;

@@ -1,5 +1,4 @@
 #include "desktop/parts/frame_service.h"
-#include "casebook/handed_over.h"
 
 #include <QSettings>
 
@@ -73,11 +72,13 @@ Reel& FrameService::reelOf(const QString& film) {
     back.ready = [this, film](const Reel::Told& told) {
         // On the reel's thread: hand the decoded picture over, it is turned into pixels where it is shown.
         ++m_underway;
-        QMetaObject::invokeMethod(this, handedOver([this, film, told] {
-                                      answer(film, told.frame, told.picture, QString::fromStdString(told.error));
-                                      --m_underway;
-                                  }),
-                                  Qt::QueuedConnection);
+        QMetaObject::invokeMethod(
+            this,
+            [this, film, told] {
+                answer(film, told.frame, told.picture, QString::fromStdString(told.error));
+                --m_underway;
+            },
+            Qt::QueuedConnection);
     };
     open.reel = std::make_unique<Reel>(film.toStdString(), o, back);
     return *open.reel;

@@ -1,7 +1,6 @@
 #include "desktop/practice/rep_screen.h"
 
 #include "casebook/film_verdicts.h"
-#include "casebook/handed_over.h"
 #include "casebook/text.h"
 #include "core/motion/rep_finder.h"
 #include "desktop/theme/theme.h"
@@ -95,15 +94,17 @@ void RepScreen::start() {
     back.picture = gathered(this, [this] { showNow(); });
     back.rep = [this](std::vector<LivePicture> pictures) {
         QMetaObject::invokeMethod(
-            this, handedOver([this, pictures = std::move(pictures)]() mutable { seen(std::move(pictures)); }),
+            this, [this, pictures = std::move(pictures)]() mutable { seen(std::move(pictures)); },
             Qt::QueuedConnection);
     };
     back.failed = [this](const std::string& why) {
-        QMetaObject::invokeMethod(this, handedOver([this, why] {
-                                      stop();
-                                      m_words->setText(q(why));
-                                  }),
-                                  Qt::QueuedConnection);
+        QMetaObject::invokeMethod(
+            this,
+            [this, why] {
+                stop();
+                m_words->setText(q(why));
+            },
+            Qt::QueuedConnection);
     };
     m_camera = std::make_unique<RepCamera>(m_makers[static_cast<std::size_t>(i)].second(), back);
     m_words->setText(tr("Each rep is cut out when the stillness after it has lasted, and shown once more. It stays on "

@@ -156,9 +156,70 @@ QWidget* growthCard(const Athlete& athlete, const std::map<std::string, std::map
 
 } // namespace
 
+QString AthletePage::linesOf(const ShelfCase& c, const CardDetail& d, const std::optional<Blueprint>& b) {
+    QStringList lines;
+    lines << (c.card.focus.empty() ? tr("no focus yet") : tr("works on: %1").arg(q(c.card.focus)));
+    QStringList held, seen;
+    for (const auto& f : d.faults)
+        if (const Fault* fault = b ? b->fault(f.fault) : nullptr) {
+            if (f.standing == Standing::held)
+                held << q(fault->name);
+            if (f.standing == Standing::seen)
+                seen << q(fault->name);
+        }
+    if (!seen.isEmpty())
+        lines << tr("also seen: %1").arg(seen.join(", "));
+    if (!held.isEmpty())
+        lines << tr("held: %1").arg(held.join(", "));
+    if (!c.card.next.empty())
+        lines << tr("next: %1").arg(q(c.card.next));
+    if (!d.competition.empty())
+        lines << tr("competition on %1").arg(q(d.competition));
+    return lines.join("\n");
+}
+
+QWidget* AthletePage::sharedCard(const std::vector<ShelfCase>& cases, const Blueprints& blueprint) {
+    auto* shared = new Card(tr("What they share"));
+    std::vector<std::vector<FaultStanding>> standings;
+    for (const auto& c : cases)
+        standings.push_back(detailFromJson(c.card.detail).faults);
+    const auto parts = sharedParts(standings);
+    for (const auto& part : parts) {
+        QStringList faults;
+        for (const auto& [technique, id] : part.faults) {
+            const auto b = blueprint(cases[technique].blueprintId);
+            const Fault* fault = b ? b->fault(id) : nullptr;
+            faults << tr("%1 (%2)").arg(fault ? q(fault->name) : q(id), cases[technique].technique);
+        }
+        shared->body()->addWidget(wrapped(tr("<b>%1</b>, in %2 of %3 techniques: %4")
+                                              .arg(q(part.part))
+                                              .arg(part.techniques)
+                                              .arg(cases.size())
+                                              .arg(faults.join(", ").toHtmlEscaped())));
+    }
+    if (parts.empty())
+        shared->body()->addWidget(
+            wrapped(cases.size() < 2 ? tr("One technique so far. With a second one stands here what both lack.")
+                                     : tr("No part of the body shows up in the faults of two techniques."),
+                    "quiet"));
+    shared->body()->addStretch(1);
+    return shared;
+}
+
+QWidget* AthletePage::limitsCard(const QStringList& injuries) {
+    auto* limits = new Card(tr("Injuries and limits"));
+    limits->body()->addWidget(wrapped(injuries.isEmpty() ? tr("Nothing is noted. Ask before the first rep of each day.")
+                                                         : injuries.join("\n"),
+                                      injuries.isEmpty() ? "quiet" : "caution"));
+    if (!injuries.isEmpty())
+        limits->body()->addWidget(
+            wrapped(tr("What hurts is left out, and seen by a physician or physiotherapist."), "caution"));
+    limits->body()->addStretch(1);
+    return limits;
+}
+
 AthletePage::AthletePage(const ShelfAthlete& athlete, const std::vector<ShelfAthlete>& others,
-                         std::function<std::optional<Blueprint>(const std::string&)> blueprint, Day today,
-                         QWidget* parent)
+                         const Blueprints& blueprint, Day today, QWidget* parent)
     : QDialog(parent), m_athlete(athlete) {
     setObjectName("athletePage");
     setWindowTitle(athlete.name());
@@ -190,27 +251,9 @@ AthletePage::AthletePage(const ShelfAthlete& athlete, const std::vector<ShelfAth
             emit openCase(id);
             accept();
         });
-        QStringList lines;
-        lines << (c.card.focus.empty() ? tr("no focus yet") : tr("works on: %1").arg(q(c.card.focus)));
-        QStringList held, seen;
-        for (const auto& f : d.faults)
-            if (const Fault* fault = b ? b->fault(f.fault) : nullptr) {
-                if (f.standing == Standing::held)
-                    held << q(fault->name);
-                if (f.standing == Standing::seen)
-                    seen << q(fault->name);
-            }
-        if (!seen.isEmpty())
-            lines << tr("also seen: %1").arg(seen.join(", "));
-        if (!held.isEmpty())
-            lines << tr("held: %1").arg(held.join(", "));
-        if (!c.card.next.empty())
-            lines << tr("next: %1").arg(q(c.card.next));
-        if (!d.competition.empty())
-            lines << tr("competition on %1").arg(q(d.competition));
         auto* row = new QHBoxLayout;
         row->addWidget(open);
-        row->addWidget(wrapped(lines.join("\n")), 1);
+        row->addWidget(wrapped(linesOf(c, d, b)), 1);
         techniques->body()->addLayout(row);
         for (const auto& [day, minutes] : d.week)
             week[day].emplace_back(c.technique, minutes);
@@ -229,52 +272,28 @@ AthletePage::AthletePage(const ShelfAthlete& athlete, const std::vector<ShelfAth
                     "caution"));
     techniques->body()->addStretch(1);
 
-    auto* shared = new Card(tr("What they share"));
-    std::vector<std::vector<FaultStanding>> standings;
-    for (const auto& c : athlete.cases)
-        standings.push_back(detailFromJson(c.card.detail).faults);
-    const auto parts = sharedParts(standings);
-    for (const auto& part : parts) {
-        QStringList faults;
-        for (const auto& [technique, id] : part.faults) {
-            const auto b = blueprint(athlete.cases[technique].blueprintId);
-            const Fault* fault = b ? b->fault(id) : nullptr;
-            faults << tr("%1 (%2)").arg(fault ? q(fault->name) : q(id), athlete.cases[technique].technique);
-        }
-        shared->body()->addWidget(wrapped(tr("<b>%1</b>, in %2 of %3 techniques: %4")
-                                              .arg(q(part.part))
-                                              .arg(part.techniques)
-                                              .arg(athlete.cases.size())
-                                              .arg(faults.join(", ").toHtmlEscaped())));
-    }
-    if (parts.empty())
-        shared->body()->addWidget(
-            wrapped(athlete.cases.size() < 2 ? tr("One technique so far. With a second one stands here what both lack.")
-                                             : tr("No part of the body shows up in the faults of two techniques."),
-                    "quiet"));
-    shared->body()->addStretch(1);
-    auto* limits = new Card(tr("Injuries and limits"));
-    limits->body()->addWidget(wrapped(injuries.isEmpty() ? tr("Nothing is noted. Ask before the first rep of each day.")
-                                                         : injuries.join("\n"),
-                                      injuries.isEmpty() ? "quiet" : "caution"));
-    if (!injuries.isEmpty())
-        limits->body()->addWidget(
-            wrapped(tr("What hurts is left out, and seen by a physician or physiotherapist."), "caution"));
-    limits->body()->addStretch(1);
     auto* minutes = new Card(tr("One week of minutes"));
     minutes->body()->addWidget(new WeekBars(week, today), 1);
 
     auto* middle = new QHBoxLayout;
     middle->addWidget(techniques, 3);
     auto* side = new QVBoxLayout;
-    side->addWidget(shared, 2);
-    side->addWidget(limits, 1);
+    side->addWidget(sharedCard(athlete.cases, blueprint), 2);
+    side->addWidget(limitsCard(injuries), 1);
     if (auto* growth = growthCard(athlete.athlete, segments))
         side->addWidget(growth, 1);
     middle->addLayout(side, 2);
     all->addLayout(middle, 3);
     all->addWidget(minutes, 2);
 
+    all->addLayout(bottomRow(others));
+    connect(more, &QPushButton::clicked, this, [this] {
+        accept();
+        emit anotherTechnique();
+    });
+}
+
+QHBoxLayout* AthletePage::bottomRow(const std::vector<ShelfAthlete>& others) {
     auto* bottom = new QHBoxLayout;
     auto* hand = new QPushButton(tr("Hand over as a file …"));
     hand->setObjectName("handOver");
@@ -285,7 +304,7 @@ AthletePage::AthletePage(const ShelfAthlete& athlete, const std::vector<ShelfAth
     who->setAccessibleName(tr("The other entry"));
     who->addItem(tr("The same person as …"), 0);
     for (const auto& o : others)
-        if (o.id != athlete.id)
+        if (o.id != m_athlete.id)
             who->addItem(o.name(), QVariant::fromValue<qlonglong>(o.id));
     auto* join = new QPushButton(tr("Make one"));
     join->setObjectName("mergeAthletes");
@@ -301,11 +320,6 @@ AthletePage::AthletePage(const ShelfAthlete& athlete, const std::vector<ShelfAth
     auto* close = new QPushButton(tr("Close"));
     close->setDefault(true);
     bottom->addWidget(close);
-    all->addLayout(bottom);
-    connect(more, &QPushButton::clicked, this, [this] {
-        accept();
-        emit anotherTechnique();
-    });
     connect(hand, &QPushButton::clicked, this, [this] { emit handOver(); });
     connect(join, &QPushButton::clicked, this, [this, who] {
         const Id other = who->currentData().toLongLong();
@@ -317,6 +331,7 @@ AthletePage::AthletePage(const ShelfAthlete& athlete, const std::vector<ShelfAth
         emit eraseWholly();
     });
     connect(close, &QPushButton::clicked, this, &QDialog::reject);
+    return bottom;
 }
 
 } // namespace riflesso

@@ -10,16 +10,21 @@
 #include <functional>
 #include <optional>
 
+class QHBoxLayout;
+
 namespace riflesso {
+
+struct CardDetail;
 
 /// Everything comes from the cards: no case is opened. Changes are asked for by signals.
 class AthletePage : public QDialog {
     Q_OBJECT
 public:
+    /// A technique by its id, if it is known.
+    using Blueprints = std::function<std::optional<Blueprint>(const std::string&)>;
     /// \p others: people this entry may be made one with.
-    AthletePage(const ShelfAthlete& athlete, const std::vector<ShelfAthlete>& others,
-                std::function<std::optional<Blueprint>(const std::string&)> blueprint, Day today,
-                QWidget* parent = nullptr);
+    AthletePage(const ShelfAthlete& athlete, const std::vector<ShelfAthlete>& others, const Blueprints& blueprint,
+                Day today, QWidget* parent = nullptr);
 
 signals:
     void openCase(riflesso::Id caseId);
@@ -32,6 +37,13 @@ signals:
     void handOver();
 
 private:
+    /// What is worked on in a technique, what is held, what comes next.
+    static QString linesOf(const ShelfCase& c, const CardDetail& detail, const std::optional<Blueprint>& b);
+    /// Parts of the body that show up in the faults of two techniques and more.
+    static QWidget* sharedCard(const std::vector<ShelfCase>& cases, const Blueprints& blueprint);
+    static QWidget* limitsCard(const QStringList& injuries);
+    /// What is done with the person as a whole.
+    QHBoxLayout* bottomRow(const std::vector<ShelfAthlete>& others);
     ShelfAthlete m_athlete;
 };
 

@@ -1,6 +1,5 @@
 #include "desktop/shelf/shelf_page.h"
 
-#include "casebook/handed_over.h"
 #include "casebook/shipped.h"
 #include "casebook/text.h"
 #include "desktop/parts/card.h"
@@ -83,38 +82,7 @@ ShelfPage::ShelfPage(std::shared_ptr<Library> library, Day today) : m_library(st
     m_tabs->setObjectName("shelfTabs");
     m_tabs->setDrawBase(false);
     m_tabs->setExpanding(false);
-    m_cards = new QListView;
-    m_cards->setObjectName("shelfCards");
-    m_cards->setModel(&m_model);
-    m_cards->setViewMode(QListView::IconMode);
-    m_cards->setResizeMode(QListView::Adjust);
-    m_cards->setMovement(QListView::Static);
-    m_cards->setUniformItemSizes(true);
-    m_cards->setFrameShape(QFrame::NoFrame);
-    m_cards->setVerticalScrollMode(QAbstractItemView::ScrollPerPixel);
-    m_cards->setMouseTracking(true);
-    m_cards->setContextMenuPolicy(Qt::CustomContextMenu);
-    m_cards->viewport()->setAutoFillBackground(false);
-    m_cards->setAccessibleName(tr("Athletes"));
-    auto* delegate = new CardDelegate(m_model, [this](const ShelfCase& c) -> QPixmap {
-        const QString file = QString::fromStdString(stillOf(*m_library, c.id).string());
-        QPixmap still;
-        if (QPixmapCache::find(file, &still))
-            return still;
-        if (still.load(file)) {
-            QPixmapCache::insert(file, still);
-            return still;
-        }
-        makeStill(c);
-        return {};
-    });
-    delegate->setParent(m_cards);
-    m_cards->setItemDelegate(delegate);
-    m_empty = wrapped({}, "quiet");
-    m_empty->setAlignment(Qt::AlignCenter);
-    m_empty->setFont(typeface(Type::strong));
-    m_empty->setParent(m_cards->viewport());
-    m_cards->viewport()->installEventFilter(this);
+    buildCards();
     m_undoBar = new QWidget;
     m_undoBar->setObjectName("card");
     m_undoText = new QLabel;
@@ -166,11 +134,46 @@ ShelfPage::ShelfPage(std::shared_ptr<Library> library, Day today) : m_library(st
     connect(add, &QPushButton::clicked, this, [this] { newAthlete(); });
     connect(m_squad, &QPushButton::clicked, this, [this] { showSquad(); });
     connect(undo, &QPushButton::clicked, this, &ShelfPage::undoDelete);
+    refresh();
+    setFocusProxy(m_search);
+}
+
+void ShelfPage::buildCards() {
+    m_cards = new QListView;
+    m_cards->setObjectName("shelfCards");
+    m_cards->setModel(&m_model);
+    m_cards->setViewMode(QListView::IconMode);
+    m_cards->setResizeMode(QListView::Adjust);
+    m_cards->setMovement(QListView::Static);
+    m_cards->setUniformItemSizes(true);
+    m_cards->setFrameShape(QFrame::NoFrame);
+    m_cards->setVerticalScrollMode(QAbstractItemView::ScrollPerPixel);
+    m_cards->setMouseTracking(true);
+    m_cards->setContextMenuPolicy(Qt::CustomContextMenu);
+    m_cards->viewport()->setAutoFillBackground(false);
+    m_cards->setAccessibleName(tr("Athletes"));
+    auto* delegate = new CardDelegate(m_model, [this](const ShelfCase& c) -> QPixmap {
+        const QString file = QString::fromStdString(stillOf(*m_library, c.id).string());
+        QPixmap still;
+        if (QPixmapCache::find(file, &still))
+            return still;
+        if (still.load(file)) {
+            QPixmapCache::insert(file, still);
+            return still;
+        }
+        makeStill(c);
+        return {};
+    });
+    delegate->setParent(m_cards);
+    m_cards->setItemDelegate(delegate);
+    m_empty = wrapped({}, "quiet");
+    m_empty->setAlignment(Qt::AlignCenter);
+    m_empty->setFont(typeface(Type::strong));
+    m_empty->setParent(m_cards->viewport());
+    m_cards->viewport()->installEventFilter(this);
     connect(m_cards, &QListView::clicked, this, &ShelfPage::openRow);
     connect(m_cards, &QListView::customContextMenuRequested, this,
             [this](const QPoint& at) { menuFor(m_cards->indexAt(at), m_cards->viewport()->mapToGlobal(at)); });
-    refresh();
-    setFocusProxy(m_search);
 }
 
 ShelfPage::~ShelfPage() {
@@ -492,13 +495,13 @@ void ShelfPage::makeStill(const ShelfCase& of) {
             m_without.insert(id); // no second try: the film is gone or cannot be read
         m_cards->viewport()->update();
     });
-    watcher->setFuture(QtConcurrent::run(
-        &m_stills, handedOver([film = m_library->filmOf(take), card = of.card, to = stillOf(*m_library, of.id)] {
+    watcher->setFuture(
+        QtConcurrent::run(&m_stills, [film = m_library->filmOf(take), card = of.card, to = stillOf(*m_library, of.id)] {
             const QByteArray bytes = stillBytes(film, card);
             std::error_code ec;
             std::filesystem::create_directories(to.parent_path(), ec);
             return !bytes.isEmpty() && writeBytes(to, bytes).ok();
-        })));
+        }));
 }
 
 QModelIndex ShelfPage::cardAt(const QPoint& at) const {

@@ -80,6 +80,7 @@ protected:
     bool eventFilter(QObject* watched, QEvent* e) override;
 
 private:
+    void buildCards();
     void fillTabs();
     void chooseTab(int index);
     void openRow(const QModelIndex& index);

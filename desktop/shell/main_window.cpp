@@ -1,7 +1,6 @@
 #include "desktop/shell/main_window.h"
 #include "desktop/shell/key_sheet.h"
 
-#include "casebook/handed_over.h"
 #include "desktop/asking/ask_dialog.h"
 
 #include "casebook/card.h"
@@ -343,12 +342,12 @@ void MainWindow::useLibrary(std::shared_ptr<Library> library) {
         if (!watcher->result().isEmpty())
             fail(watcher->result());
     });
-    watcher->setFuture(QtConcurrent::run(&m_care, handedOver([folder = m_library->folder(), today = m_today] {
+    watcher->setFuture(QtConcurrent::run(&m_care, [folder = m_library->folder(), today = m_today] {
         if (const auto s = checkLibrary(folder); !s)
             return q(s.error().text());
         const auto s = keepDailyCopy(folder, today);
         return s ? QString() : q(s.error().text());
-    })));
+    }));
 }
 
 void MainWindow::showShelf() {

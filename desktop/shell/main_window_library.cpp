@@ -2,7 +2,6 @@
 
 #include "desktop/shell/main_window.h"
 
-#include "casebook/handed_over.h"
 #include "desktop/asking/ask_dialog.h"
 
 #include "casebook/card.h"
@@ -161,13 +160,12 @@ bool MainWindow::moveLibraryTo(const QString& folder) {
     QTimer tick;
     connect(&tick, &QTimer::timeout, this, [&] { progress.setValue(done); });
     tick.start(100);
-    watcher.setFuture(
-        QtConcurrent::run(handedOver([from = from.toStdString(), to = folder.toStdString(), &stop, &done] {
-            return moveLibrary(from, to, [&](double share) {
-                done = static_cast<int>(999 * share);
-                return !stop;
-            });
-        })));
+    watcher.setFuture(QtConcurrent::run([from = from.toStdString(), to = folder.toStdString(), &stop, &done] {
+        return moveLibrary(from, to, [&](double share) {
+            done = static_cast<int>(999 * share);
+            return !stop;
+        });
+    }));
     wait.exec();
     tick.stop();
     progress.reset();
@@ -320,18 +318,16 @@ void MainWindow::makeDemo() {
     options.progress = [this, progress, clock](const std::string& what, double share) {
         const qint64 left =
             share > 0.02 ? static_cast<qint64>(static_cast<double>(clock->elapsed()) / share * (1 - share) / 1000) : -1;
-        QMetaObject::invokeMethod(progress, handedOver([progress, what, share, left] {
-                                      progress->setValue(static_cast<int>(share * 1000));
-                                      progress->setLabelText(
-                                          left < 0 ? q(what)
-                                                   : MainWindow::tr("%1, about %2 s to go").arg(q(what)).arg(left));
-                                  }));
+        QMetaObject::invokeMethod(progress, [progress, what, share, left] {
+            progress->setValue(static_cast<int>(share * 1000));
+            progress->setLabelText(left < 0 ? q(what) : MainWindow::tr("%1, about %2 s to go").arg(q(what)).arg(left));
+        });
         return !m_cancelDemo;
     };
-    m_demo.setFuture(QtConcurrent::run(handedOver([folder, options] {
+    m_demo.setFuture(QtConcurrent::run([folder, options] {
         const auto s = makeDemoLibrary(folder.toStdString(), options);
         return s ? QString() : q(s.error().text());
-    })));
+    }));
 }
 
 // The others are filmed while one looks at the first.
@@ -341,11 +337,10 @@ void MainWindow::fillDemo(const QString& folder) {
     options.films = (QStandardPaths::writableLocation(QStandardPaths::AppDataLocation) + "/films").toStdString();
     options.today = m_today;
     options.progress = [this](const std::string& what, double share) {
-        QMetaObject::invokeMethod(this, handedOver([this, what, share] {
-                                      statusBar()->showMessage(tr("Filming the rest of the demo: %1, %2 % of all")
-                                                                   .arg(q(what))
-                                                                   .arg(static_cast<int>(100 * share)));
-                                  }));
+        QMetaObject::invokeMethod(this, [this, what, share] {
+            statusBar()->showMessage(
+                tr("Filming the rest of the demo: %1, %2 % of all").arg(q(what)).arg(static_cast<int>(100 * share)));
+        });
         return !m_cancelDemo;
     };
     disconnect(&m_demo, nullptr, nullptr, nullptr);
@@ -355,10 +350,10 @@ void MainWindow::fillDemo(const QString& folder) {
         if (m_shelf)
             m_shelf->refresh();
     });
-    m_demo.setFuture(QtConcurrent::run(handedOver([folder, options] {
+    m_demo.setFuture(QtConcurrent::run([folder, options] {
         const auto s = fillDemoLibrary(folder.toStdString(), options);
         return s ? QString() : q(s.error().text());
-    })));
+    }));
 }
 
 } // namespace riflesso

@@ -1,6 +1,5 @@
 #include "desktop/workbench/cameras.h"
 
-#include "casebook/handed_over.h"
 #include "casebook/text.h"
 #include "simulator/live_camera.h"
 
@@ -21,11 +20,13 @@ CameraMakers camerasHere() {
 std::function<void()> gathered(QObject* receiver, std::function<void()> work) {
     return [receiver, work = std::move(work), waiting = std::make_shared<std::atomic<bool>>(false)] {
         if (!waiting->exchange(true))
-            QMetaObject::invokeMethod(receiver, handedOver([work, waiting] {
-                                          *waiting = false;
-                                          work();
-                                      }),
-                                      Qt::QueuedConnection);
+            QMetaObject::invokeMethod(
+                receiver,
+                [work, waiting] {
+                    *waiting = false;
+                    work();
+                },
+                Qt::QueuedConnection);
     };
 }
 

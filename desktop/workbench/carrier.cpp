@@ -18,6 +18,14 @@ constexpr int kNeighbourhood = 150; // frames on either side that a correction r
 
 } // namespace
 
+// What a carry has brought: made on a worker, taken over on the interface thread.
+struct Carrier::Carried {
+    std::optional<Error> error;
+    CarryResult result;
+    std::vector<std::shared_ptr<const TrackSet>> drafts; // by person
+    TrackSet all;                                        // what was carried, joined with the drafts
+};
+
 Carrier::Carrier(Workbench& bench, QVBoxLayout* rows, QObject* parent)
     : QObject(parent), m_bench(bench), m_rows(rows) {}
 
@@ -312,6 +320,83 @@ void Carrier::cancel() {
         m_row->cancel();
 }
 
+std::shared_ptr<const Carrier::Carried> Carrier::carryAll(const Job& job, const TrackSet& marks,
+                                                          std::vector<std::shared_ptr<const TrackSet>> drafts,
+                                                          const std::vector<std::filesystem::path>& keep,
+                                                          TrackSet carried, const std::string& film,
+                                                          const JobProgress& progress) {
+    CarryOptions options = job.options;
+    auto out = std::make_shared<Carried>();
+    if (!job.seeds.empty()) {
+        SeedOptions seed;
+        seed.moments = job.seeds;
+        seed.first = job.seedFirst;
+        seed.last = job.seedLast;
+        seed.indexFolder = options.indexFolder;
+        const auto starts = seedMarks(film, marks, seed, [&](double share) { return progress({}, 0.5 * share); });
+        if (starts)
+            options.starts = *starts;
+        else
+            out->error = starts.error();
+    }
+    if (!out->error) {
+        const double from = job.seeds.empty() ? 0.0 : 0.5;
+        auto result =
+            carry(film, marks, options, [&](double share) { return progress({}, from + (1.0 - from) * share); });
+        if (result)
+            out->result = std::move(*result);
+        else
+            out->error = result.error();
+    }
+    // Where there is a draft, what the hands teach it and what was carried are joined.
+    for (std::size_t who = 0; who < drafts.size(); ++who)
+        if (!drafts[who])
+            drafts[who] = std::make_shared<const TrackSet>(draftMarks(FoundFile::read(keep[who])));
+    out->drafts = drafts;
+    if (out->error)
+        return out;
+    out->all = out->result.marks;
+    std::vector<std::vector<LandmarkName>> touched(drafts.size()); // of each person, under the athlete's names
+    for (const auto& [name, track] : out->result.marks) {
+        const auto who = static_cast<std::size_t>(personOf(name));
+        if (const LandmarkName own(withoutPerson(name));
+            who < drafts.size() && onBody(name) && drafts[who]->contains(own))
+            touched[who].push_back(own);
+        std::erase_if(carried[name],
+                      [&](const auto& m) { return m.first >= options.first && m.first <= options.last; });
+        for (const auto& [frame, mark] : track)
+            carried[name][frame] = mark;
+    }
+    for (std::size_t who = 0; who < drafts.size(); ++who)
+        if (const int person = static_cast<int>(who); !touched[who].empty())
+            for (auto& [name, track] : asPerson(joined(*drafts[who], ofPerson(carried, person), ofPerson(marks, person),
+                                                       options.framePeriod, touched[who]),
+                                                person))
+                out->all[name] = track;
+    return out;
+}
+
+void Carrier::takeCarried(const Job& job, const Carried& c, const TrackSet& marks, int gesture) {
+    if (c.error) {
+        emit failed(q(c.error->text()));
+        return;
+    }
+    for (std::size_t who = 0; who < c.drafts.size(); ++who)
+        m_drafts[{job.take, static_cast<int>(who)}] = c.drafts[who];
+    remember(job, c.result.marks, marks);
+    std::size_t n = 0;
+    for (const auto& [landmark, track] : c.result.marks)
+        n += track.size();
+    putAll(job.take, c.all, job.what, gesture);
+    QStringList gaps;
+    for (const auto& [landmark, frames] : c.result.covered)
+        gaps << tr("%1 (%2)").arg(q(spoken(landmark))).arg(frames.size());
+    emit said(tr("%1 marks carried%2. %3")
+                  .arg(n)
+                  .arg(c.result.whole ? QString() : tr(", then stopped"))
+                  .arg(gaps.isEmpty() ? QString() : tr("Covered on some frames: %1.").arg(gaps.join(", "))));
+}
+
 void Carrier::next() {
     if (m_row || m_waiting.empty())
         return;
@@ -357,78 +442,9 @@ void Carrier::next() {
     }
     m_row->start([this, job, marks, gesture, known, keep, carriedBefore = carriedLayer(job.take),
                   film = m_bench.filmPath(take->second).toStdString()](const JobProgress& progress) {
-        CarryOptions options = job.options;
-        std::optional<Error> error;
-        if (!job.seeds.empty()) {
-            SeedOptions seed;
-            seed.moments = job.seeds;
-            seed.first = job.seedFirst;
-            seed.last = job.seedLast;
-            seed.indexFolder = options.indexFolder;
-            const auto starts = seedMarks(film, *marks, seed, [&](double share) { return progress({}, 0.5 * share); });
-            if (starts)
-                options.starts = *starts;
-            else
-                error = starts.error();
-        }
-        auto result = std::make_shared<Result<CarryResult>>(Error{});
-        if (!error) {
-            const double from = job.seeds.empty() ? 0.0 : 0.5;
-            *result =
-                carry(film, *marks, options, [&](double share) { return progress({}, from + (1.0 - from) * share); });
-            if (!*result)
-                error = result->error();
-        }
-        // Where there is a draft, what the hands teach it and what was carried are joined.
-        auto drafts = known;
-        for (std::size_t who = 0; who < drafts.size(); ++who)
-            if (!drafts[who])
-                drafts[who] = std::make_shared<const TrackSet>(draftMarks(FoundFile::read(keep[who])));
-        auto all = std::make_shared<TrackSet>();
-        if (!error) {
-            *all = (*result)->marks;
-            TrackSet carried = carriedBefore;
-            std::vector<std::vector<LandmarkName>> touched(drafts.size()); // of each person, under the athlete's names
-            for (const auto& [name, track] : (*result)->marks) {
-                const auto who = static_cast<std::size_t>(personOf(name));
-                if (const LandmarkName own(withoutPerson(name));
-                    who < drafts.size() && onBody(name) && drafts[who]->contains(own))
-                    touched[who].push_back(own);
-                std::erase_if(carried[name],
-                              [&](const auto& m) { return m.first >= options.first && m.first <= options.last; });
-                for (const auto& [frame, mark] : track)
-                    carried[name][frame] = mark;
-            }
-            for (std::size_t who = 0; who < drafts.size(); ++who)
-                if (const int person = static_cast<int>(who); !touched[who].empty())
-                    for (auto& [name, track] :
-                         asPerson(joined(*drafts[who], ofPerson(carried, person), ofPerson(*marks, person),
-                                         options.framePeriod, touched[who]),
-                                  person))
-                        (*all)[name] = track;
-        }
+        const auto c = carryAll(job, *marks, known, keep, carriedBefore, film, progress);
         // On the interface thread; the row, and with it this, may be gone by then only when the whole window is.
-        return std::function<void()>([this, job, result, error, gesture, drafts, all, marks] {
-            if (error) {
-                emit failed(q(error->text()));
-                return;
-            }
-            const CarryResult& r = **result;
-            for (std::size_t who = 0; who < drafts.size(); ++who)
-                m_drafts[{job.take, static_cast<int>(who)}] = drafts[who];
-            remember(job, r.marks, *marks);
-            std::size_t n = 0;
-            for (const auto& [landmark, track] : r.marks)
-                n += track.size();
-            putAll(job.take, *all, job.what, gesture);
-            QStringList gaps;
-            for (const auto& [landmark, frames] : r.covered)
-                gaps << tr("%1 (%2)").arg(q(spoken(landmark))).arg(frames.size());
-            emit said(tr("%1 marks carried%2. %3")
-                          .arg(n)
-                          .arg(r.whole ? QString() : tr(", then stopped"))
-                          .arg(gaps.isEmpty() ? QString() : tr("Covered on some frames: %1.").arg(gaps.join(", "))));
-        });
+        return std::function<void()>([this, job, c, gesture, marks] { takeCarried(job, *c, *marks, gesture); });
     });
 }
 

@@ -52,8 +52,16 @@ private:
         std::optional<FindBodyOptions> find;                  ///< a draft instead of carrying
         int person = 0;                                       ///< whose draft
     };
+    struct Carried;
     void next();
     void put();
+    /// On a worker. \p drafts, \p keep: by person, what is known and where it is kept; \p carried: what earlier carries
+    /// laid on this take.
+    static std::shared_ptr<const Carried> carryAll(const Job& job, const TrackSet& marks,
+                                                   std::vector<std::shared_ptr<const TrackSet>> drafts,
+                                                   const std::vector<std::filesystem::path>& keep, TrackSet carried,
+                                                   const std::string& film, const JobProgress& progress);
+    void takeCarried(const Job& job, const Carried& carried, const TrackSet& marks, int gesture);
 
     Workbench& m_bench;
     QVBoxLayout* m_rows;

@@ -33,7 +33,10 @@ private:
     void buildLinks();
     void buildMeaning();
     QWidget* row(const QString& key, QWidget* field);
+    struct TargetFields;
     void buildTargets();
+    void fillTarget(const TargetFields& fields);
+    void keepTarget(const TargetFields& fields);
     void fillTargets();
     void fillBeside();
     void showRows();

@@ -36,16 +36,25 @@ private:
     int m_openEnd;
 };
 
+// The target that is shown, of a blueprint that may be changed or not.
+template <typename B> auto& targetOf(B& b, int measure, int target) {
+    auto& targets = b.measures[static_cast<std::size_t>(measure)].targets;
+    return targets[std::min(static_cast<std::size_t>(target), targets.size() - 1)];
+}
+
 } // namespace
+
+struct MeasureEditor::TargetFields {
+    QComboBox* source;
+    QDoubleSpinBox *lo, *hi, *floor;
+    QComboBox *school, *situation;
+    QPlainTextEdit* note;
+};
 
 void MeasureEditor::buildTargets() {
     m_target = ItemForm::box(tr("Which target"));
     m_targetForm = new ItemForm(m_document);
     auto& f = *m_targetForm;
-    const auto target = [this](auto& b, int i) -> auto& {
-        auto& targets = b.measures[static_cast<std::size_t>(i)].targets;
-        return targets[std::min(static_cast<std::size_t>(m_targetIndex), targets.size() - 1)];
-    };
     auto* line = new QHBoxLayout; // two short lines: both must stand beside the form in the smallest window
     auto* ends = new QHBoxLayout;
     const auto small = [](QHBoxLayout* into, const QString& label, QWidget* w) {
@@ -92,37 +101,44 @@ void MeasureEditor::buildTargets() {
     note->setFixedHeight(52);
     note->setPlaceholderText(tr("where this target comes from"));
     f.layoutForm()->addRow(note);
-    f.onFill([=, this] {
-        const Target& t = target(m_document.value(), m_targetForm->index());
-        source->setCurrentIndex(static_cast<int>(t.source));
-        const bool model = t.source == TargetSource::model;
-        lo->setEnabled(!model);
-        hi->setEnabled(!model);
-        if (!lo->hasFocus())
-            lo->setValue(std::isfinite(t.lo) ? t.lo : -kOpen);
-        if (!hi->hasFocus())
-            hi->setValue(std::isfinite(t.hi) ? t.hi : kOpen);
-        if (!floor->hasFocus())
-            floor->setValue(t.floor);
-        Options schools = {{"", tr("all")}}, situations = {{"", tr("all")}};
-        for (const auto& s : m_document.value().schools)
-            schools.emplace_back(s.id, q(s.name));
-        for (const auto& s : m_document.value().situations)
-            situations.emplace_back(s.id, q(s.name));
-        ItemForm::fillChoice(school, schools, t.school);
-        ItemForm::fillChoice(situation, situations, t.situation);
-        if (note->toPlainText() != q(t.note)) {
-            const QSignalBlocker quiet(note);
-            note->setPlainText(q(t.note));
-            note->setToolTip(q(t.note));
-        }
-    });
-    const auto edit = [this, target](const QString& what, auto setter, bool merges = false) {
+    const TargetFields fields{source, lo, hi, floor, school, situation, note};
+    f.onFill([this, fields] { fillTarget(fields); });
+    keepTarget(fields);
+}
+
+void MeasureEditor::fillTarget(const TargetFields& w) {
+    const Target& t = targetOf(m_document.value(), m_targetForm->index(), m_targetIndex);
+    w.source->setCurrentIndex(static_cast<int>(t.source));
+    const bool model = t.source == TargetSource::model;
+    w.lo->setEnabled(!model);
+    w.hi->setEnabled(!model);
+    if (!w.lo->hasFocus())
+        w.lo->setValue(std::isfinite(t.lo) ? t.lo : -kOpen);
+    if (!w.hi->hasFocus())
+        w.hi->setValue(std::isfinite(t.hi) ? t.hi : kOpen);
+    if (!w.floor->hasFocus())
+        w.floor->setValue(t.floor);
+    Options schools = {{"", tr("all")}}, situations = {{"", tr("all")}};
+    for (const auto& s : m_document.value().schools)
+        schools.emplace_back(s.id, q(s.name));
+    for (const auto& s : m_document.value().situations)
+        situations.emplace_back(s.id, q(s.name));
+    ItemForm::fillChoice(w.school, schools, t.school);
+    ItemForm::fillChoice(w.situation, situations, t.situation);
+    if (w.note->toPlainText() != q(t.note)) {
+        const QSignalBlocker quiet(w.note);
+        w.note->setPlainText(q(t.note));
+        w.note->setToolTip(q(t.note));
+    }
+}
+
+void MeasureEditor::keepTarget(const TargetFields& w) {
+    const auto edit = [this](const QString& what, auto setter, bool merges = false) {
         m_targetForm->change(
-            what, [&](Blueprint& b) { setter(target(b, m_targetForm->index())); },
+            what, [&](Blueprint& b) { setter(targetOf(b, m_targetForm->index(), m_targetIndex)); },
             merges ? QString("target %1 %2 %3").arg(what).arg(m_targetForm->index()).arg(m_targetIndex) : QString());
     };
-    connect(source, &QComboBox::activated, this, [=, this](int i) {
+    connect(w.source, &QComboBox::activated, this, [this, edit](int i) {
         edit(tr("Source"), [&](Target& t) {
             t.source = static_cast<TargetSource>(i);
             if (t.source != TargetSource::model && !std::isfinite(t.lo) && !std::isfinite(t.hi)) {
@@ -132,27 +148,27 @@ void MeasureEditor::buildTargets() {
             }
         });
     });
-    connect(lo, &QDoubleSpinBox::valueChanged, this, [=](double v) {
+    connect(w.lo, &QDoubleSpinBox::valueChanged, this, [edit](double v) {
         edit(
             "lo", [&](Target& t) { t.lo = v <= -kOpen ? -std::numeric_limits<double>::infinity() : v; }, true);
     });
-    connect(hi, &QDoubleSpinBox::valueChanged, this, [=](double v) {
+    connect(w.hi, &QDoubleSpinBox::valueChanged, this, [edit](double v) {
         edit(
             "hi", [&](Target& t) { t.hi = v >= kOpen ? std::numeric_limits<double>::infinity() : v; }, true);
     });
-    connect(floor, &QDoubleSpinBox::valueChanged, this, [=](double v) {
+    connect(w.floor, &QDoubleSpinBox::valueChanged, this, [edit](double v) {
         edit(
             "unit", [&](Target& t) { t.floor = v; }, true);
     });
-    connect(school, &QComboBox::activated, this, [=, this] {
-        edit(tr("School"), [&](Target& t) { t.school = school->currentData().toString().toStdString(); });
+    connect(w.school, &QComboBox::activated, this, [this, w, edit] {
+        edit(tr("School"), [&](Target& t) { t.school = w.school->currentData().toString().toStdString(); });
     });
-    connect(situation, &QComboBox::activated, this, [=, this] {
-        edit(tr("Situation"), [&](Target& t) { t.situation = situation->currentData().toString().toStdString(); });
+    connect(w.situation, &QComboBox::activated, this, [this, w, edit] {
+        edit(tr("Situation"), [&](Target& t) { t.situation = w.situation->currentData().toString().toStdString(); });
     });
-    connect(note, &QPlainTextEdit::textChanged, this, [=] {
+    connect(w.note, &QPlainTextEdit::textChanged, this, [w, edit] {
         edit(
-            "note", [&](Target& t) { t.note = note->toPlainText().toStdString(); }, true);
+            "note", [&](Target& t) { t.note = w.note->toPlainText().toStdString(); }, true);
     });
 }
 

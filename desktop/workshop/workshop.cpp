@@ -66,74 +66,8 @@ Workshop::Workshop(Blueprint blueprint, std::filesystem::path library, Workbench
     m_rooms->setFixedWidth(138);
     for (const char* name : kRooms)
         new QListWidgetItem(tr(name), m_rooms);
-    m_items = new QListWidget;
-    m_items->setObjectName("items");
-    m_items->setWordWrap(true);
-    m_items->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    m_items->setResizeMode(QListView::Adjust);
-    m_itemsSide = new QWidget;
-    m_itemsSide->setFixedWidth(212);
-    auto* side = new QVBoxLayout(m_itemsSide);
-    side->setContentsMargins(0, 0, 0, 0);
-    side->addWidget(m_items, 1);
-    auto* buttons = new QHBoxLayout;
-    const auto button = [&](const QString& text, const QString& why, const char* name, auto what) {
-        auto* b = new QPushButton(text);
-        b->setToolTip(why);
-        b->setAccessibleName(why);
-        b->setObjectName(name);
-        b->setStyleSheet("padding: 3px 5px; min-width: 0;");
-        buttons->addWidget(b, text.size() > 2 ? static_cast<int>(text.size()) : 2);
-        connect(b, &QPushButton::clicked, this, what);
-    };
-    button(tr("Add"), tr("Add one"), "add", [this] {
-        if (const auto p = part()) {
-            const int i = m_document->add(*p);
-            fillItems();
-            m_items->setCurrentRow(i);
-            if (auto* name = m_pages->currentWidget()->findChild<QLineEdit*>("itemName")) {
-                name->setFocus();
-                name->selectAll();
-            }
-        }
-    });
-    button(tr("Copy"), tr("One more like this"), "copy", [this] {
-        if (const int i = m_items->currentRow(); part() && i >= 0) {
-            m_document->copy(*part(), i);
-            m_items->setCurrentRow(i + 1);
-        }
-    });
-    button(tr("Remove"), tr("Take it away"), "remove", [this] {
-        if (const int i = m_items->currentRow(); part() && i >= 0)
-            m_document->remove(*part(), i);
-    });
-    for (const int by : {-1, 1})
-        button(by < 0 ? "↑" : "↓", by < 0 ? tr("Earlier in the list") : tr("Later in the list"), by < 0 ? "up" : "down",
-               [this, by] {
-                   if (const int i = m_items->currentRow(); part() && i >= 0) {
-                       m_document->move(*part(), i, by);
-                       m_items->setCurrentRow(std::clamp(i + by, 0, m_items->count() - 1));
-                   }
-               });
-    side->addLayout(buttons);
-
-    m_pages = new QStackedWidget;
-    m_forms[Room::technique] = techniqueForm();
-    m_forms[Room::positions] = positionForm();
-    m_measures = new MeasureEditor(*m_document, bench);
-    m_languages = new LanguageRoom(*m_document);
-    m_forms[Room::faults] = faultForm();
-    m_forms[Room::drills] = drillForm();
-    for (const Room r : {Room::profiles, Room::schools, Room::situations, Room::checkpoints})
-        m_forms[r] = namedForm(*partOf(r));
-    for (int i = 0; i < static_cast<int>(kRooms.size()); ++i) {
-        const auto room = static_cast<Room>(i);
-        m_pages->addWidget(room == Room::measures    ? m_measures
-                           : room == Room::causes    ? causesRoom()
-                           : room == Room::languages ? m_languages
-                           : room == Room::changes   ? changesRoom()
-                                                     : atTopOfScroll(m_forms.at(room)));
-    }
+    buildItems();
+    buildPages();
     m_problems = new QListWidget;
     m_problems->setObjectName("problems");
     m_problems->setAccessibleName(tr("What is still to be mended"));
@@ -157,6 +91,37 @@ Workshop::Workshop(Blueprint blueprint, std::filesystem::path library, Workbench
     all->addWidget(m_message);
     all->addWidget(m_problems);
 
+    connectAll();
+    new QShortcut(QKeySequence::Undo, this, [this] { m_document->undoStack().undo(); });
+    new QShortcut(QKeySequence("Ctrl+Shift+Z"), this, [this] { m_document->undoStack().redo(); });
+    new QShortcut(QKeySequence::Save, this, [this] { keep(); });
+    new QShortcut(QKeySequence::Close, this, [this] { close(); });
+    m_rooms->setCurrentRow(static_cast<int>(Room::measures));
+    m_rooms->setFocus();
+    refresh();
+}
+
+void Workshop::buildPages() {
+    m_pages = new QStackedWidget;
+    m_forms[Room::technique] = techniqueForm();
+    m_forms[Room::positions] = positionForm();
+    m_measures = new MeasureEditor(*m_document, m_bench);
+    m_languages = new LanguageRoom(*m_document);
+    m_forms[Room::faults] = faultForm();
+    m_forms[Room::drills] = drillForm();
+    for (const Room r : {Room::profiles, Room::schools, Room::situations, Room::checkpoints})
+        m_forms[r] = namedForm(*partOf(r));
+    for (int i = 0; i < static_cast<int>(kRooms.size()); ++i) {
+        const auto room = static_cast<Room>(i);
+        m_pages->addWidget(room == Room::measures    ? m_measures
+                           : room == Room::causes    ? causesRoom()
+                           : room == Room::languages ? m_languages
+                           : room == Room::changes   ? changesRoom()
+                                                     : atTopOfScroll(m_forms.at(room)));
+    }
+}
+
+void Workshop::connectAll() {
     connect(m_rooms, &QListWidget::currentRowChanged, this, [this](int row) {
         if (row >= 0)
             show(static_cast<Room>(row));
@@ -177,13 +142,6 @@ Workshop::Workshop(Blueprint blueprint, std::filesystem::path library, Workbench
             [this](QListWidgetItem* item) { toProblem(item->data(Qt::UserRole).toString()); });
     connect(m_problems, &QListWidget::itemClicked, this,
             [this](QListWidgetItem* item) { toProblem(item->data(Qt::UserRole).toString()); });
-    new QShortcut(QKeySequence::Undo, this, [this] { m_document->undoStack().undo(); });
-    new QShortcut(QKeySequence("Ctrl+Shift+Z"), this, [this] { m_document->undoStack().redo(); });
-    new QShortcut(QKeySequence::Save, this, [this] { keep(); });
-    new QShortcut(QKeySequence::Close, this, [this] { close(); });
-    m_rooms->setCurrentRow(static_cast<int>(Room::measures));
-    m_rooms->setFocus();
-    refresh();
 }
 
 void Workshop::begin(Blueprint b) {

@@ -57,6 +57,10 @@ protected:
 
 private:
     void buildBar(QLayout* into);
+    /// The list of a room's items with its buttons.
+    void buildItems();
+    void buildPages();
+    void connectAll();
     ItemForm* positionForm();
     void pictureField(ItemForm* f);
     void ruleKindField(ItemForm* f);

@@ -14,6 +14,8 @@
 #include <QHBoxLayout>
 #include <QVBoxLayout>
 
+#include <algorithm>
+
 namespace riflesso {
 
 namespace {
@@ -145,6 +147,59 @@ template <typename Row, typename List> void measureRows(ItemForm* f, const Measu
     });
 }
 } // namespace
+
+void Workshop::buildItems() {
+    m_items = new QListWidget;
+    m_items->setObjectName("items");
+    m_items->setWordWrap(true);
+    m_items->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    m_items->setResizeMode(QListView::Adjust);
+    m_itemsSide = new QWidget;
+    m_itemsSide->setFixedWidth(212);
+    auto* side = new QVBoxLayout(m_itemsSide);
+    side->setContentsMargins(0, 0, 0, 0);
+    side->addWidget(m_items, 1);
+    auto* buttons = new QHBoxLayout;
+    const auto button = [&](const QString& text, const QString& why, const char* name, auto what) {
+        auto* b = new QPushButton(text);
+        b->setToolTip(why);
+        b->setAccessibleName(why);
+        b->setObjectName(name);
+        b->setStyleSheet("padding: 3px 5px; min-width: 0;");
+        buttons->addWidget(b, text.size() > 2 ? static_cast<int>(text.size()) : 2);
+        connect(b, &QPushButton::clicked, this, what);
+    };
+    button(tr("Add"), tr("Add one"), "add", [this] {
+        if (const auto p = part()) {
+            const int i = m_document->add(*p);
+            fillItems();
+            m_items->setCurrentRow(i);
+            if (auto* name = m_pages->currentWidget()->findChild<QLineEdit*>("itemName")) {
+                name->setFocus();
+                name->selectAll();
+            }
+        }
+    });
+    button(tr("Copy"), tr("One more like this"), "copy", [this] {
+        if (const int i = m_items->currentRow(); part() && i >= 0) {
+            m_document->copy(*part(), i);
+            m_items->setCurrentRow(i + 1);
+        }
+    });
+    button(tr("Remove"), tr("Take it away"), "remove", [this] {
+        if (const int i = m_items->currentRow(); part() && i >= 0)
+            m_document->remove(*part(), i);
+    });
+    for (const int by : {-1, 1})
+        button(by < 0 ? "↑" : "↓", by < 0 ? tr("Earlier in the list") : tr("Later in the list"), by < 0 ? "up" : "down",
+               [this, by] {
+                   if (const int i = m_items->currentRow(); part() && i >= 0) {
+                       m_document->move(*part(), i, by);
+                       m_items->setCurrentRow(std::clamp(i + by, 0, m_items->count() - 1));
+                   }
+               });
+    side->addLayout(buttons);
+}
 
 ItemForm* Workshop::techniqueForm() {
     auto* f = new ItemForm(*m_document);

@@ -116,6 +116,42 @@ QString complaint(const Include& i) {
     return {};
 }
 
+// The longest block that ends with a } of its own: functions, and loops at the same depth. Lines, and where it begins.
+// Reads clang-format's layout: what a block belongs to stands above it, no deeper than its closing brace.
+std::pair<int, int> longestBlock(const QByteArray& text) {
+    const auto lines = text.split('\n');
+    std::map<qsizetype, int> begun; // by depth: the last line that stood there
+    std::pair<int, int> longest{0, 0};
+    for (int i = 0; i < lines.size(); ++i) {
+        const QByteArray line = lines[i].trimmed();
+        if (line.isEmpty() || line.startsWith('#'))
+            continue;
+        const qsizetype depth = lines[i].indexOf(line);
+        if (line == "}" && begun.contains(depth))
+            longest = std::max(longest, {i - begun[depth] + 1, begun[depth] + 1});
+        else
+            begun[depth] = i;
+    }
+    return longest;
+}
+
+// Every source of the product, from the project's folder.
+QStringList sources() {
+    QStringList out;
+    for (const char* top : {"core", "files", "footage", "finder", "library", "intake", "casebook", "reading",
+                            "simulator", "handover", "demo", "cli", "desktop", "bench"}) {
+        QDirIterator it(QString(RIFLESSO_SOURCE_DIR) + "/" + top, {"*.h", "*.cpp"}, QDir::Files,
+                        QDirIterator::Subdirectories);
+        while (it.hasNext())
+            out << QDir(RIFLESSO_SOURCE_DIR).relativeFilePath(it.next());
+    }
+    return out;
+}
+QByteArray textOf(const QString& source) {
+    QFile file(QString(RIFLESSO_SOURCE_DIR) + "/" + source);
+    return file.open(QIODevice::ReadOnly) ? file.readAll() : QByteArray();
+}
+
 } // namespace
 
 class TestRooms : public QObject {
@@ -123,22 +159,12 @@ class TestRooms : public QObject {
 private slots:
     void arrowsPointOneWay() {
         QStringList wrong;
-        int files = 0;
-        for (const char* top : {"core", "files", "footage", "finder", "library", "intake", "casebook", "reading",
-                                "simulator", "handover", "demo", "cli", "desktop", "bench"}) {
-            QDirIterator it(QString(RIFLESSO_SOURCE_DIR) + "/" + top, {"*.h", "*.cpp"}, QDir::Files,
-                            QDirIterator::Subdirectories);
-            while (it.hasNext()) {
-                QFile file(it.next());
-                QVERIFY(file.open(QIODevice::ReadOnly));
-                const QString relative = QDir(RIFLESSO_SOURCE_DIR).relativeFilePath(file.fileName());
-                ++files;
-                for (const auto& i : includesOf(relative, file.readAll()))
-                    if (const QString why = complaint(i); !why.isEmpty())
-                        wrong << QString("%1:%2: %3").arg(i.file).arg(i.line).arg(why);
-            }
-        }
-        QVERIFY(files > 80); // it really read the tree
+        const QStringList files = sources();
+        for (const QString& file : files)
+            for (const auto& i : includesOf(file, textOf(file)))
+                if (const QString why = complaint(i); !why.isEmpty())
+                    wrong << QString("%1:%2: %3").arg(i.file).arg(i.line).arg(why);
+        QVERIFY(files.size() > 80); // it really read the tree
         QVERIFY2(wrong.isEmpty(), qPrintable(wrong.join('\n')));
     }
     void theCheckCanFail() {
@@ -160,6 +186,21 @@ private slots:
         QVERIFY(complaint({"core/judge/x.cpp", "core/statistics/summary.h", 1}).isEmpty());
         QVERIFY(complaint({"desktop/x.cpp", "handover/words.h", 1}).isEmpty());
         QCOMPARE(includesOf("f", "#include <a>\n  # include \"b/c.h\"\n").size(), std::size_t(2));
+    }
+    void filesAndFunctionsStayShort() {
+        const Rooms tables = {"casebook/word_list.cpp", "casebook/measure_words.cpp"}; // plain tables may be long
+        QStringList wrong;
+        for (const QString& file : sources()) {
+            const QByteArray text = textOf(file);
+            const auto [lines, from] = longestBlock(text);
+            if (lines > 100 && !tables.contains(file))
+                wrong << QString("%1:%2: %3 lines in one function").arg(file).arg(from).arg(lines);
+            if (const auto all = text.count('\n'); all > 600)
+                wrong << QString("%1: %2 lines").arg(file).arg(all);
+        }
+        QVERIFY2(wrong.isEmpty(), qPrintable(wrong.join('\n')));
+        QCOMPARE(longestBlock("void a() {\n    b();\n}\nint c(int d,\n      int e) {\n    f();\n\n    g();\n}\n"),
+                 std::pair(6, 4));
     }
     void picturesAndPagesAgree() {
         // Each picture in docs/screenshots is linked from the README, and there are fewer than twenty.

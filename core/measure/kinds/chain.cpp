@@ -38,6 +38,67 @@ struct Peak {
     Extreme peak;
 };
 
+// When each link of a chain is fastest. Errors: one that cannot be read, or does not move.
+Result<std::vector<Peak>> peaksOf(const MeasureDefinition& d, const Motion& motion, const PlacedPosition& from,
+                                  const PlacedPosition& until, const ViewSetup& setup) {
+    const auto& time = motion.time();
+    std::vector<Peak> peaks;
+    for (const auto& link : d.links) {
+        auto samples = speedsOf(d, link.points, motion, from.frame, until.frame, setup);
+        if (!samples)
+            return Error{link.name + ": " + samples.error().text(), {}, {}, {}};
+        const auto cutoff = slowestCutoff(motion, link.points, setup);
+        if (cutoff) // counted below instead
+            for (auto& s : *samples)
+                s.bias = 0.0;
+        Extreme e = extremeOf(*samples, true, time, instantError(from, time), instantError(until, time),
+                              cutoff.value_or(MotionOptions{}.slowest));
+        e.uInstant *=
+            1.06; // noise of speeds swings to and fro where that of places drifts: found by draws (test_rhythm)
+        if (cutoff) {
+            // A peak that falls otherwise than it rises was moved by smoothing somewhat further than smoothing moves it
+            // again (twicing, Tukey 1977). Putting it back would double its noise, so that counts as error.
+            auto again = *samples;
+            std::vector<double> values;
+            for (const auto& s : *samples)
+                values.push_back(s.value);
+            const double span = samples->back().time - samples->front().time;
+            const auto smoother = zeroLag(values, *cutoff, Hertz(static_cast<double>(samples->size() - 1) / span));
+            for (std::size_t i = 0; i < again.size(); ++i)
+                again[i].value = smoother[i];
+            const double moved = std::abs(extremeOf(again, true, time, 0.0, 0.0).time - e.time);
+            e.uInstant = std::hypot(e.uInstant, kMoved * std::min(moved, 0.25 / cutoff->value));
+        }
+        if (!(e.value > 3.0 * e.u))
+            return Error{fill(say("measure", "%1 does not move clearly more than its marks are unsure"), {link.name}),
+                         {},
+                         {},
+                         {}};
+        peaks.push_back({link.name, std::move(*samples), e});
+    }
+    return peaks;
+}
+
+// The smallest share of its speed that a link has lost when the next one is fastest, with errors and frames.
+void takeBraking(MeasureValue& v, const std::vector<Peak>& peaks, const Timebase& time) {
+    bool first = true;
+    for (std::size_t i = 0; i + 1 < peaks.size(); ++i) {
+        const double when = peaks[i + 1].peak.time, top = peaks[i].peak.value;
+        const auto [left, uLeft] = speedAt(peaks[i].samples, when);
+        const double lost = 1.0 - left / top;
+        if (!first && lost >= v.value)
+            continue;
+        first = false;
+        const double h = time.realPeriod(peaks[i].samples.front().frame);
+        const double slope =
+            (speedAt(peaks[i].samples, when + h).first - speedAt(peaks[i].samples, when - h).first) / (2.0 * h);
+        v.value = lost;
+        v.uMarks = std::hypot(uLeft, (1.0 - lost) * peaks[i].peak.u) / top;
+        v.uTime = std::abs(slope) / top * peaks[i + 1].peak.uInstant;
+        v.frames = {peaks[i].samples[peaks[i].peak.at].frame, peaks[i + 1].samples[peaks[i + 1].peak.at].frame};
+    }
+}
+
 } // namespace
 
 Result<std::vector<Sample>> speedsOf(const MeasureDefinition& d, const std::vector<PointSpec>& points,
@@ -122,38 +183,10 @@ std::pair<double, double> speedAt(const std::vector<Sample>& samples, double tim
 MeasureValue evaluateChain(const MeasureDefinition& d, const Motion& motion, const PlacedPosition& from,
                            const PlacedPosition& until, const ViewSetup& setup) {
     const auto& time = motion.time();
-    std::vector<Peak> peaks;
-    for (const auto& link : d.links) {
-        auto samples = speedsOf(d, link.points, motion, from.frame, until.frame, setup);
-        if (!samples)
-            return refuse(d, link.name + ": " + samples.error().text());
-        const auto cutoff = slowestCutoff(motion, link.points, setup);
-        if (cutoff) // counted below instead
-            for (auto& s : *samples)
-                s.bias = 0.0;
-        Extreme e = extremeOf(*samples, true, time, instantError(from, time), instantError(until, time),
-                              cutoff.value_or(MotionOptions{}.slowest));
-        e.uInstant *=
-            1.06; // noise of speeds swings to and fro where that of places drifts: found by draws (test_rhythm)
-        if (cutoff) {
-            // A peak that falls otherwise than it rises was moved by smoothing somewhat further than smoothing moves it
-            // again (twicing, Tukey 1977). Putting it back would double its noise, so that counts as error.
-            auto again = *samples;
-            std::vector<double> values;
-            for (const auto& s : *samples)
-                values.push_back(s.value);
-            const double span = samples->back().time - samples->front().time;
-            const auto smoother = zeroLag(values, *cutoff, Hertz(static_cast<double>(samples->size() - 1) / span));
-            for (std::size_t i = 0; i < again.size(); ++i)
-                again[i].value = smoother[i];
-            const double moved = std::abs(extremeOf(again, true, time, 0.0, 0.0).time - e.time);
-            e.uInstant = std::hypot(e.uInstant, kMoved * std::min(moved, 0.25 / cutoff->value));
-        }
-        if (!(e.value > 3.0 * e.u))
-            return refuse(d,
-                          fill(say("measure", "%1 does not move clearly more than its marks are unsure"), {link.name}));
-        peaks.push_back({link.name, std::move(*samples), e});
-    }
+    const auto read = peaksOf(d, motion, from, until, setup);
+    if (!read)
+        return refuse(d, read.error().text());
+    const std::vector<Peak>& peaks = *read;
     MeasureValue v;
     v.measure = d.id;
     for (const auto& p : peaks)
@@ -203,24 +236,8 @@ MeasureValue evaluateChain(const MeasureDefinition& d, const Motion& motion, con
         v.uTime = std::sqrt(variance);
         break;
     }
-    default: { // braking
-        bool first = true;
-        for (std::size_t i = 0; i + 1 < n; ++i) {
-            const double when = peaks[i + 1].peak.time, top = peaks[i].peak.value;
-            const auto [left, uLeft] = speedAt(peaks[i].samples, when);
-            const double lost = 1.0 - left / top;
-            if (!first && lost >= v.value)
-                continue;
-            first = false;
-            const double h = time.realPeriod(peaks[i].samples.front().frame);
-            const double slope =
-                (speedAt(peaks[i].samples, when + h).first - speedAt(peaks[i].samples, when - h).first) / (2.0 * h);
-            v.value = lost;
-            v.uMarks = std::hypot(uLeft, (1.0 - lost) * peaks[i].peak.u) / top;
-            v.uTime = std::abs(slope) / top * peaks[i + 1].peak.uInstant;
-            v.frames = {peaks[i].samples[peaks[i].peak.at].frame, peaks[i + 1].samples[peaks[i + 1].peak.at].frame};
-        }
-    }
+    default: // braking
+        takeBraking(v, peaks, time);
     }
     v.u = std::hypot(v.uMarks, v.uTime);
     return v;

@@ -69,6 +69,59 @@ MeasureValue evaluateNearest(const MeasureDefinition& d, const Motion& motion, c
     return v;
 }
 
+struct CountedContacts {
+    int landings = 0, standing = 0;
+    std::vector<double> firstLanding; // real time by foot; NaN without one
+    double error = 0.0;               // of the landings, from frames and marks
+    std::vector<FrameIndex> frames;
+};
+
+// When a foot lands, and its standard error, both s. The instant at which the last of both limits is passed: the speed
+// falls below its own, the point sinks below the other. What smoothing takes off a landing's speed delays both feet
+// alike.
+std::pair<double, double> landingOf(const std::vector<MovingPoint>& foot, std::size_t first, double level,
+                                    double height, double independent) {
+    const auto &before = foot[first - 1], &after = foot[first];
+    const double lowest = lowestOf(foot, independent);
+    const double frame = after.time - before.time;
+    std::pair<double, double> out{before.time, frame / std::sqrt(12.0)};
+    bool any = false;
+    const auto pass = [&](double a, double b, double noise) { // from above 0 to below it
+        if (a <= 0.0)
+            return;
+        const double rate = (a - b) / frame;
+        if (const double at = before.time + a / rate; at > out.first || !any)
+            out = {at, noise / rate};
+        any = true;
+    };
+    pass(before.velocity.norm() - level, after.velocity.norm() - level, std::max(before.noise, after.noise));
+    pass(lowest - before.at.y() - height, lowest - after.at.y() - height, std::max(before.own, after.own));
+    return out;
+}
+
+// Contacts from the first key position on, with limits that are so much wider. \p from: where the standing are counted.
+CountedContacts countContacts(const std::vector<std::vector<MovingPoint>>& feet, const MeasureDefinition& d,
+                              double factor, FrameIndex from, double independent) {
+    CountedContacts c;
+    for (const auto& foot : feet) {
+        c.firstLanding.push_back(std::nan(""));
+        for (const auto& contact : contactsOf(foot, d.level * factor, d.height * factor, independent)) {
+            if (contact.begins) {
+                ++c.landings;
+                c.frames.push_back(foot[contact.first].frame);
+                if (std::isnan(c.firstLanding.back())) {
+                    const auto [when, u] =
+                        landingOf(foot, contact.first, d.level * factor, d.height * factor, independent);
+                    c.firstLanding.back() = when;
+                    c.error = std::hypot(c.error, u);
+                }
+            }
+            c.standing += foot[contact.first].frame <= from && foot[contact.last].frame >= from;
+        }
+    }
+    return c;
+}
+
 } // namespace
 
 MeasureValue evaluateCadence(const MeasureDefinition& d, const Motion& motion, const PlacedPosition& from,
@@ -217,71 +270,26 @@ MeasureValue evaluateContacts(const MeasureDefinition& d, const Motion& motion, 
         feet.push_back(std::move(*read));
     }
     const double independent = independentRate(d, motion, setup);
-    struct Counted {
-        int landings = 0, standing = 0;
-        std::vector<double> firstLanding; // real time by foot; NaN without one
-        double error = 0.0;               // of the landings, from frames and marks
-        std::vector<FrameIndex> frames;
-    };
-    // The instant at which the last of both limits is passed: the speed falls below its own, the point sinks below the
-    // other. What smoothing takes off a landing's speed delays both feet alike.
-    const auto landing = [independent](const std::vector<MovingPoint>& foot, std::size_t first, double level,
-                                       double height) {
-        const auto &before = foot[first - 1], &after = foot[first];
-        const double lowest = lowestOf(foot, independent);
-        const double frame = after.time - before.time;
-        struct Passed {
-            double time, u;
-        } out{before.time, frame / std::sqrt(12.0)};
-        bool any = false;
-        const auto pass = [&](double a, double b, double noise) { // from above 0 to below it
-            if (a <= 0.0)
-                return;
-            const double rate = (a - b) / frame;
-            if (const double at = before.time + a / rate; at > out.time || !any)
-                out = {at, noise / rate};
-            any = true;
-        };
-        pass(before.velocity.norm() - level, after.velocity.norm() - level, std::max(before.noise, after.noise));
-        pass(lowest - before.at.y() - height, lowest - after.at.y() - height, std::max(before.own, after.own));
-        return out;
-    };
-    const auto count = [&](double factor) {
-        Counted c;
-        for (const auto& foot : feet) {
-            c.firstLanding.push_back(std::nan(""));
-            for (const auto& contact : contactsOf(foot, d.level * factor, d.height * factor, independent)) {
-                if (contact.begins) {
-                    ++c.landings;
-                    c.frames.push_back(foot[contact.first].frame);
-                    if (std::isnan(c.firstLanding.back())) {
-                        const auto [when, u] = landing(foot, contact.first, d.level * factor, d.height * factor);
-                        c.firstLanding.back() = when;
-                        c.error = std::hypot(c.error, u);
-                    }
-                }
-                c.standing += foot[contact.first].frame <= from.frame && foot[contact.last].frame >= from.frame;
-            }
-        }
-        return c;
-    };
-    const Counted usual = count(1.0);
+    const auto count = [&](double factor) { return countContacts(feet, d, factor, from.frame, independent); };
+    const CountedContacts usual = count(1.0);
     // The same again with limits a third narrower and wider: what depends on the limits is not sure.
-    const auto moved = [&](auto Counted::*of) { return std::abs(count(1.0 / 1.35).*of - count(1.35).*of) / 2.0; };
+    const auto moved = [&](auto CountedContacts::*of) {
+        return std::abs(count(1.0 / 1.35).*of - count(1.35).*of) / 2.0;
+    };
     const double step = time.realPeriod(from.frame) / std::sqrt(12.0);
     switch (d.aspect) {
     case Aspect::count:
         v.value = usual.landings;
-        v.uMarks = moved(&Counted::landings);
+        v.uMarks = moved(&CountedContacts::landings);
         v.frames = usual.frames;
         break;
     case Aspect::feet:
         v.value = usual.standing;
-        v.uMarks = moved(&Counted::standing);
+        v.uMarks = moved(&CountedContacts::standing);
         v.frames = {from.frame};
         break;
     default: {
-        const auto between = [](const Counted& c) { return c.firstLanding[1] - c.firstLanding[0]; };
+        const auto between = [](const CountedContacts& c) { return c.firstLanding[1] - c.firstLanding[0]; };
         if (std::isnan(between(usual)))
             return refuse(d, std::isnan(usual.firstLanding[0])
                                  ? say("measure", "no landing of the first foot is seen")
