@@ -103,7 +103,7 @@ asan: test-packages
 	@cmake --preset $@ > /dev/null && cmake --build --preset $@ -j $(JOBS) && cd build/$@ && ctest --output-on-failure -LE slow
 # What Debian's libraries do among themselves is left out; where they carry our work over threads is said in
 # tests/support/arrivals.cpp.
-tsan: export TSAN_OPTIONS = ignore_noninstrumented_modules=1 history_size=7 suppressions=$(CURDIR)/packaging/tsan.supp
+tsan: export TSAN_OPTIONS = ignore_noninstrumented_modules=1 die_after_fork=0 history_size=7 suppressions=$(CURDIR)/packaging/tsan.supp
 tsan: test-packages
 	@cmake --preset $@ > /dev/null && cmake --build --preset $@ -j $(JOBS) && cd build/$@ && ctest --output-on-failure -LE slow
 

@@ -150,13 +150,20 @@ void seeks(const fs::path& clip, int frames) {
     row("same", ours, "decode time x distance", each * distance / n, 0.85);
 }
 
-// Backwards at `rate` steps a second; late: not there when its time has come.
-Steps backwards(const fs::path& clip, int from, int steps, double rate, std::size_t bytes) {
+// Backwards at `rate` steps a second; late: not there when its time has come. In motion it is painted as the window
+// does, no larger than it is seen.
+Steps backwards(const fs::path& clip, int from, int steps, double rate, std::size_t bytes, bool moving) {
     auto cache = std::make_shared<FrameCache>(bytes);
     Film::Options o;
     o.cache = cache;
     Reel reel(clip, o, {});
-    (void)reel.wait(FrameIndex(from));
+    ShowOptions show;
+    if (moving) {
+        show.longestSide = 1280;
+        show.rough = true;
+    }
+    reel.travel(FrameIndex(from), -1);
+    (void)reel.wait(FrameIndex(from), moving);
     reel.travel(FrameIndex(from), -1);
     while (!reel.idle()) // the hand has stood there for a moment
         std::this_thread::sleep_for(std::chrono::milliseconds(5));
@@ -168,7 +175,7 @@ Steps backwards(const fs::path& clip, int from, int steps, double rate, std::siz
             start + std::chrono::duration_cast<Clock::duration>(std::chrono::duration<double>(i / rate)));
         const FrameIndex f(from - i);
         reel.travel(f, -1);
-        ms.push_back(wall([&] { (void)reel.wait(f)->toPicture(); }));
+        ms.push_back(wall([&] { (void)reel.wait(f, moving)->toPicture(show); }));
         s.late += ms.back() > 1000.0 / rate;
         s.most = std::max(s.most, cache->used());
     }
@@ -179,7 +186,7 @@ Steps backwards(const fs::path& clip, int from, int steps, double rate, std::siz
 
 void steppingBack(const fs::path& clip) {
     std::printf("one step back, ms\n");
-    const Steps s = backwards(clip, 200, 150, 30.0, 410u << 20);
+    const Steps s = backwards(clip, 200, 150, 30.0, 410u << 20, false);
     cv::VideoCapture capture(clip.string());
     cv::Mat m;
     int at = 119;

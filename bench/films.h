@@ -24,7 +24,7 @@ struct Steps {
     int late = 0;
     std::size_t most = 0;
 };
-Steps backwards(const std::filesystem::path& clip, int from, int steps, double rate, std::size_t bytes);
+Steps backwards(const std::filesystem::path& clip, int from, int steps, double rate, std::size_t bytes, bool moving);
 void steppingBack(const std::filesystem::path& clip);
 void reverse(const std::filesystem::path& clip, int frames);
 void painting(const std::filesystem::path& clip);

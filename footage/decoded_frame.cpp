@@ -1,6 +1,7 @@
 #include "footage/decoded_frame_impl.h"
 
 #include <libyuv/convert_argb.h>
+#include <libyuv/scale.h>
 
 #include <algorithm>
 #include <cmath>
@@ -129,12 +130,61 @@ std::size_t DecodedFrame::bytes() const {
     return m_impl->field == Field::both ? n : n / 2; // both fields share one picture
 }
 
+namespace {
+// Of the picture as it was decoded, across and down, before it is turned.
+std::pair<int, int> wholeOf(const DecodedFrame::Impl& f) {
+    if (f.wholeWidth > 0)
+        return {std::max(1, static_cast<int>(std::lround(f.wholeWidth * f.pixelAspect))), f.wholeHeight};
+    return {wide(f), f.frame->height};
+}
+} // namespace
+
 int DecodedFrame::width() const {
-    return m_impl->rotation % 180 == 0 ? wide(*m_impl) : m_impl->frame->height;
+    const auto [across, down] = wholeOf(*m_impl);
+    return m_impl->rotation % 180 == 0 ? across : down;
 }
 
 int DecodedFrame::height() const {
-    return m_impl->rotation % 180 == 0 ? m_impl->frame->height : wide(*m_impl);
+    const auto [across, down] = wholeOf(*m_impl);
+    return m_impl->rotation % 180 == 0 ? down : across;
+}
+
+bool DecodedFrame::isHalved() const {
+    return m_impl->wholeWidth > 0;
+}
+
+std::shared_ptr<const DecodedFrame> DecodedFrame::halved() const {
+    const AVFrame& f = *m_impl->frame;
+    if (m_impl->field != Field::both || isHalved() || f.width < 4 || f.height < 4)
+        return nullptr;
+    auto half = std::make_unique<Impl>();
+    half->rotation = m_impl->rotation;
+    half->pixelAspect = m_impl->pixelAspect;
+    half->wholeWidth = f.width;
+    half->wholeHeight = f.height;
+    half->frame.reset(av_frame_alloc());
+    if (!half->frame)
+        return nullptr;
+    AVFrame& h = *half->frame;
+    h.format = f.format;
+    h.width = f.width / 2;
+    h.height = f.height / 2;
+    if (av_frame_get_buffer(&h, 0) < 0 || av_frame_copy_props(&h, &f) < 0)
+        return nullptr;
+    if (h.colorspace == AVCOL_SPC_UNSPECIFIED) // which is guessed by the size, of the whole
+        h.colorspace = isHd(f) ? AVCOL_SPC_BT709 : AVCOL_SPC_SMPTE170M;
+    if (f.format == AV_PIX_FMT_YUV420P || f.format == AV_PIX_FMT_YUVJ420P) {
+        libyuv::I420Scale(f.data[0], f.linesize[0], f.data[1], f.linesize[1], f.data[2], f.linesize[2], f.width,
+                          f.height, h.data[0], h.linesize[0], h.data[1], h.linesize[1], h.data[2], h.linesize[2],
+                          h.width, h.height, libyuv::kFilterBox);
+    } else {
+        const auto format = static_cast<AVPixelFormat>(f.format);
+        SwsContext* sws = scaler(f.width, f.height, format, h.width, h.height, format, SWS_FAST_BILINEAR);
+        if (!sws)
+            return nullptr;
+        sws_scale(sws, f.data, f.linesize, 0, f.height, h.data, h.linesize);
+    }
+    return std::make_shared<const DecodedFrame>(std::move(half));
 }
 
 bool DecodedFrame::damaged() const {

@@ -37,8 +37,12 @@ public:
     DecodedFrame(const DecodedFrame&) = delete;
     DecodedFrame& operator=(const DecodedFrame&) = delete;
 
+    /// The same picture with half the lines and columns, in a quarter of the memory: for pictures in motion, never for
+    /// a measurement. Null where it cannot be made (a field, an odd format, no memory).
+    [[nodiscard]] std::shared_ptr<const DecodedFrame> halved() const;
+    [[nodiscard]] bool isHalved() const;
     [[nodiscard]] std::size_t bytes() const;
-    /// Of the whole picture, upright and with square pixels, px.
+    /// Of the whole picture, upright and with square pixels, px; of a halved one those of what it was made of.
     [[nodiscard]] int width() const;
     [[nodiscard]] int height() const;
     /// True when the decoder had to make up parts of it.

@@ -345,11 +345,17 @@ struct Film::Impl {
             auto picture = std::make_shared<const DecodedFrame>(std::move(impl));
             frameBytes = std::max<std::size_t>(1, picture->bytes());
             const int shown = coded * perCoded() + k;
+            if (halving) {
+                if (auto half = picture->halved())
+                    cache->keepHalved(cacheId, shown, std::move(half));
+                continue;
+            }
             if (shown == wanted)
                 got = picture; // held here too: the cache may be too small for even one
             cache->keep(cacheId, shown, std::move(picture));
         }
     }
+    bool halving = false; // what is decoded is kept in half its size
     int wanted = -1;
     DecodedPtr got;
 
@@ -416,7 +422,7 @@ struct Film::Impl {
     Result<DecodedPtr> get(int shown, bool back) {
         if (shown < 0 || shown >= info.frames)
             return Error{riflesso::fill(say("error", "there is no frame %1: the film has frames 0 to %2"),
-                              {std::to_string(shown), std::to_string(info.frames - 1)}),
+                                        {std::to_string(shown), std::to_string(info.frames - 1)}),
                          path.filename().string(),
                          {},
                          {}};
@@ -553,6 +559,21 @@ bool Film::fill(FrameIndex from, FrameIndex to, bool backwards, const std::funct
     if (a > b)
         return true;
     return m.decode(a / m.perCoded(), b / m.perCoded(), backwards ? Impl::Then::before : Impl::Then::after, goOn);
+}
+
+bool Film::halves() const {
+    return !m_impl->info.interlaced && !m_impl->options.lightness;
+}
+
+bool Film::fillHalved(FrameIndex from, FrameIndex to, const std::function<bool()>& goOn) {
+    auto& m = *m_impl;
+    const int a = std::clamp(from.value, 0, m.info.frames - 1), b = std::clamp(to.value, 0, m.info.frames - 1);
+    if (!halves() || a > b)
+        return false;
+    m.halving = true;
+    const bool whole = m.decode(a, b, Impl::Then::before, goOn);
+    m.halving = false;
+    return whole && m.cache->findHalved(m.cacheId, b);
 }
 
 bool Film::quickly(const std::function<bool(int, const DecodedFrame&)>& each) {

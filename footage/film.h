@@ -87,6 +87,12 @@ public:
     /// decoded. Stops early when \p goOn says no; true when it got to the end.
     bool fill(FrameIndex from, FrameIndex to, bool backwards, const std::function<bool()>& goOn);
 
+    /// As fill(), backwards, but keeps halved pictures: where a group of pictures is too large to be kept whole, so
+    /// that none need be decoded twice. For looking at while the film moves. False also where they cannot be made.
+    bool fillHalved(FrameIndex from, FrameIndex to, const std::function<bool()>& goOn);
+    /// Whether pictures of this film can be halved.
+    [[nodiscard]] bool halves() const;
+
     /// Goes through the whole film once as fast as it can: pictures that no other refers to are passed over, edges of
     /// blocks are left rough, and nothing is kept. For looking at movement, never at a frame. False when \p each or
     /// cancelling stopped it.

@@ -41,32 +41,50 @@ int FrameCache::join() {
 
 void FrameCache::leave(int film) {
     std::lock_guard lock(m_mutex);
-    for (const auto& [frame, picture] : m_films[film].frames)
-        m_used -= picture->bytes();
+    for (const auto* kept : {&m_films[film].frames, &m_films[film].halved})
+        for (const auto& [frame, picture] : *kept)
+            m_used -= picture->bytes();
     m_films.erase(film);
 }
 
-DecodedPtr FrameCache::find(int film, int frame) const {
+DecodedPtr FrameCache::find(int film, int frame, std::map<int, DecodedPtr> Film::*where) const {
     std::lock_guard lock(m_mutex);
     const auto f = m_films.find(film);
     if (f == m_films.end())
         return nullptr;
-    const auto it = f->second.frames.find(frame);
-    return it == f->second.frames.end() ? nullptr : it->second;
+    const auto& kept = f->second.*where;
+    const auto it = kept.find(frame);
+    return it == kept.end() ? nullptr : it->second;
+}
+
+DecodedPtr FrameCache::find(int film, int frame) const {
+    return find(film, frame, &Film::frames);
+}
+
+DecodedPtr FrameCache::findHalved(int film, int frame) const {
+    return find(film, frame, &Film::halved);
 }
 
 bool FrameCache::contains(int film, int frame) const {
     return find(film, frame) != nullptr;
 }
 
-void FrameCache::keep(int film, int frame, DecodedPtr picture) {
+void FrameCache::keep(int film, int frame, DecodedPtr picture, std::map<int, DecodedPtr> Film::*where) {
     std::lock_guard lock(m_mutex);
     const auto f = m_films.find(film);
-    if (f == m_films.end() || f->second.frames.contains(frame))
+    if (f == m_films.end() || (f->second.*where).contains(frame))
         return;
     m_used += picture->bytes();
-    f->second.frames.emplace(frame, std::move(picture));
+    (f->second.*where).emplace(frame, std::move(picture));
     makeRoom();
+}
+
+void FrameCache::keep(int film, int frame, DecodedPtr picture) {
+    keep(film, frame, std::move(picture), &Film::frames);
+}
+
+void FrameCache::keepHalved(int film, int frame, DecodedPtr picture) {
+    keep(film, frame, std::move(picture), &Film::halved);
 }
 
 void FrameCache::look(int film, int frame, int direction) {
@@ -81,32 +99,34 @@ void FrameCache::look(int film, int frame, int direction) {
 
 void FrameCache::makeRoom() {
     while (m_used > m_limit) {
-        Film* worst = nullptr;
+        std::map<int, DecodedPtr>* worst = nullptr;
         int worstFrame = 0;
         double worstScore = -1.0;
         for (auto& [id, film] : m_films) {
-            if (film.frames.empty())
-                continue;
             const bool idle = film.looked == 0 || m_count - film.looked >= kTogether;
-            // Within a film the worst is at one of its ends.
-            for (int frame : {film.frames.begin()->first, film.frames.rbegin()->first}) {
-                const double ahead = (frame - film.at) * (film.direction < 0 ? -1.0 : 1.0);
-                double score = film.direction == 0 ? std::abs(ahead) : ahead >= 0 ? ahead : 8.0 - 4.0 * ahead;
-                if (idle)
-                    score += 1e6 + static_cast<double>(m_count - film.looked);
-                // Films with larger pictures, or more of them, give first.
-                if (score > worstScore) {
-                    worstScore = score;
-                    worst = &film;
-                    worstFrame = frame;
+            for (auto* kept : {&film.frames, &film.halved}) {
+                if (kept->empty())
+                    continue;
+                // Within a film the worst is at one of its ends.
+                for (int frame : {kept->begin()->first, kept->rbegin()->first}) {
+                    const double ahead = (frame - film.at) * (film.direction < 0 ? -1.0 : 1.0);
+                    double score = film.direction == 0 ? std::abs(ahead) : ahead >= 0 ? ahead : 8.0 - 4.0 * ahead;
+                    if (idle)
+                        score += 1e6 + static_cast<double>(m_count - film.looked);
+                    // Films with larger pictures, or more of them, give first.
+                    if (score > worstScore) {
+                        worstScore = score;
+                        worst = kept;
+                        worstFrame = frame;
+                    }
                 }
             }
         }
         if (!worst)
             return;
-        const auto it = worst->frames.find(worstFrame);
+        const auto it = worst->find(worstFrame);
         m_used -= it->second->bytes();
-        worst->frames.erase(it);
+        worst->erase(it);
     }
 }
 

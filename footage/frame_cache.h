@@ -29,6 +29,9 @@ public:
     [[nodiscard]] DecodedPtr find(int film, int frame) const;
     [[nodiscard]] bool contains(int film, int frame) const;
     void keep(int film, int frame, DecodedPtr picture);
+    /// The same for halved pictures (DecodedFrame::halved()), which are never found as whole ones.
+    [[nodiscard]] DecodedPtr findHalved(int film, int frame) const;
+    void keepHalved(int film, int frame, DecodedPtr picture);
     /// Says what is looked at: pictures near it in this direction (−1, 0, 1) stay longest.
     void look(int film, int frame, int direction);
 
@@ -37,8 +40,10 @@ private:
         int at = 0;
         int direction = 0;
         unsigned long looked = 0; // by the count below
-        std::map<int, DecodedPtr> frames;
+        std::map<int, DecodedPtr> frames, halved;
     };
+    [[nodiscard]] DecodedPtr find(int film, int frame, std::map<int, DecodedPtr> Film::*where) const;
+    void keep(int film, int frame, DecodedPtr picture, std::map<int, DecodedPtr> Film::*where);
     void makeRoom(); // with the lock held
 
     mutable std::mutex m_mutex; // protects everything below

@@ -32,19 +32,28 @@ DecodedPtr Reel::find(FrameIndex frame) const {
     return id ? m_options.cache->find(id, frame.value) : nullptr;
 }
 
-DecodedPtr Reel::want(FrameIndex frame, bool droppable) {
-    if (auto there = find(frame))
-        return there;
+DecodedPtr Reel::atHand(int film, int frame, bool moving) const {
+    auto there = m_options.cache->find(film, frame);
+    return there || !moving ? there : m_options.cache->findHalved(film, frame);
+}
+
+DecodedPtr Reel::want(FrameIndex frame, bool droppable, bool moving) {
     {
         std::lock_guard lock(m_mutex);
-        if (std::any_of(m_wishes.begin(), m_wishes.end(), [&](const Wish& w) { return w.frame == frame.value; }))
+        if (droppable || moving) // a still for a board says nothing of the hand
+            m_moving = moving;
+        if (m_cacheId)
+            if (auto there = atHand(m_cacheId, frame.value, moving))
+                return there;
+        if (std::any_of(m_wishes.begin(), m_wishes.end(),
+                        [&](const Wish& w) { return w.frame == frame.value && (moving || !w.moving); }))
             return nullptr;
         if (droppable) {
             // What is looked at now goes before what fills the boards.
             std::erase_if(m_wishes, [](const Wish& w) { return w.droppable; });
-            m_wishes.push_front({frame.value, droppable});
+            m_wishes.push_front({frame.value, droppable, moving});
         } else {
-            m_wishes.push_back({frame.value, droppable});
+            m_wishes.push_back({frame.value, droppable, moving});
         }
     }
     m_changed.notify_all();
@@ -63,13 +72,13 @@ void Reel::travel(FrameIndex at, int direction) {
     m_changed.notify_all();
 }
 
-DecodedPtr Reel::wait(FrameIndex frame) {
-    if (auto there = want(frame, false))
+DecodedPtr Reel::wait(FrameIndex frame, bool moving) {
+    if (auto there = want(frame, false, moving))
         return there;
     std::unique_lock lock(m_mutex);
     while (true) {
         if (m_cacheId)
-            if (auto there = m_options.cache->find(m_cacheId, frame.value))
+            if (auto there = atHand(m_cacheId, frame.value, moving))
                 return there;
         const bool pending = m_busy || std::any_of(m_wishes.begin(), m_wishes.end(),
                                                    [&](const Wish& w) { return w.frame == frame.value; });
@@ -89,10 +98,38 @@ bool Reel::interrupted() const {
     return m_stop || std::any_of(m_wishes.begin(), m_wishes.end(), [](const Wish& w) { return w.droppable; });
 }
 
+// Two groups must find room, the one that the hand is in and the one before.
+bool Reel::halving(int frame) const {
+    if (!m_moving || m_direction >= 0 || !m_film->halves())
+        return false;
+    const auto group = static_cast<std::size_t>(frame - m_film->groupStart(FrameIndex(frame)).value + 1);
+    const int before = m_film->groupStart(FrameIndex(frame)).value - 1;
+    const auto other =
+        before < 0 ? 0 : static_cast<std::size_t>(before - m_film->groupStart(FrameIndex(before)).value + 1);
+    return (group + other + 4) * m_film->frameBytes() > m_options.cache->share();
+}
+
+// What is missing of the group up to a frame, and the frame itself.
+DecodedPtr Reel::fetchHalved(int frame) {
+    int from = m_film->groupStart(FrameIndex(frame)).value;
+    while (from < frame && atHand(m_cacheId, from, true))
+        ++from;
+    (void)m_film->fillHalved(FrameIndex(from), FrameIndex(frame), {});
+    return atHand(m_cacheId, frame, true);
+}
+
 Reel::Plan Reel::plan() const {
-    const auto frameBytes = std::max<std::size_t>(1, m_film->frameBytes());
-    const int room = std::max(2, static_cast<int>(m_options.cache->share() / frameBytes) - 2);
-    const auto there = [&](int f) { return m_options.cache->contains(m_cacheId, f); };
+    const bool halved = halving(m_at);
+    auto frameBytes = std::max<std::size_t>(1, m_film->frameBytes());
+    std::size_t share = m_options.cache->share();
+    if (halved) { // beside what is there whole
+        for (int f = m_film->groupStart(FrameIndex(m_at)).value; f <= m_at; ++f)
+            if (m_options.cache->contains(m_cacheId, f))
+                share -= std::min(share, frameBytes);
+        frameBytes = std::max<std::size_t>(1, frameBytes / 4);
+    }
+    const int room = std::max(2, static_cast<int>(share / frameBytes) - 2);
+    const auto there = [&](int f) { return atHand(m_cacheId, f, halved) != nullptr; };
     if (m_direction >= 0) {
         int a = m_at + 1;
         const int b = std::min(m_frames - 1, m_at + std::min(kAhead, room / 2));
@@ -113,7 +150,7 @@ Reel::Plan Reel::plan() const {
         const int left = room - (m_at - b); // what still fits beside the frames between here and the hand
         if (b >= start) {
             const int want = std::min(b - start + 1, std::max(4, room / 2));
-            return left >= want || groups == 0 ? Plan{std::max(start, b - std::max(want, 1) + 1), b} : Plan{};
+            return left >= want || groups == 0 ? Plan{std::max(start, b - std::max(want, 1) + 1), b, halved} : Plan{};
         }
         end = start - 1;
     }
@@ -145,11 +182,14 @@ void Reel::work() {
         if (!m_wishes.empty()) {
             const Wish wish = m_wishes.front();
             const bool backwards = m_direction < 0 && m_at == wish.frame;
+            const bool halved = m_film && wish.moving && backwards && halving(wish.frame);
             m_wishes.pop_front();
             m_busy = true;
             lock.unlock();
             Told told{wish.frame, nullptr, m_error};
-            if (m_film) {
+            if (halved)
+                told.picture = fetchHalved(wish.frame);
+            if (m_film && !told.picture) {
                 auto got = m_film->decoded(FrameIndex(wish.frame), backwards);
                 if (got)
                     told.picture = *got;
@@ -171,8 +211,10 @@ void Reel::work() {
                 const bool backwards = m_direction < 0;
                 m_busy = true;
                 lock.unlock();
+                const auto goOn = [this] { return !interrupted(); };
+                const FrameIndex from(p.from), to(p.to);
                 const bool whole =
-                    m_film->fill(FrameIndex(p.from), FrameIndex(p.to), backwards, [this] { return !interrupted(); });
+                    p.halved ? m_film->fillHalved(from, to, goOn) : m_film->fill(from, to, backwards, goOn);
                 lock.lock();
                 m_busy = false;
                 // Damaged or squeezed-out frames are not tried again until the hand moves on.

@@ -37,11 +37,13 @@ public:
     [[nodiscard]] DecodedPtr find(FrameIndex frame) const;
     /// The same, and fetches it when it is not at hand. A droppable wish replaces an unanswered droppable one: while
     /// scrubbing only the newest frame counts.
-    DecodedPtr want(FrameIndex frame, bool droppable);
+    /// \p moving: it is looked at in passing, and a halved picture will do (DecodedFrame::halved()); what is read ahead
+    /// is then kept so where groups of pictures are too large.
+    DecodedPtr want(FrameIndex frame, bool droppable, bool moving = false);
     /// Where the hand is and where it goes (−1, 0, 1); what is read ahead follows it.
     void travel(FrameIndex at, int direction);
     /// Waits for a frame; for tests and measuring. Null when it cannot be had.
-    DecodedPtr wait(FrameIndex frame);
+    DecodedPtr wait(FrameIndex frame, bool moving = false);
     /// Nothing is wished for and nothing is being read ahead.
     [[nodiscard]] bool idle() const;
 
@@ -49,13 +51,19 @@ private:
     struct Wish {
         int frame = 0;
         bool droppable = false;
+        bool moving = false;
     };
     struct Plan {
         int from = 0, to = -1; // empty when to < from
+        bool halved = false;
     };
     void work();
     Plan plan() const; // with the lock held, by the reel's thread
     bool interrupted() const;
+    [[nodiscard]] DecodedPtr atHand(int film, int frame, bool moving) const;
+    // With the lock held, by the reel's thread: whether what lies before a frame is kept in half its size.
+    [[nodiscard]] bool halving(int frame) const;
+    DecodedPtr fetchHalved(int frame); // without the lock
 
     std::filesystem::path m_path;
     Film::Options m_options;
@@ -69,6 +77,7 @@ private:
     std::string m_error;
     int m_at = 0;
     int m_direction = 0;
+    bool m_moving = false;                    // halved pictures will do
     unsigned long m_moves = 0, m_planned = 0; // what was read ahead for which move
     int m_answered = -1;
     bool m_stop = false;

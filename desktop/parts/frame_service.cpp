@@ -90,7 +90,7 @@ QImage FrameService::show(const QString& film, int frame, int side) {
     Reel& reel = reelOf(film);
     m_open[film].shown = frame;
     m_open[film].side = side;
-    const DecodedPtr there = reel.want(FrameIndex(frame), true);
+    const DecodedPtr there = reel.want(FrameIndex(frame), true, side > 0);
     return there ? painted(film, *there, side) : QImage();
 }
 
@@ -123,6 +123,13 @@ void FrameService::forget(const QString& film) {
 void FrameService::answer(const QString& film, int frame, const DecodedPtr& decoded, const QString& error) {
     const auto it = m_open.find(film);
     const int side = it == m_open.end() || it->second.shown != frame ? 0 : it->second.side;
+    if (decoded && decoded->isHalved() && side == 0) {
+        // The hand has gone on, or has come to rest here meanwhile.
+        if (it != m_open.end() && it->second.shown == frame)
+            if (const DecodedPtr whole = reelOf(film).want(FrameIndex(frame), true))
+                answer(film, frame, whole, {});
+        return;
+    }
     const QImage picture = decoded ? painted(film, *decoded, side) : QImage();
     if (picture.isNull()) {
         if (it != m_open.end() && error.contains("no such file"))

@@ -409,7 +409,11 @@ private slots:
         QVERIFY(!camera->running());
         QVERIFY(settle(*m_window));
         const Take& t = data().takes.rbegin()->second;
-        QVERIFY(t.captureRate && *t.captureRate > 5 && t.times.size() >= 5);
+        // A slow machine films fewer pictures, and says so.
+        QVERIFY(t.captureRate && t.times.size() >= 2);
+        const double rate = (static_cast<double>(t.times.size()) - 1.0) / (t.times.back() - t.times.front());
+        QVERIFY2(std::abs(*t.captureRate / rate - 1.0) < 0.5,
+                 qPrintable(QString("%1 Hz, %2").arg(*t.captureRate).arg(rate)));
         QVERIFY(t.set.empty());
     }
     void setsArePartedWhileFilming() {

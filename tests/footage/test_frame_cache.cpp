@@ -111,6 +111,30 @@ private slots:
         QVERIFY(std::abs(static_cast<int>(grey[60 * 160 + 80]) - before) < 26); // the same place, studio range
         QVERIFY(!f.damaged());
     }
+    void halvedPicturesAreKeptApart() {
+        const DecodedPtr half = m_frames[5]->halved();
+        QVERIFY(half && half->isHalved() && !m_frames[5]->isHalved() && !half->halved());
+        QVERIFY(half->bytes() < m_bytes / 3);
+        QCOMPARE(half->width(), 320);
+        const auto whole = m_frames[5]->toPicture(), small = half->toPicture();
+        QCOMPARE(small->width, 160);
+        QCOMPARE(decodeNumber(*small), 5);
+        QVERIFY(std::abs(static_cast<int>(small->at(80, 60) & 0xff) - static_cast<int>(whole->at(160, 120) & 0xff)) <
+                6);
+        FrameCache c = cacheFor(10);
+        const int film = c.join();
+        c.look(film, 5, -1);
+        c.keepHalved(film, 5, half);
+        QVERIFY(c.findHalved(film, 5) && !c.contains(film, 5) && c.used() == half->bytes());
+        c.keep(film, 5, m_frames[5]);
+        QVERIFY(c.contains(film, 5) && c.used() == half->bytes() + m_bytes);
+        c.setLimit(0);
+        QVERIFY(!c.findHalved(film, 5) && !c.contains(film, 5) && c.used() == 0);
+        c.setLimit(1u << 30);
+        c.keepHalved(film, 5, half);
+        c.leave(film);
+        QCOMPARE(c.used(), std::size_t(0));
+    }
     void theOrderOfTheTable() {
         FilmIndex x = indexOf({0, 3, 1, 2, 6, 4, 5}); // I P B B P B B
         QVERIFY(orderByTime(x));

@@ -68,6 +68,38 @@ private slots:
             QVERIFY(r.reel->find(FrameIndex(i)));
         QVERIFY(!r.reel->find(FrameIndex(120)));
     }
+    // Of groups too large for the memory halved pictures are kept in motion, which never pass for whole ones.
+    void largeGroupsAreHalvedInMotion() {
+        Rig r = rig(50); // of groups of 60
+        QVERIFY(r.reel->wait(FrameIndex(179), true));
+        r.reel->travel(FrameIndex(179), -1);
+        QTRY_VERIFY(r.reel->idle());
+        int halved = 0, atHand = 0;
+        for (int i = 178; i >= 60; --i) {
+            r.reel->travel(FrameIndex(i), -1);
+            atHand += r.reel->want(FrameIndex(i), false, true) != nullptr;
+            const DecodedPtr p = r.reel->wait(FrameIndex(i), true);
+            QCOMPARE(shown(p), i);
+            QCOMPARE(p->width(), 320);
+            QCOMPARE(p->height(), 192);
+            if (p->isHalved()) {
+                ++halved;
+                QCOMPARE(p->toPicture()->width, 160);
+                QVERIFY(!r.reel->find(FrameIndex(i)));
+            }
+            QVERIFY(r.cache->used() <= r.cache->limit());
+        }
+        QVERIFY2(halved > 100 && atHand > 50, qPrintable(QString("%1 halved, %2 at hand").arg(halved).arg(atHand)));
+        const DecodedPtr whole = r.reel->wait(FrameIndex(100)); // it comes to rest
+        QVERIFY(whole && !whole->isHalved());
+        QCOMPARE(shown(whole), 100);
+        Rig small = rig(200); // where two groups find room nothing is halved
+        small.reel->travel(FrameIndex(130), -1);
+        for (int i = 130; i > 50; --i) {
+            small.reel->travel(FrameIndex(i), -1);
+            QVERIFY(!small.reel->wait(FrameIndex(i), true)->isHalved());
+        }
+    }
     void whileScrubbingOnlyTheNewestCounts() {
         std::atomic<int> told{0};
         auto cache = std::make_shared<FrameCache>(60 * kFrame);

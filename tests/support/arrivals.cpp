@@ -25,9 +25,9 @@ char events; // one place for all that is sent: it cannot be seen who will get i
 // What a pool is given, between the thread that gives it and the one that does it.
 class Carried : public QRunnable {
 public:
-    Carried(QThreadPool* pool, QRunnable* work) : m_pool(pool), m_work(work) { __tsan_release(m_work); }
+    Carried(QThreadPool* pool, QRunnable* work) : m_pool(pool), m_work(work) {}
     void run() override {
-        __tsan_acquire(m_work);
+        __tsan_acquire(this);
         const bool mine = m_work->autoDelete();
         m_work->run();
         if (mine)
@@ -74,7 +74,9 @@ Q_COREAPP_STARTUP_FUNCTION(see)
 
 void QThreadPool::start(QRunnable* work, int priority) {
     static const auto real = next<void (*)(QThreadPool*, QRunnable*, int)>("_ZN11QThreadPool5startEP9QRunnablei");
-    real(this, new Carried(this, work), priority);
+    auto* const carried = new Carried(this, work);
+    __tsan_release(carried);
+    real(this, carried, priority);
 }
 
 bool QThreadPool::waitForDone(int msecs) {
@@ -97,6 +99,16 @@ void QMetaObject::activate(QObject* sender, const QMetaObject* meta, int index, 
         next<void (*)(QObject*, const QMetaObject*, int, void**)>("_ZN11QMetaObject8activateEP7QObjectPKS_iPPv");
     __tsan_release(&events);
     real(sender, meta, index, arguments);
+}
+
+// Whoever lets go of a result last destroys it.
+bool QFutureInterfaceBase::derefT() const noexcept {
+    static const auto real = next<bool (*)(const QFutureInterfaceBase*)>("_ZNK20QFutureInterfaceBase6derefTEv");
+    static char counted;
+    __tsan_release(&counted);
+    const bool others = real(this);
+    __tsan_acquire(&counted);
+    return others;
 }
 
 void QFutureInterfaceBase::waitForFinished() {
