@@ -1,61 +1,23 @@
 #include "footage/film.h"
 
-#include "core/statistics/numbers.h"
 #include "core/words/say.h"
 #include "footage/decoded_frame_impl.h"
 #include "footage/film_index.h"
 #include "footage/frame_memory.h"
 #include "footage/packet_source.h"
+#include "footage/stream_facts.h"
 
 extern "C" {
-#include <libavutil/display.h>
 #include <libavutil/imgutils.h>
 }
 
 #include <algorithm>
-#include <cctype>
 #include <cmath>
 #include <cstdlib>
 #include <limits>
 
 namespace riflesso {
 namespace {
-
-int rotationOf(const AVStream& stream) {
-    const auto* matrix = av_stream_get_side_data(&stream, AV_PKT_DATA_DISPLAYMATRIX, nullptr);
-    if (!matrix)
-        return 0;
-    const double counter = av_display_rotation_get(reinterpret_cast<const int32_t*>(matrix));
-    if (!std::isfinite(counter))
-        return 0;
-    const int quarter = static_cast<int>(std::lround(-counter / 90.0));
-    return ((quarter % 4) + 4) % 4 * 90;
-}
-
-// The container goes before the stream, as players have it; most films say nothing and mean squares.
-double pixelAspectOf(const AVStream& stream, double streamSays) {
-    const double stated = av::statedAspect(stream);
-    return stated > 0.0 ? stated : streamSays > 0.0 ? streamSays : 1.0;
-}
-
-// Tags by which telephones and cameras state how fast they really filmed. The first is Android's; the others are forms
-// seen in the wild, from memory.
-std::optional<Hertz> captureTag(const AVDictionary* tags, std::string& name) {
-    const AVDictionaryEntry* tag = nullptr;
-    while ((tag = av_dict_get(tags, "", tag, AV_DICT_IGNORE_SUFFIX))) {
-        std::string key = tag->key;
-        std::transform(key.begin(), key.end(), key.begin(), [](unsigned char c) { return std::tolower(c); });
-        std::erase_if(key, [](char c) { return c == '_' || c == '-' || c == '.' || c == ' '; });
-        const bool states = key == "comandroidcapturefps" || key.ends_with("capturefps") ||
-                            key.ends_with("captureframerate") || key.ends_with("capturerate");
-        const double rate = numberFrom(tag->value).value_or(0.0);
-        if (states && rate > 0.0 && rate < 100000.0) {
-            name = tag->key;
-            return Hertz(rate);
-        }
-    }
-    return std::nullopt;
-}
 
 // Leaves the plane of lightness by itself, where there is one of 8 bits.
 void dropColours(AVFrame& f) {
@@ -87,27 +49,28 @@ constexpr std::size_t kParked = 3;              // of them at most
 constexpr int kNowhere = -2;
 constexpr int kWorthParking = 8; // frames of the group on either side of where a decoder stands
 
-// A decoder and how far it has come.
-struct Place {
-    av::Codec codec;
-    bool running = false;   // packets have gone in since the last restart
-    bool drained = false;   // the end has gone in
-    int lastSent = -1;      // number of the last packet that went in
-    int lastOut = -1;       // last coded frame that came out
-    int passedOver = -1;    // last of the frames not wanted whose packets may have been left out
-    int validFrom = 0;      // pictures before the key frame of the last restart lack what they refer to
-    unsigned long used = 0; // when it last served, by the count of jumps
-
-    // Whether going on from here leads to coded frame `from`. Once the end has gone in, what is still inside comes out.
-    [[nodiscard]] bool onTheWay(int from, const FilmIndex& index) const {
-        return running && lastSent >= (drained ? index.lastPacketOf(from) : index.keyPacketFor(from)) && lastOut >= 0 &&
-               lastOut < from && passedOver < from;
-    }
-};
-
 } // namespace
 
 struct Film::Impl {
+    // A decoder and how far it has come.
+    struct Place {
+        av::Codec codec;
+        bool running = false;   // packets have gone in since the last restart
+        bool drained = false;   // the end has gone in
+        int lastSent = -1;      // number of the last packet that went in
+        int lastOut = -1;       // last coded frame that came out
+        int passedOver = -1;    // last of the frames not wanted whose packets may have been left out
+        int validFrom = 0;      // pictures before the key frame of the last restart lack what they refer to
+        unsigned long used = 0; // when it last served, by the count of jumps
+
+        // Whether going on from here leads to coded frame `from`. Once the end has gone in, what is still inside comes
+        // out.
+        [[nodiscard]] bool onTheWay(int from, const FilmIndex& index) const {
+            return running && lastSent >= (drained ? index.lastPacketOf(from) : index.keyPacketFor(from)) &&
+                   lastOut >= 0 && lastOut < from && passedOver < from;
+        }
+    };
+
     std::filesystem::path path;
     Options options;
     std::unique_ptr<PacketSource> source;
