@@ -57,7 +57,7 @@ std::string growthWords(const Athlete& athlete) {
     return fill(say("body",
                     "Grown %1 cm since %2: films from before show another body. Lengths in its own segments still "
                     "hold; metres and habits change."),
-                {figure(by, 0), isoDate(first->day)});
+                {figure(by, 0), dateWords(first->day)});
 }
 
 std::vector<SegmentLength> segmentLengths(const CaseData& data) {
@@ -111,7 +111,7 @@ void setStature(Athlete& athlete, Day day, double stature) {
 
 std::string bodyWords(const BodyNote& note) {
     return word(note.part) + (note.words.empty() ? "" : ": " + note.words) +
-           (note.since ? fill(say("body", ", since %1"), {isoDate(*note.since)}) : "") +
+           (note.since ? fill(say("body", ", since %1"), {dateWords(*note.since)}) : "") +
            (note.pain ? say("body", ", hurts now") : "");
 }
 

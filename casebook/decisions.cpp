@@ -62,7 +62,7 @@ std::vector<DecidedFault> decidedFaults(const CaseData& data, const Blueprint& b
             break;
         case FaultState::held:
             f.words = fill(say("findings", "held: look again on %1"),
-                           {isoDate(analysis.judgedDay.value_or(d.day) + std::chrono::days(kLookAgainDays))});
+                           {dateWords(analysis.judgedDay.value_or(d.day) + std::chrono::days(kLookAgainDays))});
             break;
         case FaultState::undecided:
             f.words = say("findings", "this film cannot decide it");

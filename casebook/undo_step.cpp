@@ -40,7 +40,7 @@ std::string nameOf(const Edit& edit) {
         std::string operator()(const DecisionEdit&) const { return say("undo", "a decision on a finding"); }
         std::string operator()(const NoteEdit&) const { return say("undo", "a note on a frame"); }
         std::string operator()(const PlanEdit& e) const {
-            return fill(say("undo", "the plan of %1"), {isoDate(e.before  ? e.before->day
+            return fill(say("undo", "the plan of %1"), {dateWords(e.before  ? e.before->day
                                                                 : e.after ? e.after->day
                                                                           : Day{})});
         }

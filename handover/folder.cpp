@@ -40,7 +40,7 @@ double secondsOf(const FilmedCase& filmed, const ClipOptions& clip) {
 }
 
 std::string readme(const FilmedCase& filmed, Day today, const std::vector<FolderPart>& parts) {
-    std::string out = filmed.data.brief.athlete.name + ", " + filmed.blueprint.name + ", " + isoDate(today) + "\n\n" +
+    std::string out = filmed.data.brief.athlete.name + ", " + filmed.blueprint.name + ", " + dateWords(today) + "\n\n" +
                       say("folder", "Everything here opens with what any computer or telephone has.") + "\n\n";
     for (const auto& p : parts)
         out += p.file + "\n    " + p.what + "\n";

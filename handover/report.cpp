@@ -151,7 +151,7 @@ QString pageOne(const CaseData& data, const Blueprint& b, const Analysis& a, Boa
     QString h;
     h += QString("<h1>%1 &middot; %2</h1>").arg(escaped(data.brief.athlete.name), escaped(b.name));
     h += says("report", "<p class=quiet>Goal: %1. Film of %2, %3 reps. Bands: %4.</p>")
-             .arg(goalOf(data), a.judgedDay ? q(isoDate(*a.judgedDay)) : says("report", "no date"))
+             .arg(goalOf(data), a.judgedDay ? q(dateWords(*a.judgedDay)) : says("report", "no date"))
              .arg(a.athleteReps.size())
              .arg(data.brief.school.empty() ? says("report", "common to all schools")
                                             : says("report", "school ") + escaped(data.brief.school));
@@ -294,7 +294,7 @@ QString athletesPage(const CaseData& data, const Blueprint& b, const Analysis& a
     QString h =
         says("report", "<h1>%1 &middot; %2</h1><p class=quiet>Goal: %3. Film of %4.</p><h2>What is good</h2><ul>")
             .arg(escaped(data.brief.athlete.name), escaped(b.name), goalOf(data),
-                 a.judgedDay ? q(isoDate(*a.judgedDay)) : says("report", "no date"));
+                 a.judgedDay ? q(dateWords(*a.judgedDay)) : says("report", "no date"));
     for (std::size_t i = 0; i < j.strengths.size() && i < kGood; ++i)
         h += QString("<li>%1</li>").arg(escaped(b.measure(j.strengths[i].measure)->definition.name));
     if (j.strengths.empty())
@@ -472,7 +472,7 @@ PaperContent homeSheet(const CaseData& data, const Blueprint& b, const Analysis&
             cautions.insert(d->caution);
     }
     content.html = says("report", "<h1>At home</h1><p class=quiet>%1, %2. Seven days from %3.</p>")
-                       .arg(escaped(data.brief.athlete.name), escaped(b.name), q(isoDate(today)));
+                       .arg(escaped(data.brief.athlete.name), escaped(b.name), q(dateWords(today)));
     content.html += rows.isEmpty() ? says("report", "<p>Nothing is planned at home in these days.</p>")
                                    : "<table width=\"100%\" cellspacing=0 cellpadding=4>" + rows + "</table>";
     for (const auto& c : cautions)

@@ -308,7 +308,7 @@ std::string findingsWords(const Casebook& book) {
     const auto& j = a.judgement;
     std::string out = book.data().brief.athlete.name + ", " + b.name;
     if (a.judgedDay)
-        out += ", film of " + isoDate(*a.judgedDay) + ", " + std::to_string(a.athleteReps.size()) + " reps";
+        out += ", film of " + dateWords(*a.judgedDay) + ", " + std::to_string(a.athleteReps.size()) + " reps";
     for (const auto& line : contextWords(book))
         out += "\n" + line;
     out += "\n\nStrengths\n";

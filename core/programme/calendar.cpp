@@ -57,4 +57,10 @@ std::string dayWords(Day day) {
            months[static_cast<unsigned>(ymd.month()) - 1];
 }
 
+std::string dateWords(Day day) {
+    const std::string words = dayWords(day); // the weekday comes first in every language
+    return words.substr(words.find(' ') + 1) + " " +
+           std::to_string(static_cast<int>(std::chrono::year_month_day(day).year()));
+}
+
 } // namespace riflesso

@@ -24,8 +24,10 @@ std::optional<Day> dayFromIso(std::string_view text);
 /// 0 = Monday … 6 = Sunday.
 int weekdayOf(Day day);
 
-/// "Mon 24 Nov".
+/// "Mon 24 Nov", as the reader's language has it: of days near to now.
 std::string dayWords(Day day);
+/// "24 Nov 2026", as the reader's language has it: of days that may lie in another year.
+std::string dateWords(Day day);
 
 /// session: in the technique session of its day; home: alone, a few minutes; support: mobility, strength and the like.
 enum class BlockKind { session, home, support };

@@ -104,8 +104,8 @@ History historyOf(std::vector<HistoryPoint> points) {
         out.words =
             fill(out.days.size() > 1 ? say("progress", "It changed at once, by %1 ± %2, most likely by %3 (%4 to %5).")
                                      : say("progress", "It changed at once, by %1 ± %2, most likely by %3."),
-                 {general(out.change, 3), general(out.u, 2), isoDate(*out.day), isoDate(out.days.front()),
-                  isoDate(out.days.back())});
+                 {general(out.change, 3), general(out.u, 2), dateWords(*out.day), dateWords(out.days.front()),
+                  dateWords(out.days.back())});
     } else if (out.pDrift > out.pNothing) {
         out.kind = HistoryKind::drift;
         out.change = drift.change;

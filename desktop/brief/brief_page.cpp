@@ -355,8 +355,8 @@ void BriefPage::fill() {
         const Day day = b.competitions[i];
         auto* one = new QPushButton(tr("%1  ×").arg(q(dayWords(day))));
         one->setObjectName("competition");
-        one->setToolTip(tr("%1: take it away").arg(q(isoDate(day))));
-        one->setAccessibleName(tr("Competition on %1, take it away").arg(q(isoDate(day))));
+        one->setToolTip(tr("%1: take it away").arg(q(dateWords(day))));
+        one->setAccessibleName(tr("Competition on %1, take it away").arg(q(dateWords(day))));
         connect(
             one, &QPushButton::clicked, this,
             [this, day] {

@@ -286,7 +286,7 @@ void FootagePage::refreshList() {
         const bool model = take->performer == Performer::model;
         if (!day || *day != take->day) {
             day = take->day;
-            auto* head = new QListWidgetItem(q(isoDate(*day)));
+            auto* head = new QListWidgetItem(q(dateWords(*day)));
             head->setFlags(Qt::NoItemFlags);
             head->setFont(typeface(Type::small, true));
             head->setForeground(theme().quiet);

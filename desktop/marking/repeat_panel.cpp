@@ -241,7 +241,7 @@ void RepeatPanel::refresh() {
         for (const auto& [id, r] : m_bench.data().repeats)
             if (r.take == take->id) {
                 open = open || nextOpenFrame(r).has_value();
-                const QString name = (r.analyst.empty() ? tr("again") : q(r.analyst)) + ", " + q(isoDate(r.day));
+                const QString name = (r.analyst.empty() ? tr("again") : q(r.analyst)) + ", " + q(dateWords(r.day));
                 m_first->addItem(name, QVariant::fromValue<qlonglong>(id));
                 m_second->addItem(name, QVariant::fromValue<qlonglong>(id));
             }

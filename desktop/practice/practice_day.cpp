@@ -189,7 +189,7 @@ void PracticePage::ownDay() {
     auto* noticed = words("ownNoticed", tr("What I noticed"));
     auto* next = words("ownNext", tr("What I try next"));
     form->addRow(wrapped(tr("%1, on %2. Pain: stop, and see a physician or physiotherapist.")
-                             .arg(q(d->name), m_day->date().toString(Qt::ISODate)),
+                             .arg(q(d->name), q(dayWords(day()))),
                          "caution"));
     auto* buttons = new QDialogButtonBox(QDialogButtonBox::Ok | QDialogButtonBox::Cancel);
     form->addRow(buttons);

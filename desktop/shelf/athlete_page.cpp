@@ -173,8 +173,8 @@ QString AthletePage::linesOf(const ShelfCase& c, const CardDetail& d, const std:
         lines << tr("held: %1").arg(held.join(", "));
     if (!c.card.next.empty())
         lines << tr("next: %1").arg(q(c.card.next));
-    if (!d.competition.empty())
-        lines << tr("competition on %1").arg(q(d.competition));
+    if (const auto day = dayFromIso(d.competition))
+        lines << tr("competition on %1").arg(q(dateWords(*day)));
     return lines.join("\n");
 }
 

@@ -57,7 +57,7 @@ void CaseStrip::refresh() {
     m_case->setText(brief.athlete.name.empty() ? tr("New athlete") : q(brief.athlete.name));
     const Take* take = m_bench.take();
     m_detail->setText(q(m_bench.blueprint().name) +
-                      (take ? QString("   %1, %2").arg(q(take->title), q(isoDate(take->day))) : QString()));
+                      (take ? QString("   %1, %2").arg(q(take->title), q(dateWords(take->day))) : QString()));
     const QString next = q(m_bench.analysis().next.words);
     m_next->setText(next.isEmpty() ? tr("Measuring …") : next);
     m_next->setEnabled(!next.isEmpty());

@@ -399,12 +399,12 @@ private slots:
         which->setCurrentIndex(which->count() - 1); // the simulated one
         child<QDoubleSpinBox>("delay")->setValue(0.5);
         click("startCamera");
-        QTRY_VERIFY_WITH_TIMEOUT(!camera->findChildren<PictureView*>()[1]->picture().isNull(), 15000);
+        QTRY_VERIFY_WITH_TIMEOUT(!camera->findChildren<PictureView*>()[1]->picture().isNull(), 60000);
         click("record");
         QTest::qWait(1200);
         shot("camera");
         click("record");
-        QTRY_COMPARE_WITH_TIMEOUT(data().takes.size(), before + 1, 15000);
+        QTRY_COMPARE_WITH_TIMEOUT(data().takes.size(), before + 1, 60000);
         QTest::keyClick(camera, Qt::Key_Escape);
         QVERIFY(!camera->running());
         QVERIFY(settle(*m_window));

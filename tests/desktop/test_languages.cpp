@@ -64,8 +64,10 @@ class TestLanguages : public QObject {
         for (const auto& text : {d.brief.athlete.name, d.brief.athlete.level, d.brief.thinks, d.brief.told,
                                  d.brief.goal, d.brief.injuries, d.brief.athlete.squad})
             out.insert(q(text));
-        for (const auto& [id, take] : d.takes)
+        for (const auto& [id, take] : d.takes) {
             out.insert(q(take.title));
+            out.insert(q(dateWords(take.day))); // the locale's names of months
+        }
         for (const auto& [id, block] : d.blocks)
             out.insert(q(block.note));
         return out;
@@ -152,6 +154,7 @@ private slots:
         QCOMPARE(guide->windowTitle(), QString("Guida"));
         guide->close();
         QCOMPARE(dayWords(m_today), std::string("lun 23 nov"));
+        QCOMPARE(dateWords(m_today), std::string("23 nov 2026"));
         // The workshop shows what is written, and the translation beside it.
         auto* workshop = m_window->workshop();
         QVERIFY(workshop);
@@ -185,6 +188,37 @@ private slots:
             const QStringList cut = test::cutTexts(m_window.get());
             QVERIFY2(cut.isEmpty(), qPrintable(workspaceId(w) + ": " + cut.join("; ")));
         }
+    }
+    // "2026-11-22" is for files.
+    void daysAreWrittenForPeople() {
+        speakLanguage("en");
+        open();
+        static const QRegularExpression forFiles("\\b\\d{4}-\\d{2}-\\d{2}\\b");
+        QStringList wrong;
+        int read = 0;
+        const auto look = [&](const QString& where, const QString& text) {
+            ++read;
+            if (text.contains(forFiles))
+                wrong << where + ": " + text;
+        };
+        for (const Workspace w : m_all) {
+            m_window->caseView()->show(w);
+            QVERIFY(settle(*m_window));
+            for (const auto* l : m_window->findChildren<QLabel*>())
+                look(workspaceId(w), l->text());
+            for (const auto* b : m_window->findChildren<QAbstractButton*>()) {
+                look(workspaceId(w), b->text());
+                look(workspaceId(w), b->toolTip());
+            }
+            for (const auto* list : m_window->findChildren<QAbstractItemView*>())
+                for (int row = 0; list->model() && row < list->model()->rowCount(); ++row)
+                    look(workspaceId(w), list->model()->index(row, 0).data().toString());
+            for (const auto* page : m_window->findChildren<QTextEdit*>())
+                look(workspaceId(w), page->toPlainText());
+        }
+        QVERIFY(read > 300);
+        wrong.removeDuplicates();
+        QVERIFY2(wrong.isEmpty(), qPrintable("\n" + wrong.join("\n")));
     }
     void nothingIsUnmarkedAndNothingIsCut() {
         speakLanguage("pseudo");

@@ -130,11 +130,11 @@ private slots:
     void aPhaseOnOnePicture() {
         key(mirror(), Qt::Key_T);
         auto* trace = mirror()->trace();
-        QTRY_VERIFY_WITH_TIMEOUT(!trace->busy() && !trace->picture().isNull(), 60000);
+        QTRY_VERIFY_WITH_TIMEOUT(!trace->busy() && !trace->picture().isNull(), 240000);
         picture("trace");
         const QImage seven = trace->picture();
         child<QSpinBox>("traceExposures")->setValue(3);
-        QTRY_VERIFY_WITH_TIMEOUT(!trace->busy() && trace->picture() != seven, 60000);
+        QTRY_VERIFY_WITH_TIMEOUT(!trace->busy() && trace->picture() != seven, 240000);
         key(mirror(), Qt::Key_T);
         QVERIFY(mirror()->moving()->isHidden() || !trace->isVisible());
     }

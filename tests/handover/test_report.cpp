@@ -157,6 +157,7 @@ private slots:
         QCOMPARE(doseWords({3, 6, 5}), std::string("3 sets of 6, 5 min"));
         QCOMPARE(doseWords({1, 10, 2.5}), std::string("1 set of 10, 2.5 min"));
         QCOMPARE(dayWords(*dayFromIso("2026-11-23")), std::string("Mon 23 Nov"));
+        QCOMPARE(dateWords(*dayFromIso("2027-01-04")), std::string("4 Jan 2027"));
     }
     void findingsReadAsAPersonWouldSayThem() {
         const std::string f = findingsWords(*m_book);
