@@ -350,7 +350,7 @@ void RepStrip::paintEvent(QPaintEvent*) {
     paintSeconds(p, *take, line);
     const double x = xOf(m_bench.frame());
     p.setPen(QPen(t.text, 2));
-    p.drawLine(QPointF(x, 4), QPointF(x, line + 10));
+    p.drawLine(QPointF(x, kStripTop), QPointF(x, line + 10)); // below the names of sets
     if (all.empty()) {
         p.setFont(typeface(Type::small));
         p.setPen(t.quiet);

@@ -51,6 +51,7 @@ RepsPanel::RepsPanel(Workbench& bench, RepStrip* strip, StageView* stage)
     f->addRow(tr("Situation"), m_situation);
     f->addRow(tr("Choice"), m_choice);
     auto* effect = new QHBoxLayout;
+    effect->setSpacing(6);
     effect->addWidget(m_worked, 1);
     effect->addWidget(m_score);
     f->addRow(tr("Effect"), effect);
@@ -143,6 +144,7 @@ void RepsPanel::addLanding(QFormLayout* f) {
     m_zone->setObjectName("toolZone");
     m_zone->setToolTip(tr("Where the reps of this take should land: its middle, then a point of its edge."));
     auto* landing = new QHBoxLayout;
+    landing->setSpacing(6);
     for (auto* b : {m_landed, m_zone}) {
         b->setCheckable(true);
         landing->addWidget(b);

@@ -328,7 +328,7 @@ private slots:
         QVERIFY(a.deviation("rear_knee")->verdict.decision == Decision::inside);
         QCOMPARE(a.judgement.focus, std::vector<std::string>{"rear_leg_soft"});
         QVERIFY(a.decided.back().state == FaultState::held);
-        QVERIFY(a.decided.back().words.find("look again on 2026-12-13") != std::string::npos);
+        QVERIFY(a.decided.back().words.find("look again on 13 Dec 2026") != std::string::npos);
         QVERIFY(std::any_of(a.trends.begin(), a.trends.end(), [](auto& t) { return t.fault == "rear_leg_soft"; }));
         d.decisions[902].closed = m_today;
         a = analyse(d, m_blueprint, m_today);

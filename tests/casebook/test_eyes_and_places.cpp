@@ -159,7 +159,7 @@ private slots:
         person.body[0].pain = true;
         const auto hurting = hurtingFaults(m.blueprint, person);
         QVERIFY(std::find(hurting.begin(), hurting.end(), fault.id) != hurting.end());
-        QVERIFY(bodyWords(person.body[0]).find("sore, since 2026-11-23, hurts now") != std::string::npos);
+        QVERIFY(bodyWords(person.body[0]).find("sore, since 23 Nov 2026, hurts now") != std::string::npos);
     }
     void growth() {
         Athlete young;
