@@ -56,7 +56,7 @@ private:
     std::filesystem::path m_path;
 };
 
-void finite(const TrackSet& tracks) {
+[[maybe_unused]] void finite(const TrackSet& tracks) {
     for (const auto& [name, track] : tracks)
         for (const auto& [frame, mark] : track)
             demand(std::isfinite(mark.at.x) && std::isfinite(mark.at.y) && frame.value >= 0, "marks have places");
