@@ -311,8 +311,6 @@ void answering(const QString& library) {
     }
 }
 
-} // namespace
-
 const Clip usual{"1080p60", 1920, 1080, 60, 240};
 
 void acrossKeyFrames() {
@@ -328,6 +326,8 @@ void acrossKeyFrames() {
         fs::remove(path);
     }
 }
+
+} // namespace
 
 int main(int argc, char** argv) {
     qputenv("QT_QPA_PLATFORM", "offscreen");

@@ -117,6 +117,13 @@ int wide(const DecodedFrame::Impl& f) {
     return std::max(1, static_cast<int>(std::lround(f.frame->width * f.pixelAspect)));
 }
 
+// Of the picture as it was decoded, across and down, before it is turned.
+std::pair<int, int> wholeOf(const DecodedFrame::Impl& f) {
+    if (f.wholeWidth > 0)
+        return {std::max(1, static_cast<int>(std::lround(f.wholeWidth * f.pixelAspect))), f.wholeHeight};
+    return {wide(f), f.frame->height};
+}
+
 } // namespace
 
 DecodedFrame::DecodedFrame(std::unique_ptr<Impl> impl) : m_impl(std::move(impl)) {}
@@ -129,15 +136,6 @@ std::size_t DecodedFrame::bytes() const {
             n += buffer->size;
     return m_impl->field == Field::both ? n : n / 2; // both fields share one picture
 }
-
-namespace {
-// Of the picture as it was decoded, across and down, before it is turned.
-std::pair<int, int> wholeOf(const DecodedFrame::Impl& f) {
-    if (f.wholeWidth > 0)
-        return {std::max(1, static_cast<int>(std::lround(f.wholeWidth * f.pixelAspect))), f.wholeHeight};
-    return {wide(f), f.frame->height};
-}
-} // namespace
 
 int DecodedFrame::width() const {
     const auto [across, down] = wholeOf(*m_impl);

@@ -309,7 +309,9 @@ struct Film::Impl {
             frameBytes = std::max<std::size_t>(1, picture->bytes());
             const int shown = coded * perCoded() + k;
             if (halving) {
-                if (auto half = picture->halved())
+                auto half = picture->halved();
+                halvable = halvable && half; // else read ahead whole from now on
+                if (half)
                     cache->keepHalved(cacheId, shown, std::move(half));
                 continue;
             }
@@ -319,6 +321,7 @@ struct Film::Impl {
         }
     }
     bool halving = false; // what is decoded is kept in half its size
+    bool halvable = true; // until a picture could not be halved
     int wanted = -1;
     DecodedPtr got;
 
@@ -525,7 +528,7 @@ bool Film::fill(FrameIndex from, FrameIndex to, bool backwards, const std::funct
 }
 
 bool Film::halves() const {
-    return !m_impl->info.interlaced && !m_impl->options.lightness;
+    return m_impl->halvable && !m_impl->info.interlaced && !m_impl->options.lightness;
 }
 
 bool Film::fillHalved(FrameIndex from, FrameIndex to, const std::function<bool()>& goOn) {

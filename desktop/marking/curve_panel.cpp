@@ -13,6 +13,28 @@
 #include <cmath>
 
 namespace riflesso {
+namespace {
+
+// The longest run of frames without a gap: that is what can be analysed. x and y, px.
+std::vector<std::vector<double>> longestRun(const Track& part) {
+    std::vector<std::vector<double>> run(2), longest(2);
+    std::optional<int> before;
+    for (const auto& [frame, mark] : part) {
+        if (before && frame.value != *before + 1) {
+            if (run[0].size() > longest[0].size())
+                longest = run;
+            run = {{}, {}};
+        }
+        run[0].push_back(mark.at.x);
+        run[1].push_back(mark.at.y);
+        before = frame.value;
+    }
+    if (run[0].size() > longest[0].size())
+        longest = run;
+    return longest;
+}
+
+} // namespace
 
 CurveView::CurveView(QWidget* parent) : QWidget(parent) {
     setAccessibleName(tr("Curve over time"));
@@ -236,29 +258,6 @@ void CurvePanel::choose() {
     refresh();
 }
 
-namespace {
-
-// The longest run of frames without a gap: that is what can be analysed. x and y, px.
-std::vector<std::vector<double>> longestRun(const Track& part) {
-    std::vector<std::vector<double>> run(2), longest(2);
-    std::optional<int> before;
-    for (const auto& [frame, mark] : part) {
-        if (before && frame.value != *before + 1) {
-            if (run[0].size() > longest[0].size())
-                longest = run;
-            run = {{}, {}};
-        }
-        run[0].push_back(mark.at.x);
-        run[1].push_back(mark.at.y);
-        before = frame.value;
-    }
-    if (run[0].size() > longest[0].size())
-        longest = run;
-    return longest;
-}
-
-} // namespace
-
 struct CurvePanel::Curves {
     std::vector<CurveView::Point> raw, smooth;
     std::optional<ResidualAnalysis> analysis;
@@ -353,9 +352,8 @@ void CurvePanel::refresh() {
     if (known && (what.startsWith("x ") || what.startsWith("y "))) {
         landmarkCurves(*take, *tracks, *motion->second, what.startsWith("x "), first, last, curves);
     } else if (known && what.startsWith("m ")) {
-        if (const auto* m = m_bench.blueprint().measure(what.mid(2).toStdString())) {
+        if (const auto* m = m_bench.blueprint().measure(what.mid(2).toStdString()))
             measureCurves(m->definition, *take, *tracks, *motion->second, first, last, curves);
-        }
     }
     const bool landmark = !what.startsWith("m ");
     m_curve->setCurves(curves.raw, curves.smooth, landmark ? tr("px") : QString());

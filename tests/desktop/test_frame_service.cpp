@@ -49,15 +49,15 @@ private slots:
     void halvedInMotionAndWholeAtRest() {
         FrameService frames;
         frames.setLimit(64);
-        int small = 0;
+        int halved = 0;
         for (int f = 279; f >= 130; --f) {
-            const QImage picture = shown(frames, f, 300);
+            const QImage picture = shown(frames, f, 500);
             QCOMPARE(numberOf(picture), f);
-            QCOMPARE(picture.width(), 300);
-            QVERIFY(qAbs(picture.devicePixelRatio() - 300.0 / 640.0) < 1e-9);
-            ++small;
+            QVERIFY(picture.width() == 500 || picture.width() == 320); // no larger than asked, or half of 640
+            QCOMPARE(picture.devicePixelRatio(), picture.width() / 640.0);
+            halved += picture.width() == 320;
         }
-        QCOMPARE(small, 150);
+        QVERIFY2(halved > 100, qPrintable(QString::number(halved)));
         QVERIFY(frames.used() < std::size_t(64) << 20);
         const QImage whole = shown(frames, 130, 0);
         QCOMPARE(whole.width(), 640);

@@ -113,6 +113,13 @@ private slots:
         const QString source = QFile::exists(path("source.mp4")) ? path("source.mp4") : make("source.mp4", 100);
         QVERIFY(ffmpeg(QStringList{"-i", source} + how + QStringList{"-vsync", "0", path(qPrintable(name))}));
         everyFrameIsExact(path(qPrintable(name)), 100);
+        // What is shown in motion of a film too large to be kept whole.
+        const auto film = Film::open(path(qPrintable(name)).toStdString());
+        const DecodedPtr half = (*(*film)->decoded(FrameIndex(33)))->halved();
+        QVERIFY(half && half->width() == (*film)->info().width && half->height() == (*film)->info().height);
+        const auto picture = half->toPicture();
+        QVERIFY(picture && picture->width == (*film)->info().width / 2);
+        QCOMPARE(decodeNumber(*picture), 33);
     }
     void aCutWithAnEditList() {
         // Copying from the middle keeps packets before the cut and hides them by an edit list: frame 0 is the first one
@@ -165,6 +172,8 @@ private slots:
         QCOMPARE((*film)->info().width, 192);
         const auto p = (*film)->frame(FrameIndex(5));
         QVERIFY(p && p->width == 192 && p->height == 320);
+        const DecodedPtr half = (*(*film)->decoded(FrameIndex(5)))->halved();
+        QVERIFY(half && half->width() == 192 && half->height() == 320 && half->toPicture()->height == 160);
     }
     void lightnessAlone() {
         const auto file = make("light.mp4", 20).toStdString();
