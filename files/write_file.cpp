@@ -99,6 +99,12 @@ Status reserveHalf(const fs::path& whole, bool folder) {
         const Descriptor d(::open(half.c_str(), O_WRONLY | O_CREAT | O_EXCL | O_NOFOLLOW | O_CLOEXEC, 0600));
         why = d.get() >= 0 ? 0 : errno;
     }
+    // Looked at only now: who had this half file before may have finished it since the caller chose the name.
+    std::error_code ec;
+    if (why == 0 && fs::exists(fs::symlink_status(whole, ec)) && !(folder && fs::is_empty(whole, ec))) {
+        fs::remove(half, ec);
+        why = EEXIST;
+    }
     if (why == 0)
         return Done{};
     Error e = notWritten(whole, why);

@@ -23,7 +23,8 @@ bool isHalf(const std::filesystem::path& path);
 Status writeFile(const std::filesystem::path& path, std::string_view bytes);
 
 /// Makes the empty half file (or folder) of a file that is going to be written, for this program alone. Errors:
-/// somebody else is making it, or has left it (kind conflict); not possible there.
+/// somebody else is making it, or has left it, or the whole one is there already, unless both are folders and that one
+/// is empty (kind conflict); not possible there.
 Status reserveHalf(const std::filesystem::path& whole, bool folder = false);
 
 /// Gives a finished half file, or a folder of finished files, its name: synced, renamed, the folder synced. Errors

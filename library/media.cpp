@@ -68,11 +68,9 @@ Result<std::string> Library::bringIn(const fs::path& film, const FileProgress& p
     fs::path name = base.filename();
     Status reserved = Done{};
     for (int n = 2;; ++n) {
-        if (!fs::exists(fs::symlink_status(media() / name, ec))) {
-            reserved = reserveHalf(media() / name, folder);
-            if (reserved || reserved.error().kind != ErrorKind::conflict)
-                break;
-        }
+        reserved = reserveHalf(media() / name, folder);
+        if (reserved || reserved.error().kind != ErrorKind::conflict)
+            break;
         name = base.stem().string() + "-" + std::to_string(n) + base.extension().string();
     }
     if (!reserved)
@@ -105,9 +103,6 @@ Result<std::string> Library::bringIn(const fs::path& film, const FileProgress& p
         }
         if (ec)
             return fail(ec.message());
-        fs::rename(part, media() / name, ec);
-        if (ec)
-            return fail(ec.message());
     } else {
         std::ifstream in(film, std::ios::binary);
         std::ofstream out(part, std::ios::binary);
@@ -131,9 +126,9 @@ Result<std::string> Library::bringIn(const fs::path& film, const FileProgress& p
         const auto time = fs::last_write_time(film, ec);
         fs::last_write_time(part, time, ec);
         fs::permissions(part, fs::perms::owner_read | fs::perms::owner_write, ec);
-        if (const auto s = finishHalf(media() / name); !s)
-            return fail(s.error().what);
     }
+    if (const auto s = finishHalf(media() / name); !s)
+        return fail(s.error().what);
     return name.string();
 }
 

@@ -51,6 +51,19 @@ private slots:
         QCOMPARE(*readFile(at("a")), std::string("old"));
         QVERIFY(!fs::exists(halfOf(at("a"))));
     }
+    void aNameThatIsTakenIsNotReserved() {
+        QVERIFY(writeFile(at("film"), "somebody's"));
+        const auto taken = reserveHalf(at("film"));
+        QVERIFY(!taken && taken.error().kind == ErrorKind::conflict);
+        QVERIFY(!fs::exists(halfOf(at("film"))));
+        fs::create_directory(at("folder"));
+        QVERIFY(reserveHalf(at("folder"), true)); // an empty one may be replaced
+        fs::remove(halfOf(at("folder")));
+        QVERIFY(writeFile(fs::path(at("folder")) / "a", "x"));
+        QVERIFY(!reserveHalf(at("folder"), true) && !fs::exists(halfOf(at("folder"))));
+        fs::create_symlink(at("nowhere"), at("link"));
+        QVERIFY(!reserveHalf(at("link")));
+    }
     void aLinkInTheWayIsNotFollowed() {
         QVERIFY(writeFile(at("precious"), "precious"));
         fs::create_symlink(at("precious"), halfOf(at("a")));
