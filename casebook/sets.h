@@ -35,12 +35,12 @@ std::vector<RepSet> setsOf(const CaseData& data);
 const RepSet* findSet(const std::vector<RepSet>& sets, const std::string& text);
 const RepSet* findSet(const std::vector<RepSet>& sets, const SetKey& key);
 
-/// Measured values of reps as the comparison of sets takes them. What a body model's drafts share is the same in every
-/// film from that side.
 /// What tells one camera set-up from another: the view, and the calibration where one is drawn. Errors that all reps
 /// share are the same under one name.
 std::string setupName(const CaseData& data, const Take& take);
 
+/// Measured values of reps as the comparison of sets takes them. What a body model's drafts share is the same in every
+/// film from that side.
 std::vector<SetValue> setValues(const CaseData& data, const std::map<Id, MeasuredRep>& measured,
                                 const std::vector<Id>& reps);
 

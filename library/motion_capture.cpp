@@ -114,16 +114,22 @@ Error brokenCapture(const std::string& file, const std::string& place, const std
     return Error{what, file + (place.empty() ? "" : ", " + place), "nothing was read", {}};
 }
 
-void keepPoint(MotionCapture& capture, const std::string& name, std::vector<Eigen::Vector3d> places) {
-    LandmarkName ours = isLandmarkName(name) && (onBody(name) || name.find('_') != std::string::npos || name == "ball")
-                            ? name
-                            : landmarkFor(name);
-    if (ours.empty())
-        ours = landmarkFor(name);
-    if (ours.empty() || capture.points.contains(ours))
-        capture.others.push_back(name);
-    else
-        capture.points[ours] = std::move(places);
+void keepPoints(MotionCapture& capture, const std::vector<std::string>& names,
+                std::vector<std::vector<Eigen::Vector3d>> places) {
+    const auto isOurs = [](const std::string& name) {
+        return onBody(name) ||
+               (isLandmarkName(name) && name.find('_') != std::string::npos && landmarkFor(name).empty());
+    };
+    for (const bool ours : {true, false})
+        for (std::size_t i = 0; i < std::min(names.size(), places.size()); ++i) {
+            if (isOurs(names[i]) != ours)
+                continue;
+            const LandmarkName name = ours ? names[i] : landmarkFor(names[i]);
+            if (name.empty() || capture.points.contains(name))
+                capture.others.push_back(names[i]);
+            else
+                capture.points[name] = std::move(places[i]);
+        }
 }
 
 Result<MotionCapture> captureFromBvh(const std::string& text, const std::string& fileName) {
@@ -175,9 +181,14 @@ Result<MotionCapture> captureFromBvh(const std::string& text, const std::string&
             world[j] = (*joints)[j].parent < 0 ? local : world[static_cast<std::size_t>((*joints)[j].parent)] * local;
             places[j].push_back(world[j].translation());
         }
+    std::vector<std::string> names;
+    std::vector<std::vector<Eigen::Vector3d>> kept;
     for (std::size_t j = 0; j < joints->size(); ++j)
-        if (!(*joints)[j].end)
-            keepPoint(capture, (*joints)[j].name, std::move(places[j]));
+        if (!(*joints)[j].end) {
+            names.push_back((*joints)[j].name);
+            kept.push_back(std::move(places[j]));
+        }
+    keepPoints(capture, names, std::move(kept));
     return capture;
 }
 
@@ -234,8 +245,7 @@ Result<MotionCapture> captureFromTrc(const std::string& text, const std::string&
     }
     if (capture.frames == 0 || points.empty())
         return brokenCapture(fileName, {}, "it holds no points or no frames");
-    for (std::size_t p = 0; p < points.size(); ++p)
-        keepPoint(capture, points[p], std::move(places[p]));
+    keepPoints(capture, points, std::move(places));
     return capture;
 }
 

@@ -171,8 +171,7 @@ Result<MotionCapture> captureFromC3d(const std::string& data, const std::string&
             const double residual = reals ? b.real(here + 12) : b.signedWord(here + 6);
             places[static_cast<std::size_t>(p)].push_back(residual < 0.0 || !v.allFinite() ? kNowhere : v);
         }
-    for (std::size_t p = 0; p < places.size() && p < labels.size(); ++p)
-        keepPoint(capture, labels[p], std::move(places[p]));
+    keepPoints(capture, labels, std::move(places));
     return capture;
 }
 

@@ -5,6 +5,8 @@
 #include "library/motion_capture.h"
 
 #include <limits>
+#include <string>
+#include <vector>
 
 namespace riflesso {
 
@@ -16,7 +18,9 @@ inline constexpr double kMostPlaces = 2e7;
 
 Error brokenCapture(const std::string& file, const std::string& place, const std::string& what);
 
-/// Keeps a point under our name when it has one; the file's own names of ours win over known others.
-void keepPoint(MotionCapture& capture, const std::string& name, std::vector<Eigen::Vector3d> places);
+/// Keeps points under our names where they have one: those that the file itself calls by one of ours first, then known
+/// others whose place is still free; the rest are named in `others`. \p places: one list of frames a name.
+void keepPoints(MotionCapture& capture, const std::vector<std::string>& names,
+                std::vector<std::vector<Eigen::Vector3d>> places);
 
 } // namespace riflesso

@@ -1,6 +1,7 @@
 #include "casebook/casebook.h"
 
 #include "casebook/shipped.h"
+#include "casebook/view_check.h"
 
 #include <Eigen/Core>
 

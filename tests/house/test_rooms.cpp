@@ -202,6 +202,30 @@ private slots:
         QCOMPARE(longestBlock("void a() {\n    b();\n}\nint c(int d,\n      int e) {\n    f();\n\n    g();\n}\n"),
                  std::pair(6, 4));
     }
+    // Whoever changes a value's meaning finds its test by its header's name.
+    void everyHeaderOfTheHeartIsNamedByATest() {
+        std::set<QString> named;
+        QDirIterator tests(QString(RIFLESSO_SOURCE_DIR) + "/tests", {"*.cpp", "*.h"}, QDir::Files,
+                           QDirIterator::Subdirectories);
+        while (tests.hasNext()) {
+            QFile file(tests.next());
+            QVERIFY(file.open(QIODevice::ReadOnly));
+            for (const auto& i : includesOf(file.fileName(), file.readAll()))
+                named.insert(i.target);
+        }
+        QStringList missing;
+        int seen = 0;
+        for (const QString& file : sources()) {
+            const QString room = file.section('/', 0, 0);
+            if (!file.endsWith(".h") || (room != "core" && room != "library" && room != "casebook"))
+                continue;
+            ++seen;
+            if (!named.contains(file))
+                missing << file;
+        }
+        QVERIFY(seen > 80);
+        QVERIFY2(missing.isEmpty(), qPrintable(missing.join("\n")));
+    }
     void picturesAndPagesAgree() {
         // Each picture in docs/screenshots is linked from the README, and there are fewer than twenty.
         QFile readme(QString(RIFLESSO_SOURCE_DIR) + "/README.md");

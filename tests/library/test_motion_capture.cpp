@@ -7,6 +7,7 @@
 #include "library/measure_json.h"
 #include "library/model_json.h"
 #include "library/motion_capture.h"
+#include "library/motion_capture_parts.h"
 #include "tests/support/python.h"
 
 #include <QTemporaryDir>
@@ -173,6 +174,20 @@ private slots:
         std::string dec = bytes;
         dec[512 + 3] = 85;
         QVERIFY(captureFromC3d(dec, "x").error().what.find("DEC") != std::string::npos);
+    }
+    void ownNamesWinOverKnownOnes() {
+        MotionCapture c;
+        using Places = std::vector<Eigen::Vector3d>;
+        const Places shin(3, {1, 2, 3}), knee(3, {4, 5, 6}), tip(3, {7, 8, 9});
+        keepPoints(c, {"LeftLeg", "left_knee", "blade_tip", "spot on the wall", "l_hip", "ball"},
+                   {shin, knee, tip, shin, tip, shin});
+        QVERIFY(c.points == (std::map<LandmarkName, Places>{
+                                {"left_knee", knee}, {"blade_tip", tip}, {"left_hip", tip}, {"ball", shin}}));
+        QCOMPARE(c.others, (std::vector<std::string>{"LeftLeg", "spot on the wall"}));
+        QVERIFY(!kNowhere.allFinite());
+        const Error e = brokenCapture("walk.bvh", "line 3", "no number");
+        QVERIFY2(e.text().find("walk.bvh") != std::string::npos && e.text().find("line 3") != std::string::npos,
+                 e.text().c_str());
     }
     void models() {
         ModelPerformance m;

@@ -1,6 +1,7 @@
 // Drafts: sides put right, nonsense frames left out, honest teaching (against kriging worked by hand), joining.
 
 #include "core/motion/draft.h"
+#include "core/motion/draft_error.h"
 
 #include <QTest>
 
@@ -125,6 +126,21 @@ private slots:
         const auto marks = draftMarks(walk(30));
         QCOMPARE(marks.size(), std::size_t(20));
         QCOMPARE(marks.at("head").at(FrameIndex(3)).how, How::found);
+    }
+    // However much is taught round a frame, what changes from frame to frame stays, and little more.
+    void lessonsLeaveTheJitter() {
+        static_assert(kDraftConstant > 0 && kDraftPose > 0 && kDraftSlow > 0 && kDraftJitter > 0);
+        static_assert(kDraftInCommon < 1.0 - kDraftJitter);
+        Track draft, hands;
+        for (int i = 0; i < 100; ++i) {
+            draft[FrameIndex(i)] = {{100.0 + i, 50.0}, 10.0, How::found};
+            if (i != 50)
+                hands[FrameIndex(i)] = {{100.0 + i, 50.0}, 1e-3, How::hand};
+        }
+        const double sigma = taught(draft, hands, 0.01).at(FrameIndex(50)).sigma;
+        const double surer = (2.0 * 6.0) / (2.0 * 6.0 + 2.0 * 99); // 99 lessons found nothing amiss
+        const double left = sigma * sigma / (100.0 * surer);
+        QVERIFY2(left > kDraftJitter && left < 2.0 * kDraftJitter, qPrintable(QString::number(left)));
     }
     // One hand mark, worked by hand (Rasmussen & Williams 2006, eq. 2.23-2.24 with one observation): the mean is
     // k·z/(k0 + noise), the variance 1 − k²/(k0 + noise), in units of the draft's.
