@@ -66,7 +66,8 @@ check-package: package
 	@bash packaging/install-missing.sh packaging/debian-package-check.txt
 	@bash packaging/check-package.sh $$(ls -t $(BUILD)/*.deb | head -n 1)
 
-# An hour of a scripted analyst through the window: memory and pace stay level.
+# An hour of a scripted analyst through the window: memory and pace stay level. Then an hour more while another program
+# writes into the same library.
 SOAK_SECONDS := 3600
 soak: build
 	@cd $(BUILD) && QT_QPA_PLATFORM=offscreen RIFLESSO_SOAK=$(SOAK_SECONDS) QTEST_FUNCTION_TIMEOUT=86400000 ./tests/test_soak

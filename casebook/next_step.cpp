@@ -140,7 +140,7 @@ void sayLacking(const CaseData& data, Analysis& a) {
     lack[1] = data.takes.empty() ? say("lack", "a film")
               : rates            ? sayCount("lack", "%n capture rates", "%n capture rate", rates)
                                  : "";
-    lack[2] = data.takes.empty() ? "a film"
+    lack[2] = data.takes.empty() ? say("lack", "a film")
               : unmarked         ? sayCount("lack", "%n takes unmarked", "%n take unmarked", unmarked)
                                  : "";
     lack[3] = a.reference.empty() ? say("lack", "a model") : a.athleteReps.empty() ? say("lack", "a marked rep") : "";

@@ -1,5 +1,7 @@
 #include "casebook/view_check.h"
 
+#include "core/words/say.h"
+
 #include "casebook/analysis.h"
 
 #include <algorithm>
@@ -82,7 +84,7 @@ std::vector<ViewCheck> checkViews(const CaseData& data, const std::map<Id, std::
         const auto a = motions.find(link.a), b = motions.find(link.b);
         const auto lock = lockOf(data, link);
         if (a == motions.end() || b == motions.end() || !lock) {
-            check.why = lock ? "one of the takes is not marked" : lock.error().what;
+            check.why = lock ? say("error", "one of the takes is not marked") : lock.error().said();
             out.push_back(std::move(check));
             continue;
         }
@@ -98,7 +100,7 @@ std::vector<ViewCheck> checkViews(const CaseData& data, const std::map<Id, std::
         check.pairs = static_cast<int>(learn.size());
         const auto f = robustFundamental(learn);
         if (!f) {
-            check.why = f.error().what;
+            check.why = f.error().said();
             out.push_back(std::move(check));
             continue;
         }

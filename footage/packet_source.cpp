@@ -69,8 +69,8 @@ int interrupted(void* goOn) {
 }
 } // namespace
 
-Error cannotOpen(const std::filesystem::path& path, std::string what) {
-    return {std::move(what), path.filename().string(), "nothing was changed", {}};
+Error cannotOpen(const std::filesystem::path& path, std::string what, ErrorKind kind) {
+    return {std::move(what), path.filename().string(), "nothing was changed", {}, kind};
 }
 
 Result<std::unique_ptr<PacketSource>> PacketSource::open(const fs::path& path, const GoOn& goOn) {
@@ -78,7 +78,7 @@ Result<std::unique_ptr<PacketSource>> PacketSource::open(const fs::path& path, c
     std::error_code ec;
     const auto status = fs::status(path, ec);
     if (!fs::exists(status))
-        return cannotOpen(path, "there is no such file");
+        return cannotOpen(path, "there is no such file", ErrorKind::missing);
     auto source = std::make_unique<PacketSource>();
     source->m_path = path;
     source->m_goOn = goOn;

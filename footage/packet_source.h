@@ -13,7 +13,7 @@
 namespace riflesso {
 
 /// A film that cannot be read, and why; nothing was changed by trying.
-Error cannotOpen(const std::filesystem::path& path, std::string what);
+Error cannotOpen(const std::filesystem::path& path, std::string what, ErrorKind kind = ErrorKind::other);
 
 /// Reads packets in decoding order and knows which one it read, also after a seek.
 class PacketSource {

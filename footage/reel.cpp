@@ -173,6 +173,7 @@ void Reel::work() {
             m_options.cache->look(m_cacheId, m_at, m_direction);
         } else {
             m_error = film.error().text();
+            m_missing = film.error().kind == ErrorKind::missing;
         }
     }
     if (m_callbacks.opened)
@@ -186,7 +187,7 @@ void Reel::work() {
             m_wishes.pop_front();
             m_busy = true;
             lock.unlock();
-            Told told{wish.frame, nullptr, m_error};
+            Told told{wish.frame, nullptr, m_error, m_missing};
             if (halved)
                 told.picture = fetchHalved(wish.frame);
             if (m_film && !told.picture) {

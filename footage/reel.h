@@ -20,6 +20,7 @@ public:
         int frame = 0;
         DecodedPtr picture; ///< null when it failed
         std::string error;
+        bool missing = false; ///< there is no such film
     };
     struct Callbacks {
         std::function<void(const Told&)> ready; ///< called on the reel's thread
@@ -75,6 +76,7 @@ private:
     int m_cacheId = 0; // 0 until the film is open
     int m_frames = 0;
     std::string m_error;
+    bool m_missing = false;
     int m_at = 0;
     int m_direction = 0;
     bool m_moving = false;                    // halved pictures will do

@@ -104,10 +104,10 @@ Result<std::map<std::string, fs::path>> unpack(archive* zip, const BundleTable& 
     int state = ARCHIVE_OK;
     while (unpacked.size() < wanted.size() && (state = archive_read_next_header(zip, &e)) == ARCHIVE_OK) {
         if (!ordinary(e))
-            return notTaken("this bundle is damaged (something in it is no ordinary file)", file);
+            return notTaken(say("error", "this bundle is damaged (something in it is no ordinary file)"), file);
         const std::string name = archive_entry_pathname(e);
         if (!table.parts.contains(name) || unpacked.contains(name))
-            return notTaken("this bundle is damaged (a part that its table does not know)", file);
+            return notTaken(say("error", "this bundle is damaged (a part that its table does not know)"), file);
         if (!wanted.contains(name))
             continue;
         const BundlePart& part = table.parts.at(name);
@@ -132,7 +132,7 @@ Result<std::map<std::string, fs::path>> unpack(archive* zip, const BundleTable& 
         if (!out)
             return notTaken("its films could not be written", file, ErrorKind::full);
         if (bytes != part.bytes || sum.result().toHex().toStdString() != part.sum)
-            return notTaken("this bundle is damaged (" + name + " has another sum)", file);
+            return notTaken(fill(say("error", "this bundle is damaged (%1 has another sum)"), {name}), file);
         unpacked[name] = to;
     }
     if (unpacked.size() < wanted.size())

@@ -1,5 +1,7 @@
 #include "library/bundle_table.h"
 
+#include "core/words/say.h"
+
 #include "library/case_json.h"
 #include "library/json_reader.h"
 
@@ -241,21 +243,21 @@ std::string newestOf(const CaseData& data) {
 
 std::string differenceOf(const CaseData& theirs, const CaseData& ours) {
     std::string out;
-    const auto more = [&](const char* what, std::size_t a, std::size_t b) {
+    const auto more = [&](const std::string& both, std::size_t a, std::size_t b) {
         if (a != b)
-            out += (out.empty() ? "" : ", ") + std::to_string(a) + " " + what + " in the file, " + std::to_string(b) +
-                   " here";
+            out += (out.empty() ? "" : ", ") + fill(both, {std::to_string(a), std::to_string(b)});
     };
-    more("takes", theirs.takes.size(), ours.takes.size());
-    more("reps", theirs.reps.size(), ours.reps.size());
-    more("marks", marksIn(theirs), marksIn(ours));
-    more("blocks of practice", theirs.blocks.size(), ours.blocks.size());
-    more("decisions", theirs.decisions.size(), ours.decisions.size());
-    more("notes on frames", theirs.notes.size(), ours.notes.size());
+    more(say("bundle", "%1 takes in the file, %2 here"), theirs.takes.size(), ours.takes.size());
+    more(say("bundle", "%1 reps in the file, %2 here"), theirs.reps.size(), ours.reps.size());
+    more(say("bundle", "%1 marks in the file, %2 here"), marksIn(theirs), marksIn(ours));
+    more(say("bundle", "%1 blocks of practice in the file, %2 here"), theirs.blocks.size(), ours.blocks.size());
+    more(say("bundle", "%1 decisions in the file, %2 here"), theirs.decisions.size(), ours.decisions.size());
+    more(say("bundle", "%1 notes on frames in the file, %2 here"), theirs.notes.size(), ours.notes.size());
     const std::string a = newestOf(theirs), b = newestOf(ours);
     if (a != b)
-        out += (out.empty() ? "" : ", ") + std::string(a > b ? "newer films in the file" : "newer films here");
-    return out.empty() ? "as much on both sides, and not the same" : out;
+        out += (out.empty() ? "" : ", ") +
+               (a > b ? say("bundle", "newer films in the file") : say("bundle", "newer films here"));
+    return out.empty() ? say("bundle", "as much on both sides, and not the same") : out;
 }
 
 } // namespace riflesso

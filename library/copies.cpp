@@ -61,8 +61,8 @@ std::vector<LibraryCopy> copiesOf(const fs::path& library) {
         if (stem.starts_with("day-"))
             out.push_back({entry.path(), stem.substr(4)});
         else if (stem.starts_with("format-") && stem.size() > 18) // format-DATE-before-N
-            out.push_back(
-                {entry.path(), "before format " + stem.substr(stem.rfind('-') + 1) + ", " + stem.substr(7, 10)});
+            out.push_back({entry.path(), fill(say("library", "before format %1, %2"),
+                                              {stem.substr(stem.rfind('-') + 1), stem.substr(7, 10)})});
     }
     std::sort(out.begin(), out.end(), [](const auto& a, const auto& b) {
         return a.file.filename().string().substr(a.file.filename().string().find('-')) >

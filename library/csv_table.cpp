@@ -64,11 +64,11 @@ Result<double> CsvTable::number(std::size_t row, std::string_view name) const {
     const auto text = cell(row, name);
     if (const auto value = numberFrom(text))
         return *value;
-    return wrong(row, std::string(name) + " must be a number, not \"" + text + "\"");
+    return wrong(row, fill(say("error", "%1 must be a number, not \"%2\""), {std::string(name), text}));
 }
 
 Error CsvTable::wrong(std::size_t row, const std::string& what) const {
-    return Error{what, file + " line " + std::to_string(lines[row]), {}, {}};
+    return Error{what, fill(say("error", "%1 line %2"), {file, std::to_string(lines[row])}), {}, {}};
 }
 
 Result<CsvTable> tableFromCsv(const std::string& text, const std::string& fileName,
@@ -96,7 +96,7 @@ Result<CsvTable> tableFromCsv(const std::string& text, const std::string& fileNa
         row.resize(out.columns.size());
         for (const auto& name : needed)
             if (row[*out.column(name)].empty())
-                return out.wrong(out.rows.size() - 1, "the field " + name + " is missing");
+                return out.wrong(out.rows.size() - 1, fill(say("error", "the field %1 is missing"), {name}));
         if (out.rows.size() > kMostRows)
             return Error{"more than a million rows", fileName, {}, {}};
     }

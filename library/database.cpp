@@ -1,5 +1,7 @@
 #include "library/database.h"
 
+#include "core/words/say.h"
+
 #include <QUuid>
 #include <QVariant>
 
@@ -55,29 +57,31 @@ void Database::rollback() const {
 
 // SQLite's result codes: sqlite.org/rescode.html.
 Error Database::failed(const QSqlError& e, const std::string& doing) const {
-    Error error{doing + " failed (" + e.databaseText().toStdString() + ")",
+    const std::string what = say("error", doing.c_str());
+    Error error{fill(say("error", "%1 failed (%2)"), {what, e.databaseText().toStdString()}),
                 m_file.filename().string(),
                 "the library is as it was before",
                 {}};
     switch (e.nativeErrorCode().toInt() & 0xff) {
     case 13:
-        error.what = doing + " failed: the disk is full";
+        error.what = fill(say("error", "%1 failed: the disk is full"), {what});
         error.advice = "make room and do it again";
         error.kind = ErrorKind::full;
         break;
     case 8:
-        error.what = doing + " failed: the library is write-protected";
+        error.what = fill(say("error", "%1 failed: the library is write-protected"), {what});
         error.advice = "copy the library to a place you may write to";
         error.kind = ErrorKind::denied;
         break;
     case 14:
-        error.what = doing + " failed: the library's folder is write-protected or cannot be reached";
+        error.what =
+            fill(say("error", "%1 failed: the library's folder is write-protected or cannot be reached"), {what});
         error.advice = "copy the library to a place you may write to";
         error.kind = ErrorKind::denied;
         break;
     case 5:
     case 6:
-        error.what = doing + " failed: another program is using the library";
+        error.what = fill(say("error", "%1 failed: another program is using the library"), {what});
         error.advice = "close the other program and do it again";
         error.kind = ErrorKind::conflict;
         break;

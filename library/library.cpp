@@ -427,18 +427,19 @@ Result<std::vector<std::string>> Library::belongingsOf(Id athlete) {
             for (const auto& [take, tracks] : data->marks)
                 for (const auto& [name, track] : tracks)
                     marks += track.size();
-            out.push_back("case " + std::to_string(c.id) + " (" + c.blueprintId +
-                          "): " + std::to_string(data->takes.size()) + " takes, " + std::to_string(data->reps.size()) +
-                          " reps, " + std::to_string(marks) + " marks, " + std::to_string(data->blocks.size()) +
-                          " blocks of practice");
+            out.push_back(
+                fill(say("library", "case %1 (%2): %3 takes, %4 reps, %5 marks, %6 blocks of practice"),
+                     {std::to_string(c.id), c.blueprintId, std::to_string(data->takes.size()),
+                      std::to_string(data->reps.size()), std::to_string(marks), std::to_string(data->blocks.size())}));
             for (const auto& [id, take] : data->takes)
-                out.push_back((fs::path(take.film).is_absolute() ? "stays where it is: " : "film ") +
-                              fs::path(take.film).filename().string());
+                out.push_back(fill(fs::path(take.film).is_absolute() ? say("library", "stays where it is: %1")
+                                                                     : say("library", "film %1"),
+                                   {fs::path(take.film).filename().string()}));
             std::error_code ec;
             if (fs::exists(folder() / "reviews" / ("case-" + std::to_string(c.id)), ec))
-                out.push_back("the recorded review of case " + std::to_string(c.id));
+                out.push_back(fill(say("library", "the recorded review of case %1"), {std::to_string(c.id)}));
             if (fs::exists(practiceClips(c.id), ec))
-                out.push_back("the films of reps in practice of case " + std::to_string(c.id));
+                out.push_back(fill(say("library", "the films of reps in practice of case %1"), {std::to_string(c.id)}));
         }
     }
     return out;

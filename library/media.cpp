@@ -96,7 +96,8 @@ Result<std::string> Library::bringIn(const fs::path& film, const FileProgress& p
                 std::error_code copying;
                 fs::copy_file(it->path(), part / it->path().filename(), copying);
                 if (copying)
-                    return fail("picture " + it->path().filename().string() + ": " + copying.message());
+                    return fail(
+                        fill(say("error", "picture %1: %2"), {it->path().filename().string(), copying.message()}));
             }
             if (progress && !progress(0.5))
                 return cancelled();

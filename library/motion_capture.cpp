@@ -1,5 +1,7 @@
 #include "library/motion_capture.h"
 
+#include "core/words/say.h"
+
 #include "core/statistics/numbers.h"
 #include "library/motion_capture_parts.h"
 
@@ -77,7 +79,7 @@ Result<std::vector<BvhJoint>> bvhJoints(std::istream& in, const std::string& fil
                 return brokenCapture(fileName, {}, "more than a thousand joints");
             joints.push_back(j);
             if (!(in >> word) || word != "{")
-                return brokenCapture(fileName, "joint " + j.name, "a { is missing");
+                return brokenCapture(fileName, fill(say("error", "joint %1"), {j.name}), "a { is missing");
             open.push_back(static_cast<int>(joints.size()) - 1);
         } else if (word == "}") {
             if (open.empty())
@@ -86,21 +88,24 @@ Result<std::vector<BvhJoint>> bvhJoints(std::istream& in, const std::string& fil
         } else if (word == "OFFSET" && !open.empty()) {
             auto& o = joints[static_cast<std::size_t>(open.back())].offset;
             if (!nextNumber(in, o.x()) || !nextNumber(in, o.y()) || !nextNumber(in, o.z()))
-                return brokenCapture(fileName, "joint " + joints.back().name, "its offset is not three numbers");
+                return brokenCapture(fileName, fill(say("error", "joint %1"), {joints.back().name}),
+                                     "its offset is not three numbers");
         } else if (word == "CHANNELS" && !open.empty()) {
             double n = 0;
             if (!nextNumber(in, n) || n < 0 || n > 6 || n != std::floor(n))
-                return brokenCapture(fileName, "joint " + joints.back().name, "a joint has 0 to 6 channels");
+                return brokenCapture(fileName, fill(say("error", "joint %1"), {joints.back().name}),
+                                     "a joint has 0 to 6 channels");
             for (int i = 0; i < static_cast<int>(n); ++i) {
                 in >> word;
                 static const std::string axes = "XYZ";
                 if (word.size() < 9 || axes.find(word[0]) == std::string::npos ||
                     (word.substr(1) != "position" && word.substr(1) != "rotation"))
-                    return brokenCapture(fileName, "joint " + joints.back().name, "\"" + word + "\" is no channel");
+                    return brokenCapture(fileName, fill(say("error", "joint %1"), {joints.back().name}),
+                                         fill(say("error", "\"%1\" is no channel"), {word}));
                 joints[static_cast<std::size_t>(open.back())].channels.push_back(word);
             }
         } else {
-            return brokenCapture(fileName, {}, "\"" + word + "\" is not expected in the hierarchy");
+            return brokenCapture(fileName, {}, fill(say("error", "\"%1\" is not expected in the hierarchy"), {word}));
         }
     }
     if (!open.empty() || joints.empty())
@@ -169,7 +174,8 @@ Result<MotionCapture> captureFromBvh(const std::string& text, const std::string&
             for (const auto& c : (*joints)[j].channels) {
                 double v = 0;
                 if (!nextNumber(in, v))
-                    return brokenCapture(fileName, "frame " + std::to_string(f), "a number is missing or is none");
+                    return brokenCapture(fileName, fill(say("error", "frame %1"), {std::to_string(f)}),
+                                         "a number is missing or is none");
                 const Eigen::Vector3d axis = Eigen::Vector3d::Unit(c[0] - 'X');
                 if (c.ends_with("position"))
                     moved += v * axis;
@@ -237,7 +243,8 @@ Result<MotionCapture> captureFromTrc(const std::string& text, const std::string&
                 if (i >= row.size() || row[i].empty())
                     break; // not seen
                 if (!readNumber(row[i], at[axis]))
-                    return brokenCapture(fileName, "line " + std::to_string(l + 1), "\"" + row[i] + "\" is no number");
+                    return brokenCapture(fileName, fill(say("error", "line %1"), {std::to_string(l + 1)}),
+                                         fill(say("error", "\"%1\" is no number"), {row[i]}));
             }
             places[p].push_back(at.allFinite() ? at : kNowhere);
         }

@@ -2,6 +2,8 @@
 
 #include "library/motion_capture_parts.h"
 
+#include "core/words/say.h"
+
 #include <bit>
 #include <cmath>
 #include <cstdint>
@@ -86,7 +88,7 @@ Result<std::vector<C3dParameter>> pointParameters(Bytes& b, std::size_t at, cons
             const int dimensions = b.byte(way + 3);
             std::size_t count = 1, width = 1;
             if (dimensions > 7)
-                return brokenCapture(fileName, "parameters", "one has more than seven dimensions");
+                return brokenCapture(fileName, say("error", "parameters"), "one has more than seven dimensions");
             for (int i = 0; i < dimensions; ++i) {
                 const std::size_t n = b.byte(way + 4 + static_cast<std::size_t>(i));
                 if (i == 0 && kind == -1)
@@ -107,7 +109,7 @@ Result<std::vector<C3dParameter>> pointParameters(Bytes& b, std::size_t at, cons
         at = way + static_cast<std::size_t>(next);
     }
     if (b.failed)
-        return brokenCapture(fileName, "parameters", "they run beyond the end of the file");
+        return brokenCapture(fileName, say("error", "parameters"), "they run beyond the end of the file");
     std::erase_if(found, [&](const C3dParameter& p) { return groups[p.group] != "POINT"; });
     return found;
 }
@@ -127,14 +129,15 @@ Result<MotionCapture> captureFromC3d(const std::string& data, const std::string&
     const int first = b.word(6), last = b.word(8);
     const float scale = b.real(12);
     if (b.word(16) < 2u)
-        return brokenCapture(fileName, "head", "it says that its points begin in its head");
+        return brokenCapture(fileName, say("error", "head"), "it says that its points begin in its head");
     const std::size_t start = (static_cast<std::size_t>(b.word(16)) - 1u) * kBlock;
     MotionCapture capture;
     capture.rate = b.real(20);
     capture.frames = last - first + 1;
     if (b.failed || points < 1 || capture.frames < 1 || !(capture.rate > 0.0) || capture.rate > 1e6 ||
         !std::isfinite(scale))
-        return brokenCapture(fileName, "head", "the numbers of points, frames or the rate cannot be true");
+        return brokenCapture(fileName, say("error", "head"),
+                             "the numbers of points, frames or the rate cannot be true");
     std::vector<std::string> labels;
     float pointScale = scale;
     const auto found = pointParameters(b, parameters + 4, fileName);
@@ -149,7 +152,7 @@ Result<MotionCapture> captureFromC3d(const std::string& data, const std::string&
             pointScale = p.number;
     }
     if (labels.empty())
-        return brokenCapture(fileName, "parameters", "its points have no names");
+        return brokenCapture(fileName, say("error", "parameters"), "its points have no names");
     const bool reals = pointScale < 0.0f;
     const std::size_t size = reals ? 4 : 2;
     const std::size_t perFrame =

@@ -142,8 +142,9 @@ template <typename T> std::optional<std::string> bodyOf(const std::optional<T>& 
 }
 
 Error damaged(const std::string& table, Id id) {
-    return {"a row is damaged: what it holds is not what was written", table + " " + std::to_string(id),
-            "nothing was changed", "restore an earlier copy (menu Library)", ErrorKind::damaged};
+    return {"a row is damaged: what it holds is not what was written",
+            say("error", table.c_str()) + " " + std::to_string(id), "nothing was changed",
+            "restore an earlier copy (menu Library)", ErrorKind::damaged};
 }
 
 // One row of marks: take, frame, landmark, x, y, sigma, how, sum.
@@ -217,7 +218,7 @@ int Rows::nextVersion(Row row) const {
 
 Error Rows::overtaken(Row row) const {
     return {"another program has changed or removed this meanwhile",
-            std::string(nameOf(row.first)) + " " + std::to_string(row.second), "nothing was overwritten",
+            say("error", nameOf(row.first)) + " " + std::to_string(row.second), "nothing was overwritten",
             "look at what is there now, then do it again", ErrorKind::conflict};
 }
 
@@ -332,7 +333,7 @@ Status Rows::writeMark(const MarkEdit& e) {
         bind(*e.before);
     const auto overtakenMark = [&] {
         Error error = overtaken({Table::takes, e.key.take});
-        error.where = e.key.landmark + " on frame " + std::to_string(e.key.frame.value);
+        error.where = fill(say("error", "%1 on frame %2"), {spoken(e.key.landmark), std::to_string(e.key.frame.value)});
         return error;
     };
     if (!query.exec())

@@ -48,7 +48,10 @@ Result<TracksFile> tracksFromCsv(const std::string& text, const std::string& fil
     std::map<std::string, std::size_t> column;
     CsvLines lines(text);
     const auto wrong = [&](const std::string& what) {
-        return Error{what, fileName + " line " + std::to_string(lines.number()), "nothing was taken over", {}};
+        return Error{what,
+                     fill(say("error", "%1 line %2"), {fileName, std::to_string(lines.number())}),
+                     "nothing was taken over",
+                     {}};
     };
     for (std::string_view line; lines.next(line);) {
         if (line.empty())
@@ -105,7 +108,7 @@ Result<TracksFile> tracksFromCsv(const std::string& text, const std::string& fil
         if (!fresh && std::abs(at->second - *time) > 1e-6)
             return wrong(fill(say("error", "frame %1 has two different times"), {std::to_string(frame)}));
         if (!out.tracks[landmark].emplace(FrameIndex(frame), m).second)
-            return wrong(landmark + " stands twice on frame " + std::to_string(frame));
+            return wrong(fill(say("error", "%1 stands twice on frame %2"), {landmark, std::to_string(frame)}));
     }
     // A file that ends in the middle of a line may end in the middle of a number.
     if (!text.empty() && text.back() != '\n' && numberFrom(text.substr(text.find_last_of(",\n") + 1)))

@@ -15,9 +15,10 @@ std::string problemOfPoints(const MeasureDefinition& d, const std::string& kind)
     if (spec.tooFewPoints && n < least)
         return spec.tooFewPoints(d);
     if (n < least || n > most)
-        return "a measure of kind " + kind + " needs " +
-               (least == most ? std::to_string(least) : std::to_string(least) + " to " + std::to_string(most)) +
-               " points, not " + std::to_string(n);
+        return least == most ? fill(say("problem", "a measure of kind %1 needs %2 points, not %3"),
+                                    {kind, std::to_string(least), std::to_string(n)})
+                             : fill(say("problem", "a measure of kind %1 needs %2 to %3 points, not %4"),
+                                    {kind, std::to_string(least), std::to_string(most), std::to_string(n)});
     return {};
 }
 
@@ -25,20 +26,24 @@ std::string problemOfPoints(const MeasureDefinition& d, const std::string& kind)
 std::string problemOfParts(const MeasureDefinition& d, const std::string& kind) {
     const KindSpec& spec = specOf(d.kind);
     if (!spec.aspects.empty() && std::find(spec.aspects.begin(), spec.aspects.end(), d.aspect) == spec.aspects.end())
-        return "a measure of kind " + kind + " has no aspect " + enumName(kAspectNames, d.aspect);
+        return fill(say("problem", "a measure of kind %1 has no aspect %2"),
+                    {kind, word(enumName(kAspectNames, d.aspect))});
     if (auto own = spec.problem ? spec.problem(d) : std::string(); !own.empty())
         return own;
     if (spec.fullWidth && (d.per.size() != 2 || !(d.fullWidth > 0.0) || !(d.fullWidthSigma >= 0.0)))
-        return "a measure of kind " + kind + " needs \"full_width\", in lengths of its \"per\" segment";
+        return fill(say("problem", "a measure of kind %1 needs \"full_width\", in lengths of its \"per\" segment"),
+                    {kind});
     if (d.of.size() != spec.others)
-        return spec.others == 0 ? "a measure of kind " + kind + " is not read from others"
-                                : "a measure of kind " + kind + " needs " + std::to_string(spec.others) +
-                                      (spec.others == 1 ? " other measure in \"of\"" : " other measures in \"of\"");
+        return fill(spec.others == 0 ? say("problem", "a measure of kind %1 is not read from others")
+                                     : sayCount("problem", "a measure of kind %1 needs %n other measures in \"of\"",
+                                                "a measure of kind %1 needs %n other measure in \"of\"", spec.others),
+                    {kind});
     for (const auto& b : d.base)
         if (isAcrossReps(b->kind) || (!spec.acrossReps && (isDerived(b->kind) || isNoted(b->kind))))
-            return "\"" + b->id + "\" is of kind " + enumName(kMeasureKindNames, b->kind) + ", which cannot be read on";
+            return fill(say("problem", "\"%1\" is of kind %2, which cannot be read on"),
+                        {b->id, enumName(kMeasureKindNames, b->kind)});
     if (d.base.size() == 2 && unitOf(*d.base[0]) != unitOf(*d.base[1]))
-        return "\"" + d.of[0] + "\" and \"" + d.of[1] + "\" have different units";
+        return fill(say("problem", "\"%1\" and \"%2\" have different units"), {d.of[0], d.of[1]});
     return {};
 }
 
@@ -107,8 +112,9 @@ std::span<const Aspect> aspectsOf(MeasureKind kind) {
 }
 
 std::string problemFromAfar(const MeasureDefinition& d) {
-    return d.view == View::above || d.view == View::below ? "from above and from below nothing shows what is upright"
-                                                          : "";
+    return d.view == View::above || d.view == View::below
+               ? say("problem", "from above and from below nothing shows what is upright")
+               : std::string();
 }
 
 std::string problemOf(const MeasureDefinition& d) {
@@ -119,20 +125,20 @@ std::string problemOf(const MeasureDefinition& d) {
     if (auto p = problemOfParts(d, kind); !p.empty())
         return p;
     if (d.reduction != Reduction::at && (spec.ofSpan || spec.derived || spec.noted))
-        return "a measure of kind " + kind + " has no reduction: it is one value already";
+        return fill(say("problem", "a measure of kind %1 has no reduction: it is one value already"), {kind});
     if (d.reading == AngleReading::turned && !spec.signedAngle)
-        return "only an angle or a between can be read with its sign";
+        return say("problem", "only an angle or a between can be read with its sign");
     if (!d.per.empty() && d.per.size() != 2)
-        return "\"per\" needs two points, the ends of the segment";
+        return say("problem", "\"per\" needs two points, the ends of the segment");
     if (d.metres && (!d.per.empty() || !spec.lengthwise))
-        return "only lengths and speeds without \"per\" can be in metres";
+        return say("problem", "only lengths and speeds without \"per\" can be in metres");
     if (spec.directed && !d.direction)
-        return "a measure of kind " + kind + " needs a \"direction\": forward, up or across";
+        return fill(say("problem", "a measure of kind %1 needs a \"direction\": forward, up or across"), {kind});
     const bool fromAfar = d.view == View::above || d.view == View::below;
     if (d.direction == Direction::forward && d.view != View::side && !fromAfar)
-        return "\"forward\" can be seen from the side, from above or from below only";
+        return say("problem", "\"forward\" can be seen from the side, from above or from below only");
     if (d.direction == Direction::across && d.view == View::side)
-        return "\"across\" cannot be seen from the side";
+        return say("problem", "\"across\" cannot be seen from the side");
     return spec.upright || d.direction == Direction::up ? problemFromAfar(d) : std::string();
 }
 

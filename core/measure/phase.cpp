@@ -327,8 +327,9 @@ MeasureValue evaluateJustBefore(const MeasureDefinition& d, const Motion& motion
     }
     const auto n = static_cast<double>(times.size());
     if (n < 2 * degree)
-        return refuse(d, "fewer than " + std::to_string(2 * degree) + " frames just before \"" + d.at +
-                             "\" can be read" + (why.empty() ? "" : " (" + why + ")"));
+        return refuse(d, fill(say("measure", "fewer than %1 frames just before \"%2\" can be read"),
+                              {std::to_string(2 * degree), d.at}) +
+                             (why.empty() ? "" : " (" + why + ")"));
     own /= n;
     shared /= n;
     const EndFit fit = endFit(times, values, degree);

@@ -259,7 +259,7 @@ std::vector<Deviation> compare(const Blueprint& blueprint, const std::vector<Mea
             d.note = target->note;
             const auto band = bandOf(m, *target, model);
             if (!band) {
-                d.reason = band.error().what;
+                d.reason = band.error().said();
             } else {
                 d.band = *band;
                 d.judged = d.value.reps > 0;

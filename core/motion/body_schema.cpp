@@ -50,7 +50,7 @@ std::string whereToMark(const LandmarkName& landmark) {
     const std::string_view own = withoutPerson(landmark);
     for (const auto& p : figurePoints())
         if (resolveRole(p.role, Side::right) == own)
-            return p.words;
+            return word(p.words);
     return {};
 }
 

@@ -1,5 +1,7 @@
 #include "core/motion/calibration.h"
 
+#include "core/words/say.h"
+
 #include "core/statistics/numbers.h"
 
 #include <Eigen/Dense>
@@ -255,8 +257,9 @@ Result<Scale> scaleOf(const Lens& lens, const CalibrationInput& in, double sigma
         out.reprojection =
             apart / 100.0 * (in.lengths.front().line.b.vector() - in.lengths.front().line.a.vector()).norm();
         if (apart > 100.0 * 3.0 * out.relative || apart > 3.0)
-            out.warning = "the known lengths disagree by " + fixed(apart, 1) +
-                          " %: the camera is not square to the plane, or one of them is not in it";
+            out.warning = fill(say("calibration", "the known lengths disagree by %1 %: the camera is not square to the "
+                                                  "plane, or one of them is not in it"),
+                               {figure(apart, 1)});
     }
     return out;
 }
@@ -309,9 +312,13 @@ Degrees obliqueness(const std::function<Vector2d(const Vector2d&)>& map, const L
 } // namespace
 
 Result<Matrix3d> homographyOf(const std::vector<KnownPoint>& points) {
-    if (points.size() < 4)
-        return Error{
-            "a plane needs at least four known points", {}, {}, "draw " + std::to_string(4 - points.size()) + " more"};
+    if (points.size() < 4) {
+        const std::size_t more = 4 - points.size();
+        return Error{"a plane needs at least four known points",
+                     {},
+                     {},
+                     sayCount("error", "draw %n more", "draw %n more", more)};
+    }
     std::vector<Vector2d> picture, world;
     for (const auto& p : points) {
         picture.push_back(p.at.vector());
@@ -382,8 +389,9 @@ Result<Calibration> Calibration::make(const CalibrationInput& in, int width, int
     m.k = lens->k;
     c.m_radialError = lens->u;
     if (std::abs(m.k) > 0.01 && std::abs(m.k) > 2.0 * lens->u)
-        c.m_warnings.push_back("the lens bends the picture by " + fixed(100.0 * std::abs(m.k), 1) +
-                               " % at its corners; this is taken out");
+        c.m_warnings.push_back(
+            fill(say("calibration", "the lens bends the picture by %1 % at its corners; this is taken out"),
+                 {figure(100.0 * std::abs(m.k), 1)}));
     const auto roll = rollOf(*lens, in, sigma);
     if (!roll)
         return roll.error();
@@ -404,13 +412,17 @@ Result<Calibration> Calibration::make(const CalibrationInput& in, int width, int
         c.m_oblique = obliqueness([&](const Vector2d& p) { return map(m, p); }, *lens);
         if (c.m_oblique->value > 5.0) {
             const PlaneError e = obliquePlane(*c.m_oblique);
-            c.m_warnings.push_back("the camera looks at the plane " + fixed(c.m_oblique->value, 0) +
-                                   "° out of square; without these points lengths would be wrong by up to " +
-                                   fixed(e.perCent, 0) + " % and leans by up to " + fixed(e.degrees, 1) + "°");
+            c.m_warnings.push_back(
+                fill(say("calibration", "the camera looks at the plane %1° out of square; without these "
+                                        "points lengths would be wrong by up to %2 % and leans by up to "
+                                        "%3°"),
+                     {figure(c.m_oblique->value, 0), figure(e.perCent, 0), figure(e.degrees, 1)}));
         }
         if (c.m_reprojection && *c.m_reprojection > 3.0 * sigma)
-            c.m_warnings.push_back("the known points do not fit one plane: " + fixed(*c.m_reprojection, 1) +
-                                   " px on average; is one of them mistaken, or not in the plane?");
+            c.m_warnings.push_back(
+                fill(say("calibration", "the known points do not fit one plane: %1 px on average; is one "
+                                        "of them mistaken, or not in the plane?"),
+                     {figure(*c.m_reprojection, 1)}));
         if (c.m_tilt) {
             // The points say where up is; the drawn line is a check.
             const DrawnLine line = in.plumb ? *in.plumb : *in.horizon;
@@ -418,8 +430,8 @@ Result<Calibration> Calibration::make(const CalibrationInput& in, int width, int
             double off = in.plumb ? std::atan2(up.x(), -up.y()) : std::atan2(up.y(), up.x());
             off = std::remainder(off, std::numbers::pi) / kDegree;
             if (std::abs(off) > 1.0 + 2.0 * c.m_tiltError.value)
-                c.m_warnings.push_back("the drawn vertical and the known points differ by " + fixed(std::abs(off), 1) +
-                                       "°");
+                c.m_warnings.push_back(fill(say("calibration", "the drawn vertical and the known points differ by %1°"),
+                                            {figure(std::abs(off), 1)}));
         }
     } else {
         const auto scale = scaleOf(*lens, in, sigma);
@@ -435,9 +447,10 @@ Result<Calibration> Calibration::make(const CalibrationInput& in, int width, int
         if (scale->relative > 0.0)
             varied(turned(m.centre, roll->angle, scale->perPixel * (1.0 + scale->relative)));
         if (c.m_tilt && std::abs(c.m_tilt->value) > 1.0)
-            c.m_warnings.push_back("the camera is tilted by " + fixed(std::abs(c.m_tilt->value), 1) +
-                                   "°; leans are corrected by it, positions across the picture by " +
-                                   fixed(100.0 * std::abs(std::sin(roll->angle)), 1) + " %");
+            c.m_warnings.push_back(fill(
+                say("calibration",
+                    "the camera is tilted by %1°; leans are corrected by it, positions across the picture by %2 %"),
+                {figure(std::abs(c.m_tilt->value), 1), figure(100.0 * std::abs(std::sin(roll->angle)), 1)}));
     }
     if (c.m_radialError > 0.0) {
         c.m_variations.push_back(m);
@@ -450,9 +463,10 @@ Result<Calibration> Calibration::make(const CalibrationInput& in, int width, int
             travel =
                 std::max(travel, (c.upright({double(width), height / 2.0}) - c.upright({0.0, height / 2.0})).norm());
         const PlaneError e = leavingThePlane(in.depth, *in.cameraDistance, travel);
-        c.m_warnings.push_back("the movement leaves the plane by " + fixed(std::abs(in.depth), 2) +
-                               " m: lengths are wrong by up to " + fixed(e.perCent, 1) + " %, leans by up to " +
-                               fixed(e.degrees, 1) + "°");
+        c.m_warnings.push_back(
+            fill(say("calibration",
+                     "the movement leaves the plane by %1 m: lengths are wrong by up to %2 %, leans by up to %3°"),
+                 {figure(std::abs(in.depth), 2), figure(e.perCent, 1), figure(e.degrees, 1)}));
     }
     return c;
 }

@@ -22,6 +22,8 @@ struct Error {
     std::string advice;    ///< what to do now
     ErrorKind kind = ErrorKind::other;
 
+    /// `what` in the reader's language, as far as it is known there.
+    [[nodiscard]] std::string said() const { return spoken(what); }
     /// One line: "where: what; untouched; advice", in the reader's language as far as its sentences are known there.
     [[nodiscard]] std::string text() const {
         std::string t = where.empty() ? spoken(what) : where + ": " + spoken(what);

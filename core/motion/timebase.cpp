@@ -1,5 +1,7 @@
 #include "core/motion/timebase.h"
 
+#include "core/words/say.h"
+
 #include "core/statistics/summary.h"
 
 #include <algorithm>
@@ -10,9 +12,12 @@ namespace riflesso {
 Result<Timebase> Timebase::make(std::vector<double> times, std::optional<Hertz> captureRate) {
     for (std::size_t i = 0; i < times.size(); ++i) {
         if (!std::isfinite(times[i]))
-            return Error{"a frame's time is not a number", "frame " + std::to_string(i), {}, {}};
+            return Error{"a frame's time is not a number", fill(say("error", "frame %1"), {std::to_string(i)}), {}, {}};
         if (i > 0 && times[i] <= times[i - 1])
-            return Error{"a frame's time is not later than the one before", "frame " + std::to_string(i), {}, {}};
+            return Error{"a frame's time is not later than the one before",
+                         fill(say("error", "frame %1"), {std::to_string(i)}),
+                         {},
+                         {}};
     }
     if (captureRate && !(captureRate->value > 0.0 && std::isfinite(captureRate->value)))
         return Error{"the capture rate must be a positive number", {}, {}, {}};

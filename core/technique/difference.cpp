@@ -1,6 +1,7 @@
 #include "core/technique/difference.h"
 
 #include "core/statistics/numbers.h"
+#include "core/words/say.h"
 
 #include <algorithm>
 #include <cmath>
@@ -14,11 +15,11 @@ namespace {
 using Fields = std::vector<std::pair<std::string, std::string>>;
 
 std::string number(double v) {
-    return std::isfinite(v) ? general(v, 6) : "open";
+    return std::isfinite(v) ? general(v, 6) : say("difference", "open");
 }
 
 std::string truth(bool v) {
-    return v ? "yes" : "no";
+    return v ? say("difference", "yes") : say("difference", "no");
 }
 
 std::string joined(const std::vector<std::string>& words) {
@@ -36,118 +37,141 @@ std::string pointsText(const std::vector<PointSpec>& points) {
 }
 
 Fields fieldsOf(const KeyPosition& p) {
-    Fields f{{"words", p.words},
-             {"picture", p.picture.empty() ? "" : "of " + std::to_string(p.picture.size()) + " bytes"}};
+    Fields f{{say("difference", "words"), p.words},
+             {say("difference", "picture"),
+              p.picture.empty() ? std::string()
+                                : fill(say("difference", "of %1 bytes"), {std::to_string(p.picture.size())})}};
     if (p.rule) {
         const auto& r = *p.rule;
-        f.emplace_back("rule", enumName(kRuleKindNames, r.kind));
-        f.emplace_back("rule, of", enumName(kSeriesKindNames, r.series.kind) + " of " + pointsText(r.series.points));
-        f.emplace_back("rule, direction",
+        f.emplace_back(say("difference", "rule"), enumName(kRuleKindNames, r.kind));
+        f.emplace_back(say("difference", "rule, of"),
+                       fill(say("difference", "%1 of %2"),
+                            {enumName(kSeriesKindNames, r.series.kind), pointsText(r.series.points)}));
+        f.emplace_back(say("difference", "rule, direction"),
                        r.series.direction ? enumName(kDirectionNames, *r.series.direction) : std::string());
-        f.emplace_back("rule, falling", truth(r.falling));
-        f.emplace_back("rule, level", number(r.level));
-        f.emplace_back("rule, after", r.after);
-        f.emplace_back("rule, before", r.before);
-        f.emplace_back("rule, frames", std::to_string(r.frames));
+        f.emplace_back(say("difference", "rule, falling"), truth(r.falling));
+        f.emplace_back(say("difference", "rule, level"), number(r.level));
+        f.emplace_back(say("difference", "rule, after"), r.after);
+        f.emplace_back(say("difference", "rule, before"), r.before);
+        f.emplace_back(say("difference", "rule, frames"), std::to_string(r.frames));
     }
     return f;
 }
 
 Fields fieldsOf(const BlueprintMeasure& m) {
     const auto& d = m.definition;
-    Fields f{{"sentence", d.sentence},
-             {"kind", enumName(kMeasureKindNames, d.kind)},
-             {"points", pointsText(d.points)},
-             {"reading", enumName(kAngleReadingNames, d.reading)},
-             {"direction", d.direction ? enumName(kDirectionNames, *d.direction) : std::string()},
-             {"per", pointsText(d.per)},
-             {"unit", unitOf(d)},
-             {"view", enumName(kViewNames, d.view)},
-             {"at", d.at},
-             {"until", d.until},
-             {"reduction", enumName(kReductionNames, d.reduction)},
-             {"against its own line", truth(d.ownLine)},
-             {"root mean square", truth(d.rms)},
-             {"aspect", enumName(kAspectNames, d.aspect)},
-             {"level", number(d.level)},
-             {"events", joined(d.events)},
-             {"read of", joined(d.of)},
-             {"band to come back to", number(d.lo) + " to " + number(d.hi)},
-             {"height", number(d.height)},
-             {"cycles", number(d.cycles)},
-             {"checkpoint", d.checkpoint},
-             {"full width", number(d.fullWidth) + " ± " + number(d.fullWidthSigma)},
-             {"too low", m.tooLow},
-             {"too high", m.tooHigh}};
+    Fields f{
+        {say("difference", "sentence"), d.sentence},
+        {say("difference", "kind"), enumName(kMeasureKindNames, d.kind)},
+        {say("difference", "points"), pointsText(d.points)},
+        {say("difference", "reading"), enumName(kAngleReadingNames, d.reading)},
+        {say("difference", "direction"), d.direction ? enumName(kDirectionNames, *d.direction) : std::string()},
+        {say("difference", "per"), pointsText(d.per)},
+        {say("difference", "unit"), unitOf(d)},
+        {say("difference", "view"), enumName(kViewNames, d.view)},
+        {say("difference", "at"), d.at},
+        {say("difference", "until"), d.until},
+        {say("difference", "reduction"), enumName(kReductionNames, d.reduction)},
+        {say("difference", "against its own line"), truth(d.ownLine)},
+        {say("difference", "root mean square"), truth(d.rms)},
+        {say("difference", "aspect"), enumName(kAspectNames, d.aspect)},
+        {say("difference", "level"), number(d.level)},
+        {say("difference", "events"), joined(d.events)},
+        {say("difference", "read of"), joined(d.of)},
+        {say("difference", "band to come back to"), fill(say("difference", "%1 to %2"), {number(d.lo), number(d.hi)})},
+        {say("difference", "height"), number(d.height)},
+        {say("difference", "cycles"), number(d.cycles)},
+        {say("difference", "checkpoint"), d.checkpoint},
+        {say("difference", "full width"), number(d.fullWidth) + " ± " + number(d.fullWidthSigma)},
+        {say("difference", "too low"), m.tooLow},
+        {say("difference", "too high"), m.tooHigh}};
     for (const auto& link : d.links)
-        f.emplace_back("link " + link.name, pointsText(link.points));
+        f.emplace_back(fill(say("difference", "link %1"), {link.name}), pointsText(link.points));
     for (const auto& t : m.targets) {
-        const std::string of = (t.school.empty() ? "target" : "target of school " + t.school) +
-                               (t.situation.empty() ? "" : " in situation " + t.situation);
-        f.emplace_back(of + ", source", enumName(kTargetSourceNames, t.source));
-        f.emplace_back(of + ", from", number(t.lo));
-        f.emplace_back(of + ", to", number(t.hi));
-        f.emplace_back(of + ", k", number(t.k));
-        f.emplace_back(of + ", floor", number(t.floor));
-        f.emplace_back(of + ", note", t.note);
+        const std::string all =
+            t.school.empty() ? say("difference", "target") : fill(say("difference", "target of school %1"), {t.school});
+        const std::string of =
+            t.situation.empty() ? all : fill(say("difference", "%1 in situation %2"), {all, t.situation});
+        f.emplace_back(of + ", " + say("difference", "source"), enumName(kTargetSourceNames, t.source));
+        f.emplace_back(of + ", " + say("difference", "from"), number(t.lo));
+        f.emplace_back(of + ", " + say("difference", "to"), number(t.hi));
+        f.emplace_back(of + ", " + say("difference", "k"), number(t.k));
+        f.emplace_back(of + ", " + say("difference", "floor"), number(t.floor));
+        f.emplace_back(of + ", " + say("difference", "note"), t.note);
     }
     return f;
 }
 
 Fields fieldsOf(const Fault& x) {
-    Fields f{{"why", x.why},
-             {"phase", x.phase},
-             {"safety", truth(x.safety)},
-             {"trainability", number(x.trainability)},
-             {"caution", x.caution},
-             {"cue", x.cue},
-             {"drills", joined(x.drills)}};
+    Fields f{{say("difference", "why"), x.why},
+             {say("difference", "phase"), x.phase},
+             {say("difference", "safety"), truth(x.safety)},
+             {say("difference", "trainability"), number(x.trainability)},
+             {say("difference", "caution"), x.caution},
+             {say("difference", "cue"), x.cue},
+             {say("difference", "drills"), joined(x.drills)}};
     for (const auto& i : x.indicators)
-        f.emplace_back("seen in " + i.measure + ", " + enumName(kDevianceNames, i.direction),
-                       "weight " + number(i.weight));
+        f.emplace_back(
+            fill(say("difference", "seen in %1, %2"), {i.measure, word(enumName(kDevianceNames, i.direction))}),
+            fill(say("difference", "weight %1"), {number(i.weight)}));
     for (const auto& c : x.causes)
-        f.emplace_back("caused by " + c.fault, number(c.strength));
+        f.emplace_back(fill(say("difference", "caused by %1"), {c.fault}), number(c.strength));
     return f;
 }
 
 Fields fieldsOf(const Drill& d) {
-    return {{"how", d.how},
-            {"stage", enumName(kStageNames, d.stage)},
-            {"dose", std::to_string(d.dose.sets) + " sets of " + std::to_string(d.dose.reps) + ", " +
-                         number(d.dose.minutes) + " min"},
-            {"cue", d.cue},
-            {"contrast", d.contrast},
-            {"caution", d.caution},
-            {"equipment", joined(d.equipment)},
-            {"partner", truth(d.partner)},
-            {"at home", truth(d.home)},
-            {"speed", d.speed},
-            {"variations", joined(d.variations)}};
+    return {{say("difference", "how"), d.how},
+            {say("difference", "stage"), enumName(kStageNames, d.stage)},
+            {say("difference", "dose"), fill(sayCount("difference", "%n sets of %1, %2 min", "%n set of %1, %2 min",
+                                                      static_cast<std::size_t>(std::max(0, d.dose.sets))),
+                                             {std::to_string(d.dose.reps), number(d.dose.minutes)})},
+            {say("difference", "cue"), d.cue},
+            {say("difference", "contrast"), d.contrast},
+            {say("difference", "caution"), d.caution},
+            {say("difference", "equipment"), joined(d.equipment)},
+            {say("difference", "partner"), truth(d.partner)},
+            {say("difference", "at home"), truth(d.home)},
+            {say("difference", "speed"), d.speed},
+            {say("difference", "variations"), joined(d.variations)}};
 }
 
 Fields fieldsOf(const School& s) {
-    return {{"words", s.words}};
+    return {{say("difference", "words"), s.words}};
 }
 
 Fields fieldsOf(const Situation& s) {
     std::vector<std::string> limits;
     for (const auto& l : s.decline)
-        limits.push_back(l.measure + (l.beyond == Deviance::high ? " above " : " below ") + number(l.bound));
-    return {{"words", s.words}, {"right choices", joined(s.choices)}, {"declined beyond", joined(limits)}};
+        limits.push_back(
+            fill(l.beyond == Deviance::high ? say("difference", "%1 above %2") : say("difference", "%1 below %2"),
+                 {l.measure, number(l.bound)}));
+    return {{say("difference", "words"), s.words},
+            {say("difference", "right choices"), joined(s.choices)},
+            {say("difference", "declined beyond"), joined(limits)}};
 }
 
 Fields fieldsOf(const Profile& p) {
-    return {{"words", p.words}, {"faults", joined(p.faults)}};
+    return {{say("difference", "words"), p.words}, {say("difference", "faults"), joined(p.faults)}};
 }
 
 Fields fieldsOf(const Checkpoint& c) {
-    return {{"question", c.question}, {"at", c.at}};
+    return {{say("difference", "question"), c.question}, {say("difference", "at"), c.at}};
+}
+
+// What belongs to the technique as a whole.
+Fields ownFields(const Blueprint& b) {
+    return {{say("difference", "id"), b.id},
+            {say("difference", "name"), b.name},
+            {say("difference", "cautions"), joined(b.cautions)},
+            {say("difference", "landmarks"), joined(b.landmarks)}};
 }
 
 void compareFields(const std::string& place, const Fields& before, const Fields& after,
                    std::vector<BlueprintChange>& out) {
     std::map<std::string, std::string> old(before.begin(), before.end()), fresh(after.begin(), after.end());
-    const auto shown = [](const std::string& text) { return text.empty() ? std::string("nothing") : "“" + text + "”"; };
+    const auto shown = [](const std::string& text) {
+        return text.empty() ? say("difference", "nothing") : "“" + text + "”";
+    };
     for (const auto& [name, value] : after) {
         const auto it = old.find(name);
         const std::string was = it == old.end() ? std::string() : it->second;
@@ -156,7 +180,7 @@ void compareFields(const std::string& place, const Fields& before, const Fields&
     }
     for (const auto& [name, value] : before)
         if (!fresh.contains(name) && !value.empty())
-            out.push_back({place, name + ": " + shown(value) + " → nothing"});
+            out.push_back({place, name + ": " + shown(value) + " → " + shown({})});
 }
 
 template <typename T, typename Id, typename Name>
@@ -169,17 +193,17 @@ void compareLists(const std::string& kind, const std::vector<T>& before, const s
     for (const T& x : after) {
         const auto old = find(before, id(x));
         if (old == before.end()) {
-            out.push_back({place(x), "is new"});
+            out.push_back({place(x), say("difference", "is new")});
             continue;
         }
         if (name(*old) != name(x))
-            out.push_back({place(x), "name: “" + name(*old) + "” → “" + name(x) + "”"});
+            out.push_back({place(x), fill(say("difference", "name: “%1” → “%2”"), {name(*old), name(x)})});
         compareFields(place(x), fieldsOf(*old), fieldsOf(x), out);
     }
     std::vector<std::string> kept[2]; // ids that both have, in either order
     for (const T& x : before) {
         if (find(after, id(x)) == after.end())
-            out.push_back({place(x), "is gone"});
+            out.push_back({place(x), say("difference", "is gone")});
         else
             kept[0].push_back(id(x));
     }
@@ -187,7 +211,8 @@ void compareLists(const std::string& kind, const std::vector<T>& before, const s
         if (find(before, id(x)) != before.end())
             kept[1].push_back(id(x));
     if (kept[0] != kept[1])
-        out.push_back({kind + " list", "order: " + joined(kept[0]) + " → " + joined(kept[1])});
+        out.push_back({fill(say("difference", "%1 list"), {kind}),
+                       fill(say("difference", "order: %1 → %2"), {joined(kept[0]), joined(kept[1])})});
 }
 
 } // namespace
@@ -196,27 +221,25 @@ std::vector<BlueprintChange> differences(const Blueprint& a, const Blueprint& b)
     std::vector<BlueprintChange> out;
     const auto id = [](const auto& x) { return x.id; };
     const auto name = [](const auto& x) { return x.name; };
-    compareFields(
-        "blueprint",
-        {{"id", a.id}, {"name", a.name}, {"cautions", joined(a.cautions)}, {"landmarks", joined(a.landmarks)}},
-        {{"id", b.id}, {"name", b.name}, {"cautions", joined(b.cautions)}, {"landmarks", joined(b.landmarks)}}, out);
-    compareLists("key position", a.positions, b.positions, id, name, out);
+    compareFields(say("difference", "blueprint"), ownFields(a), ownFields(b), out);
+    compareLists(say("difference", "key position"), a.positions, b.positions, id, name, out);
     compareLists(
-        "measure", a.measures, b.measures, [](const auto& m) { return m.definition.id; },
+        say("difference", "measure"), a.measures, b.measures, [](const auto& m) { return m.definition.id; },
         [](const auto& m) { return m.definition.name; }, out);
-    compareLists("fault", a.faults, b.faults, id, name, out);
-    compareLists("drill", a.drills, b.drills, id, name, out);
-    compareLists("school", a.schools, b.schools, id, name, out);
-    compareLists("situation", a.situations, b.situations, id, name, out);
-    compareLists("profile", a.profiles, b.profiles, id, name, out);
-    compareLists("checkpoint", a.checkpoints, b.checkpoints, id, name, out);
+    compareLists(say("difference", "fault"), a.faults, b.faults, id, name, out);
+    compareLists(say("difference", "drill"), a.drills, b.drills, id, name, out);
+    compareLists(say("difference", "school"), a.schools, b.schools, id, name, out);
+    compareLists(say("difference", "situation"), a.situations, b.situations, id, name, out);
+    compareLists(say("difference", "profile"), a.profiles, b.profiles, id, name, out);
+    compareLists(say("difference", "checkpoint"), a.checkpoints, b.checkpoints, id, name, out);
     const auto proxies = [](const Blueprint& x) {
         Fields f;
         for (const auto& p : x.proxies)
-            f.emplace_back("hidden " + p.landmark, "from " + p.from + " and " + p.to);
+            f.emplace_back(fill(say("difference", "hidden %1"), {p.landmark}),
+                           fill(say("difference", "from %1 and %2"), {p.from, p.to}));
         return f;
     };
-    compareFields("blueprint", proxies(a), proxies(b), out);
+    compareFields(say("difference", "blueprint"), proxies(a), proxies(b), out);
     return out;
 }
 

@@ -1,5 +1,7 @@
 #include "core/technique/own_target.h"
 
+#include "core/words/say.h"
+
 #include <algorithm>
 #include <cmath>
 
@@ -21,7 +23,8 @@ Blueprint withOwnTargets(Blueprint blueprint, const std::vector<OwnTarget>& targ
         // The unit of severity of a band with one end stays what it was.
         t.floor = it->targets.empty() ? 0.0 : it->targets.front().floor;
         t.source = TargetSource::coach;
-        t.note = "own target" + (own.reason.empty() ? std::string() : ": " + own.reason);
+        t.note =
+            own.reason.empty() ? say("findings", "own target") : fill(say("findings", "own target: %1"), {own.reason});
         t.lo = own.lo;
         t.hi = own.hi;
         it->targets = {t};

@@ -21,7 +21,7 @@ struct OwnTarget {
 };
 
 /// The blueprint as it holds for this athlete: one target a measure that has an own one, with the source coach and a
-/// note that begins with "own target"; none for those that are off. Measures that the blueprint does not have are
+/// note that says so; none for those that are off. Measures that the blueprint does not have are
 /// passed over, and so are bands without an end or with lo > hi.
 Blueprint withOwnTargets(Blueprint blueprint, const std::vector<OwnTarget>& targets);
 

@@ -433,7 +433,7 @@ void BriefPage::bringModel() {
     auto model =
         text ? modelFromJson(*text, QFileInfo(file).fileName().toStdString()) : Result<ModelPerformance>(text.error());
     if (model && model->blueprint != m_bench.blueprint().id)
-        model = Error{"this model is of another technique: " + model->blueprint,
+        model = Error{riflesso::fill(say("error", "this model is of another technique: %1"), {model->blueprint}),
                       QFileInfo(file).fileName().toStdString(),
                       "nothing was changed",
                       {}};

@@ -9,6 +9,15 @@
 #include <QGridLayout>
 
 namespace riflesso {
+namespace {
+
+// Kept in English; a tag has a name of its own (intake/intake.cpp).
+QString knownFrom(const std::string& kept) {
+    constexpr std::string_view tag = "the film's tag ";
+    return kept.starts_with(tag) ? TimePanel::tr("the film's tag %1").arg(q(kept.substr(tag.size()))) : shownWord(kept);
+}
+
+} // namespace
 
 TimePanel::TimePanel(Workbench& bench) : TakePanel(bench) {
     m_rate = new QDoubleSpinBox;
@@ -187,7 +196,7 @@ void TimePanel::refresh() {
         m_camera->setText(q(take->filmedWith));
     m_from->setText(!take->captureRate ? tr("Nobody has said it yet. Look at the camera's settings, or check it below.")
                     : take->captureFrom.empty() ? QString()
-                                                : tr("Known from: %1.").arg(shownWord(take->captureFrom)));
+                                                : tr("Known from: %1.").arg(knownFrom(take->captureFrom)));
     const Timebase time = timebaseOf(*take);
     const FrameIndex middle(time.frames() / 2);
     m_ordinary->setText(tr("No slow motion: as the file says, %1 Hz (H)").arg(time.fileRate().value, 0, 'g', 4));

@@ -525,6 +525,45 @@
     </message>
 </context>
 <context>
+    <name>bundle</name>
+    <message>
+        <source>%1 takes in the file, %2 here</source>
+        <translation>%1 riprese nel file, %2 qui</translation>
+    </message>
+    <message>
+        <source>%1 reps in the file, %2 here</source>
+        <translation>%1 ripetizioni nel file, %2 qui</translation>
+    </message>
+    <message>
+        <source>%1 marks in the file, %2 here</source>
+        <translation>%1 segni nel file, %2 qui</translation>
+    </message>
+    <message>
+        <source>%1 blocks of practice in the file, %2 here</source>
+        <translation>%1 blocchi di pratica nel file, %2 qui</translation>
+    </message>
+    <message>
+        <source>%1 decisions in the file, %2 here</source>
+        <translation>%1 decisioni nel file, %2 qui</translation>
+    </message>
+    <message>
+        <source>%1 notes on frames in the file, %2 here</source>
+        <translation>%1 note sui fotogrammi nel file, %2 qui</translation>
+    </message>
+    <message>
+        <source>newer films in the file</source>
+        <translation>filmati più recenti nel file</translation>
+    </message>
+    <message>
+        <source>newer films here</source>
+        <translation>filmati più recenti qui</translation>
+    </message>
+    <message>
+        <source>as much on both sides, and not the same</source>
+        <translation>altrettanto da entrambe le parti, ma non uguale</translation>
+    </message>
+</context>
+<context>
     <name>calendar</name>
     <message>
         <source>Cue: %1</source>
@@ -548,10 +587,424 @@
     </message>
 </context>
 <context>
+    <name>calibration</name>
+    <message>
+        <source>the known lengths disagree by %1 %: the camera is not square to the plane, or one of them is not in it</source>
+        <translation>le lunghezze note differiscono del %1 %: la telecamera non è perpendicolare al piano, oppure una di esse non vi giace</translation>
+    </message>
+    <message>
+        <source>the lens bends the picture by %1 % at its corners; this is taken out</source>
+        <translation>l&apos;obiettivo curva l&apos;immagine del %1 % agli angoli; viene corretto</translation>
+    </message>
+    <message>
+        <source>the camera looks at the plane %1° out of square; without these points lengths would be wrong by up to %2 % and leans by up to %3°</source>
+        <translation>la telecamera guarda il piano con uno scarto di %1° dalla perpendicolare; senza questi punti le lunghezze sbaglierebbero fino al %2 % e le inclinazioni fino a %3°</translation>
+    </message>
+    <message>
+        <source>the known points do not fit one plane: %1 px on average; is one of them mistaken, or not in the plane?</source>
+        <translation>i punti noti non stanno su un solo piano: %1 px in media; uno di essi è sbagliato, o fuori dal piano?</translation>
+    </message>
+    <message>
+        <source>the drawn vertical and the known points differ by %1°</source>
+        <translation>la verticale tracciata e i punti noti differiscono di %1°</translation>
+    </message>
+    <message>
+        <source>the camera is tilted by %1°; leans are corrected by it, positions across the picture by %2 %</source>
+        <translation>la telecamera è inclinata di %1°; le inclinazioni vengono corrette, le posizioni attraverso l&apos;immagine del %2 %</translation>
+    </message>
+    <message>
+        <source>the movement leaves the plane by %1 m: lengths are wrong by up to %2 %, leans by up to %3°</source>
+        <translation>il movimento esce dal piano di %1 m: le lunghezze sbagliano fino al %2 %, le inclinazioni fino a %3°</translation>
+    </message>
+</context>
+<context>
     <name>cameras</name>
     <message>
         <source>Simulated camera</source>
         <translation>Telecamera simulata</translation>
+    </message>
+</context>
+<context>
+    <name>difference</name>
+    <message>
+        <source>open</source>
+        <translation>aperto</translation>
+    </message>
+    <message>
+        <source>yes</source>
+        <translation>sì</translation>
+    </message>
+    <message>
+        <source>no</source>
+        <translation>no</translation>
+    </message>
+    <message>
+        <source>words</source>
+        <translation>parole</translation>
+    </message>
+    <message>
+        <source>picture</source>
+        <translation>immagine</translation>
+    </message>
+    <message>
+        <source>of %1 bytes</source>
+        <translation>di %1 byte</translation>
+    </message>
+    <message>
+        <source>rule</source>
+        <translation>regola</translation>
+    </message>
+    <message>
+        <source>rule, of</source>
+        <translation>regola, di</translation>
+    </message>
+    <message>
+        <source>%1 of %2</source>
+        <translation>%1 di %2</translation>
+    </message>
+    <message>
+        <source>rule, direction</source>
+        <translation>regola, direzione</translation>
+    </message>
+    <message>
+        <source>rule, falling</source>
+        <translation>regola, in calo</translation>
+    </message>
+    <message>
+        <source>rule, level</source>
+        <translation>regola, livello</translation>
+    </message>
+    <message>
+        <source>rule, after</source>
+        <translation>regola, dopo</translation>
+    </message>
+    <message>
+        <source>rule, before</source>
+        <translation>regola, prima</translation>
+    </message>
+    <message>
+        <source>rule, frames</source>
+        <translation>regola, fotogrammi</translation>
+    </message>
+    <message>
+        <source>sentence</source>
+        <translation>frase</translation>
+    </message>
+    <message>
+        <source>kind</source>
+        <translation>tipo</translation>
+    </message>
+    <message>
+        <source>points</source>
+        <translation>punti</translation>
+    </message>
+    <message>
+        <source>reading</source>
+        <translation>lettura</translation>
+    </message>
+    <message>
+        <source>direction</source>
+        <translation>direzione</translation>
+    </message>
+    <message>
+        <source>per</source>
+        <translation>rispetto a</translation>
+    </message>
+    <message>
+        <source>unit</source>
+        <translation>unità</translation>
+    </message>
+    <message>
+        <source>view</source>
+        <translation>vista</translation>
+    </message>
+    <message>
+        <source>at</source>
+        <translation>in</translation>
+    </message>
+    <message>
+        <source>until</source>
+        <translation>fino a</translation>
+    </message>
+    <message>
+        <source>reduction</source>
+        <translation>riduzione</translation>
+    </message>
+    <message>
+        <source>against its own line</source>
+        <translation>contro la propria linea</translation>
+    </message>
+    <message>
+        <source>root mean square</source>
+        <translation>media quadratica</translation>
+    </message>
+    <message>
+        <source>aspect</source>
+        <translation>aspetto</translation>
+    </message>
+    <message>
+        <source>level</source>
+        <translation>livello</translation>
+    </message>
+    <message>
+        <source>events</source>
+        <translation>eventi</translation>
+    </message>
+    <message>
+        <source>read of</source>
+        <translation>letta da</translation>
+    </message>
+    <message>
+        <source>band to come back to</source>
+        <translation>fascia in cui tornare</translation>
+    </message>
+    <message>
+        <source>%1 to %2</source>
+        <translation>da %1 a %2</translation>
+    </message>
+    <message>
+        <source>height</source>
+        <translation>altezza</translation>
+    </message>
+    <message>
+        <source>cycles</source>
+        <translation>cicli</translation>
+    </message>
+    <message>
+        <source>checkpoint</source>
+        <translation>punto di controllo</translation>
+    </message>
+    <message>
+        <source>full width</source>
+        <translation>larghezza piena</translation>
+    </message>
+    <message>
+        <source>too low</source>
+        <translation>troppo basso</translation>
+    </message>
+    <message>
+        <source>too high</source>
+        <translation>troppo alto</translation>
+    </message>
+    <message>
+        <source>link %1</source>
+        <translation>anello %1</translation>
+    </message>
+    <message>
+        <source>target</source>
+        <translation>obiettivo</translation>
+    </message>
+    <message>
+        <source>target of school %1</source>
+        <translation>obiettivo della scuola %1</translation>
+    </message>
+    <message>
+        <source>%1 in situation %2</source>
+        <translation>%1 nella situazione %2</translation>
+    </message>
+    <message>
+        <source>source</source>
+        <translation>fonte</translation>
+    </message>
+    <message>
+        <source>from</source>
+        <translation>da</translation>
+    </message>
+    <message>
+        <source>to</source>
+        <translation>a</translation>
+    </message>
+    <message>
+        <source>k</source>
+        <translation>k</translation>
+    </message>
+    <message>
+        <source>floor</source>
+        <translation>soglia</translation>
+    </message>
+    <message>
+        <source>note</source>
+        <translation>nota</translation>
+    </message>
+    <message>
+        <source>why</source>
+        <translation>perché</translation>
+    </message>
+    <message>
+        <source>phase</source>
+        <translation>fase</translation>
+    </message>
+    <message>
+        <source>safety</source>
+        <translation>sicurezza</translation>
+    </message>
+    <message>
+        <source>trainability</source>
+        <translation>allenabilità</translation>
+    </message>
+    <message>
+        <source>caution</source>
+        <translation>avvertenza</translation>
+    </message>
+    <message>
+        <source>cue</source>
+        <translation>richiamo</translation>
+    </message>
+    <message>
+        <source>drills</source>
+        <translation>esercizi</translation>
+    </message>
+    <message>
+        <source>seen in %1, %2</source>
+        <translation>visto in %1, %2</translation>
+    </message>
+    <message>
+        <source>weight %1</source>
+        <translation>peso %1</translation>
+    </message>
+    <message>
+        <source>caused by %1</source>
+        <translation>causato da %1</translation>
+    </message>
+    <message>
+        <source>how</source>
+        <translation>come</translation>
+    </message>
+    <message>
+        <source>stage</source>
+        <translation>livello di pratica</translation>
+    </message>
+    <message>
+        <source>dose</source>
+        <translation>dose</translation>
+    </message>
+    <message>
+        <source>contrast</source>
+        <translation>contrasto</translation>
+    </message>
+    <message>
+        <source>equipment</source>
+        <translation>attrezzi</translation>
+    </message>
+    <message>
+        <source>partner</source>
+        <translation>compagno</translation>
+    </message>
+    <message>
+        <source>at home</source>
+        <translation>a casa</translation>
+    </message>
+    <message>
+        <source>speed</source>
+        <translation>velocità</translation>
+    </message>
+    <message>
+        <source>variations</source>
+        <translation>variazioni</translation>
+    </message>
+    <message>
+        <source>%1 above %2</source>
+        <translation>%1 sopra %2</translation>
+    </message>
+    <message>
+        <source>%1 below %2</source>
+        <translation>%1 sotto %2</translation>
+    </message>
+    <message>
+        <source>right choices</source>
+        <translation>scelte giuste</translation>
+    </message>
+    <message>
+        <source>declined beyond</source>
+        <translation>si rinuncia oltre</translation>
+    </message>
+    <message>
+        <source>faults</source>
+        <translation>difetti</translation>
+    </message>
+    <message>
+        <source>question</source>
+        <translation>domanda</translation>
+    </message>
+    <message>
+        <source>id</source>
+        <translation>id</translation>
+    </message>
+    <message>
+        <source>name</source>
+        <translation>nome</translation>
+    </message>
+    <message>
+        <source>cautions</source>
+        <translation>avvertenze</translation>
+    </message>
+    <message>
+        <source>landmarks</source>
+        <translation>punti del corpo</translation>
+    </message>
+    <message>
+        <source>nothing</source>
+        <translation>niente</translation>
+    </message>
+    <message>
+        <source>is new</source>
+        <translation>è nuovo</translation>
+    </message>
+    <message>
+        <source>name: “%1” → “%2”</source>
+        <translation>nome: “%1” → “%2”</translation>
+    </message>
+    <message>
+        <source>is gone</source>
+        <translation>non c&apos;è più</translation>
+    </message>
+    <message>
+        <source>%1 list</source>
+        <translation>elenco: %1</translation>
+    </message>
+    <message>
+        <source>order: %1 → %2</source>
+        <translation>ordine: %1 → %2</translation>
+    </message>
+    <message>
+        <source>blueprint</source>
+        <translation>scheda</translation>
+    </message>
+    <message>
+        <source>key position</source>
+        <translation>posizione chiave</translation>
+    </message>
+    <message>
+        <source>measure</source>
+        <translation>misura</translation>
+    </message>
+    <message>
+        <source>fault</source>
+        <translation>difetto</translation>
+    </message>
+    <message>
+        <source>drill</source>
+        <translation>esercizio</translation>
+    </message>
+    <message>
+        <source>school</source>
+        <translation>scuola</translation>
+    </message>
+    <message>
+        <source>situation</source>
+        <translation>situazione</translation>
+    </message>
+    <message>
+        <source>profile</source>
+        <translation>profilo</translation>
+    </message>
+    <message>
+        <source>hidden %1</source>
+        <translation>nascosto %1</translation>
+    </message>
+    <message>
+        <source>from %1 and %2</source>
+        <translation>da %1 e %2</translation>
     </message>
 </context>
 <context>
@@ -1336,6 +1789,794 @@
         <source>wait until it is done, or choose another name</source>
         <translation>aspetta che abbia finito, o scegli un altro nome</translation>
     </message>
+    <message>
+        <source>this model is of another technique: %1</source>
+        <translation>questo modello è di un&apos;altra tecnica: %1</translation>
+    </message>
+    <message>
+        <source>a plane needs at least four known points</source>
+        <translation>un piano richiede almeno quattro punti noti</translation>
+    </message>
+    <message>
+        <source>frame %1</source>
+        <translation>fotogramma %1</translation>
+    </message>
+    <message>
+        <source>one of the takes is not marked</source>
+        <translation>una delle riprese non è marcata</translation>
+    </message>
+    <message>
+        <source>this bundle is damaged (something in it is no ordinary file)</source>
+        <translation>questo pacchetto è danneggiato (contiene qualcosa che non è un file normale)</translation>
+    </message>
+    <message>
+        <source>this bundle is damaged (a part that its table does not know)</source>
+        <translation>questo pacchetto è danneggiato (una parte che il suo indice non conosce)</translation>
+    </message>
+    <message>
+        <source>this bundle is damaged (%1 has another sum)</source>
+        <translation>questo pacchetto è danneggiato (%1 ha un&apos;altra somma)</translation>
+    </message>
+    <message>
+        <source>%1 line %2</source>
+        <translation>%1 riga %2</translation>
+    </message>
+    <message>
+        <source>%1 failed (%2)</source>
+        <translation>%1 non va a buon fine (%2)</translation>
+    </message>
+    <message>
+        <source>%1 failed: the disk is full</source>
+        <translation>%1 non va a buon fine: il disco è pieno</translation>
+    </message>
+    <message>
+        <source>%1 failed: the library is write-protected</source>
+        <translation>%1 non va a buon fine: la libreria è protetta da scrittura</translation>
+    </message>
+    <message>
+        <source>%1 failed: the library&apos;s folder is write-protected or cannot be reached</source>
+        <translation>%1 non va a buon fine: la cartella della libreria è protetta da scrittura o non raggiungibile</translation>
+    </message>
+    <message>
+        <source>%1 failed: another program is using the library</source>
+        <translation>%1 non va a buon fine: un altro programma sta usando la libreria</translation>
+    </message>
+    <message>
+        <source>picture %1: %2</source>
+        <translation>immagine %1: %2</translation>
+    </message>
+    <message>
+        <source>joint %1</source>
+        <translation>articolazione %1</translation>
+    </message>
+    <message>
+        <source>&quot;%1&quot; is no channel</source>
+        <translation>«%1» non è un canale</translation>
+    </message>
+    <message>
+        <source>&quot;%1&quot; is not expected in the hierarchy</source>
+        <translation>«%1» non è atteso nella gerarchia</translation>
+    </message>
+    <message>
+        <source>line %1</source>
+        <translation>riga %1</translation>
+    </message>
+    <message>
+        <source>&quot;%1&quot; is no number</source>
+        <translation>«%1» non è un numero</translation>
+    </message>
+    <message>
+        <source>parameters</source>
+        <translation>parametri</translation>
+    </message>
+    <message>
+        <source>head</source>
+        <translation>intestazione</translation>
+    </message>
+    <message>
+        <source>%1 on frame %2</source>
+        <translation>%1 sul fotogramma %2</translation>
+    </message>
+    <message>
+        <source>%1 stands twice on frame %2</source>
+        <translation>%1 compare due volte sul fotogramma %2</translation>
+    </message>
+    <message>
+        <source>a calendar of more than 10 MB is not read</source>
+        <translation>un calendario di più di 10 MB non viene letto</translation>
+    </message>
+    <message>
+        <source>a clip has 64 to 4096 pixels each way, even numbers</source>
+        <translation>una clip ha da 64 a 4096 pixel per lato, numeri pari</translation>
+    </message>
+    <message>
+        <source>a clip is up to 64 times slower than life, with 1 to 240 pictures a second</source>
+        <translation>una clip è fino a 64 volte più lenta del vero, con 1–240 immagini al secondo</translation>
+    </message>
+    <message>
+        <source>a clip shows a rep</source>
+        <translation>una clip mostra una ripetizione</translation>
+    </message>
+    <message>
+        <source>a fall needs a height, frames between and a stated rate</source>
+        <translation>una caduta richiede un&apos;altezza, i fotogrammi intermedi e una frequenza dichiarata</translation>
+    </message>
+    <message>
+        <source>a fall needs at least three places</source>
+        <translation>una caduta richiede almeno tre posizioni</translation>
+    </message>
+    <message>
+        <source>a file cannot be copied</source>
+        <translation>un file non può essere copiato</translation>
+    </message>
+    <message>
+        <source>a frame&apos;s time is not a number</source>
+        <translation>il tempo di un fotogramma non è un numero</translation>
+    </message>
+    <message>
+        <source>a frame&apos;s time is not later than the one before</source>
+        <translation>il tempo di un fotogramma non è successivo al precedente</translation>
+    </message>
+    <message>
+        <source>a joint has 0 to 6 channels</source>
+        <translation>un&apos;articolazione ha da 0 a 6 canali</translation>
+    </message>
+    <message>
+        <source>a known length is not drawn, or is zero</source>
+        <translation>una lunghezza nota non è tracciata, o è zero</translation>
+    </message>
+    <message>
+        <source>a mask for each picture, or none</source>
+        <translation>una maschera per ogni immagine, o nessuna</translation>
+    </message>
+    <message>
+        <source>a number is missing or is none</source>
+        <translation>un numero manca o non è tale</translation>
+    </message>
+    <message>
+        <source>a place more than a million pixels away cannot be true</source>
+        <translation>una posizione a più di un milione di pixel non può essere vera</translation>
+    </message>
+    <message>
+        <source>a row is damaged: what it holds is not what was written</source>
+        <translation>una riga è danneggiata: il contenuto non è quello che fu scritto</translation>
+    </message>
+    <message>
+        <source>a } too many</source>
+        <translation>una } di troppo</translation>
+    </message>
+    <message>
+        <source>add the user to the group &quot;video&quot;</source>
+        <translation>aggiungi l&apos;utente al gruppo «video»</translation>
+    </message>
+    <message>
+        <source>adding the athlete</source>
+        <translation>l&apos;aggiunta dell&apos;atleta</translation>
+    </message>
+    <message>
+        <source>adding the case</source>
+        <translation>l&apos;aggiunta del caso</translation>
+    </message>
+    <message>
+        <source>an earlier copy of it can be restored from its folder &quot;copies&quot;</source>
+        <translation>una copia precedente si può ripristinare dalla sua cartella «copies»</translation>
+    </message>
+    <message>
+        <source>another program has changed or removed this meanwhile</source>
+        <translation>nel frattempo un altro programma l&apos;ha cambiato o tolto</translation>
+    </message>
+    <message>
+        <source>at least three pairs are needed</source>
+        <translation>servono almeno tre coppie</translation>
+    </message>
+    <message>
+        <source>at least two things must have been read</source>
+        <translation>devono essere state lette almeno due cose</translation>
+    </message>
+    <message>
+        <source>check their numbers</source>
+        <translation>controlla i loro numeri</translation>
+    </message>
+    <message>
+        <source>choose a place that you may write to</source>
+        <translation>scegli un posto in cui si possa scrivere</translation>
+    </message>
+    <message>
+        <source>close that program and try again</source>
+        <translation>chiudi quel programma e riprova</translation>
+    </message>
+    <message>
+        <source>close the other program and do it again</source>
+        <translation>chiudi l&apos;altro programma e rifallo</translation>
+    </message>
+    <message>
+        <source>copying the library</source>
+        <translation>la copia della libreria</translation>
+    </message>
+    <message>
+        <source>deleting the athlete</source>
+        <translation>l&apos;eliminazione dell&apos;atleta</translation>
+    </message>
+    <message>
+        <source>do the pairs show the same instants, in the same order?</source>
+        <translation>le coppie mostrano gli stessi istanti, nello stesso ordine?</translation>
+    </message>
+    <message>
+        <source>does the folder exist?</source>
+        <translation>la cartella esiste?</translation>
+    </message>
+    <message>
+        <source>draw it from end to end</source>
+        <translation>tracciala da un capo all&apos;altro</translation>
+    </message>
+    <message>
+        <source>draw it longer</source>
+        <translation>tracciala più lunga</translation>
+    </message>
+    <message>
+        <source>draw the box closer round the athlete</source>
+        <translation>traccia il riquadro più stretto attorno all&apos;atleta</translation>
+    </message>
+    <message>
+        <source>each thing must have been read at least twice</source>
+        <translation>ogni cosa deve essere stata letta almeno due volte</translation>
+    </message>
+    <message>
+        <source>each thing must have been read equally often</source>
+        <translation>ogni cosa deve essere stata letta lo stesso numero di volte</translation>
+    </message>
+    <message>
+        <source>fetch it with finder/models/fetch.sh</source>
+        <translation>scaricalo con finder/models/fetch.sh</translation>
+    </message>
+    <message>
+        <source>install libavdevice59</source>
+        <translation>installa libavdevice59</translation>
+    </message>
+    <message>
+        <source>is the disk still there?</source>
+        <translation>il disco c&apos;è ancora?</translation>
+    </message>
+    <message>
+        <source>it can be put aside; a new one is made of the findings</source>
+        <translation>si può mettere da parte; se ne fa uno nuovo dai risultati</translation>
+    </message>
+    <message>
+        <source>it cannot be read a second time</source>
+        <translation>non può essere letto una seconda volta</translation>
+    </message>
+    <message>
+        <source>it ends before its last frame</source>
+        <translation>finisce prima del suo ultimo fotogramma</translation>
+    </message>
+    <message>
+        <source>it holds no points or no frames</source>
+        <translation>non contiene punti o fotogrammi</translation>
+    </message>
+    <message>
+        <source>it is too long</source>
+        <translation>è troppo lungo</translation>
+    </message>
+    <message>
+        <source>it is too long, or its rate cannot be true</source>
+        <translation>è troppo lungo, o la sua frequenza non può essere vera</translation>
+    </message>
+    <message>
+        <source>it says that its points begin in its head</source>
+        <translation>dice che i suoi punti cominciano nell&apos;intestazione</translation>
+    </message>
+    <message>
+        <source>its decoder does not start</source>
+        <translation>il suo decodificatore non parte</translation>
+    </message>
+    <message>
+        <source>its films could not be written</source>
+        <translation>i suoi filmati non si sono potuti scrivere</translation>
+    </message>
+    <message>
+        <source>its numbers are in DEC order, which this program does not read</source>
+        <translation>i suoi numeri sono in ordine DEC, che questo programma non legge</translation>
+    </message>
+    <message>
+        <source>its offset is not three numbers</source>
+        <translation>il suo scostamento non è di tre numeri</translation>
+    </message>
+    <message>
+        <source>its points have no names</source>
+        <translation>i suoi punti non hanno nomi</translation>
+    </message>
+    <message>
+        <source>its sound cannot be converted</source>
+        <translation>il suo sonoro non può essere convertito</translation>
+    </message>
+    <message>
+        <source>its sound holds nothing</source>
+        <translation>il suo sonoro non contiene nulla</translation>
+    </message>
+    <message>
+        <source>look at what is there now, then do it again</source>
+        <translation>guarda che cosa c&apos;è ora, poi rifallo</translation>
+    </message>
+    <message>
+        <source>looking at the movement was cancelled</source>
+        <translation>l&apos;esame del movimento è stato annullato</translation>
+    </message>
+    <message>
+        <source>looking for the same moment was cancelled</source>
+        <translation>la ricerca dello stesso momento è stata annullata</translation>
+    </message>
+    <message>
+        <source>looking through the library</source>
+        <translation>l&apos;esame della libreria</translation>
+    </message>
+    <message>
+        <source>make room on the disk and do it again</source>
+        <translation>fai spazio sul disco e rifallo</translation>
+    </message>
+    <message>
+        <source>make room on the disk, or unlock the folder</source>
+        <translation>fai spazio sul disco, o sblocca la cartella</translation>
+    </message>
+    <message>
+        <source>making two entries one</source>
+        <translation>l&apos;unione di due voci</translation>
+    </message>
+    <message>
+        <source>mark more points by hand in both views</source>
+        <translation>marca a mano più punti in entrambe le viste</translation>
+    </message>
+    <message>
+        <source>mark points at different depths</source>
+        <translation>marca punti a profondità diverse</translation>
+    </message>
+    <message>
+        <source>marks of take</source>
+        <translation>segni della ripresa</translation>
+    </message>
+    <message>
+        <source>more than a thousand joints</source>
+        <translation>più di mille articolazioni</translation>
+    </message>
+    <message>
+        <source>moving the library was cancelled</source>
+        <translation>lo spostamento della libreria è stato annullato</translation>
+    </message>
+    <message>
+        <source>no camera runs so differently</source>
+        <translation>nessuna telecamera corre in modo così diverso</translation>
+    </message>
+    <message>
+        <source>no case was chosen</source>
+        <translation>non è stato scelto alcun caso</translation>
+    </message>
+    <message>
+        <source>no clip was written</source>
+        <translation>non è stata scritta alcuna clip</translation>
+    </message>
+    <message>
+        <source>no file of this name was written or changed</source>
+        <translation>nessun file con questo nome è stato scritto o cambiato</translation>
+    </message>
+    <message>
+        <source>no instant is shared yet</source>
+        <translation>ancora nessun istante è comune</translation>
+    </message>
+    <message>
+        <source>no joint has a channel: nothing moves</source>
+        <translation>nessuna articolazione ha un canale: niente si muove</translation>
+    </message>
+    <message>
+        <source>no plane fits the known points</source>
+        <translation>nessun piano si adatta ai punti noti</translation>
+    </message>
+    <message>
+        <source>nobody is found there</source>
+        <translation>là non si trova nessuno</translation>
+    </message>
+    <message>
+        <source>not one frame in it can be read</source>
+        <translation>nessun suo fotogramma può essere letto</translation>
+    </message>
+    <message>
+        <source>nothing else was changed</source>
+        <translation>nient&apos;altro è stato cambiato</translation>
+    </message>
+    <message>
+        <source>nothing was locked</source>
+        <translation>nulla è stato agganciato</translation>
+    </message>
+    <message>
+        <source>nothing was overwritten</source>
+        <translation>nulla è stato sovrascritto</translation>
+    </message>
+    <message>
+        <source>one has more than seven dimensions</source>
+        <translation>uno ha più di sette dimensioni</translation>
+    </message>
+    <message>
+        <source>one of the films has no sound to go by</source>
+        <translation>uno dei filmati non ha un sonoro su cui basarsi</translation>
+    </message>
+    <message>
+        <source>open it, or choose another folder</source>
+        <translation>aprila, o scegli un&apos;altra cartella</translation>
+    </message>
+    <message>
+        <source>opening it was cancelled</source>
+        <translation>l&apos;apertura è stata annullata</translation>
+    </message>
+    <message>
+        <source>opening the library</source>
+        <translation>l&apos;apertura della libreria</translation>
+    </message>
+    <message>
+        <source>plug it in, or choose another</source>
+        <translation>collegala, o scegline un&apos;altra</translation>
+    </message>
+    <message>
+        <source>reading the athletes</source>
+        <translation>la lettura degli atleti</translation>
+    </message>
+    <message>
+        <source>reading the case</source>
+        <translation>la lettura del caso</translation>
+    </message>
+    <message>
+        <source>reading the cases</source>
+        <translation>la lettura dei casi</translation>
+    </message>
+    <message>
+        <source>reading the library</source>
+        <translation>la lettura della libreria</translation>
+    </message>
+    <message>
+        <source>reading the plans</source>
+        <translation>la lettura dei piani</translation>
+    </message>
+    <message>
+        <source>reading the takes</source>
+        <translation>la lettura delle riprese</translation>
+    </message>
+    <message>
+        <source>saving the athlete</source>
+        <translation>il salvataggio dell&apos;atleta</translation>
+    </message>
+    <message>
+        <source>show a shared instant in both instead</source>
+        <translation>indica piuttosto un istante comune in entrambi</translation>
+    </message>
+    <message>
+        <source>show the same instant in both films</source>
+        <translation>indica lo stesso istante in entrambi i filmati</translation>
+    </message>
+    <message>
+        <source>take instants that lie apart</source>
+        <translation>prendi istanti lontani fra loro</translation>
+    </message>
+    <message>
+        <source>take the corners of a rectangle</source>
+        <translation>prendi gli angoli di un rettangolo</translation>
+    </message>
+    <message>
+        <source>take two frames that lie apart</source>
+        <translation>prendi due fotogrammi lontani fra loro</translation>
+    </message>
+    <message>
+        <source>taking it in was cancelled</source>
+        <translation>l&apos;accoglienza è stata annullata</translation>
+    </message>
+    <message>
+        <source>the bundle could not be written; is the disk full?</source>
+        <translation>il pacchetto non si è potuto scrivere; il disco è pieno?</translation>
+    </message>
+    <message>
+        <source>the bundle was cancelled</source>
+        <translation>il pacchetto è stato annullato</translation>
+    </message>
+    <message>
+        <source>the camera does not start</source>
+        <translation>la telecamera non parte</translation>
+    </message>
+    <message>
+        <source>the camera gives no pictures</source>
+        <translation>la telecamera non dà immagini</translation>
+    </message>
+    <message>
+        <source>the camera is in use by another program</source>
+        <translation>la telecamera è in uso da un altro programma</translation>
+    </message>
+    <message>
+        <source>the camera is not there</source>
+        <translation>la telecamera non c&apos;è</translation>
+    </message>
+    <message>
+        <source>the camera&apos;s picture format is not known</source>
+        <translation>il formato d&apos;immagine della telecamera non è noto</translation>
+    </message>
+    <message>
+        <source>the capture rate must be a positive number</source>
+        <translation>la frequenza di ripresa deve essere un numero positivo</translation>
+    </message>
+    <message>
+        <source>the codec of its sound is not known to this computer&apos;s FFmpeg</source>
+        <translation>il codec del suo sonoro non è noto all&apos;FFmpeg di questo computer</translation>
+    </message>
+    <message>
+        <source>the data rate is missing or cannot be true</source>
+        <translation>la frequenza dei dati manca o non può essere vera</translation>
+    </message>
+    <message>
+        <source>the data rate is no number</source>
+        <translation>la frequenza dei dati non è un numero</translation>
+    </message>
+    <message>
+        <source>the disk has no room for its films</source>
+        <translation>il disco non ha spazio per i suoi filmati</translation>
+    </message>
+    <message>
+        <source>the empty place is made of 3 to 64 pictures</source>
+        <translation>il luogo vuoto si ricava da 3–64 immagini</translation>
+    </message>
+    <message>
+        <source>the file cannot be read</source>
+        <translation>il file non può essere letto</translation>
+    </message>
+    <message>
+        <source>the file could not be written</source>
+        <translation>il file non si è potuto scrivere</translation>
+    </message>
+    <message>
+        <source>the file has no moving picture (sound only)</source>
+        <translation>il file non ha immagini in movimento (solo sonoro)</translation>
+    </message>
+    <message>
+        <source>the file holds nothing that can be read</source>
+        <translation>il file non contiene nulla che si possa leggere</translation>
+    </message>
+    <message>
+        <source>the film does not say how large its picture is</source>
+        <translation>il filmato non dice quanto è grande la sua immagine</translation>
+    </message>
+    <message>
+        <source>the film has no sound</source>
+        <translation>il filmato non ha sonoro</translation>
+    </message>
+    <message>
+        <source>the hierarchy does not end</source>
+        <translation>la gerarchia non finisce</translation>
+    </message>
+    <message>
+        <source>the library cannot be read</source>
+        <translation>la libreria non può essere letta</translation>
+    </message>
+    <message>
+        <source>the library is damaged or is no library</source>
+        <translation>la libreria è danneggiata o non è una libreria</translation>
+    </message>
+    <message>
+        <source>the library stays where it was</source>
+        <translation>la libreria resta dov&apos;era</translation>
+    </message>
+    <message>
+        <source>the line drawn as the vertical or the horizon is too short</source>
+        <translation>la linea tracciata come verticale o orizzonte è troppo corta</translation>
+    </message>
+    <message>
+        <source>the number of frames cannot be true</source>
+        <translation>il numero di fotogrammi non può essere vero</translation>
+    </message>
+    <message>
+        <source>the number of frames or their time is missing</source>
+        <translation>manca il numero di fotogrammi o il loro tempo</translation>
+    </message>
+    <message>
+        <source>the numbers of points, frames or the rate cannot be true</source>
+        <translation>i numeri di punti, fotogrammi o la frequenza non possono essere veri</translation>
+    </message>
+    <message>
+        <source>the pictures have different sizes</source>
+        <translation>le immagini hanno dimensioni diverse</translation>
+    </message>
+    <message>
+        <source>the places of the fall lie at too few instants</source>
+        <translation>le posizioni della caduta stanno su troppo pochi istanti</translation>
+    </message>
+    <message>
+        <source>the row has more fields than the header</source>
+        <translation>la riga ha più campi dell&apos;intestazione</translation>
+    </message>
+    <message>
+        <source>the second reading must be later than the first</source>
+        <translation>la seconda lettura deve essere successiva alla prima</translation>
+    </message>
+    <message>
+        <source>the shared instants are the same one</source>
+        <translation>gli istanti comuni sono lo stesso</translation>
+    </message>
+    <message>
+        <source>the straight edges do not tell the lens</source>
+        <translation>i bordi dritti non rivelano l&apos;obiettivo</translation>
+    </message>
+    <message>
+        <source>the things do not differ, so agreement has nothing to show itself by</source>
+        <translation>le cose non differiscono, quindi l&apos;accordo non ha modo di mostrarsi</translation>
+    </message>
+    <message>
+        <source>the two series must be of one length</source>
+        <translation>le due serie devono avere la stessa lunghezza</translation>
+    </message>
+    <message>
+        <source>there is a library already</source>
+        <translation>c&apos;è già una libreria</translation>
+    </message>
+    <message>
+        <source>there is no such case in the bundle</source>
+        <translation>nel pacchetto non c&apos;è un tale caso</translation>
+    </message>
+    <message>
+        <source>there is no such file</source>
+        <translation>non c&apos;è un tale file</translation>
+    </message>
+    <message>
+        <source>there is nothing between these frames</source>
+        <translation>fra questi fotogrammi non c&apos;è nulla</translation>
+    </message>
+    <message>
+        <source>these points do not fix how the two cameras stand to one another</source>
+        <translation>questi punti non fissano come stanno le due telecamere l&apos;una rispetto all&apos;altra</translation>
+    </message>
+    <message>
+        <source>they run beyond the end of the file</source>
+        <translation>vanno oltre la fine del file</translation>
+    </message>
+    <message>
+        <source>this bundle holds more than a bundle may</source>
+        <translation>questo pacchetto contiene più di quanto un pacchetto possa</translation>
+    </message>
+    <message>
+        <source>this bundle is cut off</source>
+        <translation>questo pacchetto è troncato</translation>
+    </message>
+    <message>
+        <source>this bundle is damaged</source>
+        <translation>questo pacchetto è danneggiato</translation>
+    </message>
+    <message>
+        <source>this bundle is of a newer program</source>
+        <translation>questo pacchetto è di un programma più recente</translation>
+    </message>
+    <message>
+        <source>this computer&apos;s FFmpeg cannot read cameras</source>
+        <translation>l&apos;FFmpeg di questo computer non legge telecamere</translation>
+    </message>
+    <message>
+        <source>this is a folder</source>
+        <translation>questa è una cartella</translation>
+    </message>
+    <message>
+        <source>this is a folder without pictures, not a film</source>
+        <translation>questa è una cartella senza immagini, non un filmato</translation>
+    </message>
+    <message>
+        <source>this is no BVH file: it does not begin with HIERARCHY</source>
+        <translation>questo non è un file BVH: non comincia con HIERARCHY</translation>
+    </message>
+    <message>
+        <source>this is no C3D file</source>
+        <translation>questo non è un file C3D</translation>
+    </message>
+    <message>
+        <source>this is no TRC file: its head of five lines is missing</source>
+        <translation>questo non è un file TRC: manca la sua intestazione di cinque righe</translation>
+    </message>
+    <message>
+        <source>this is no bundle</source>
+        <translation>questo non è un pacchetto</translation>
+    </message>
+    <message>
+        <source>this is no calendar file</source>
+        <translation>questo non è un file di calendario</translation>
+    </message>
+    <message>
+        <source>this is no file that can be read</source>
+        <translation>questo non è un file leggibile</translation>
+    </message>
+    <message>
+        <source>this is no ordinary file</source>
+        <translation>questo non è un file normale</translation>
+    </message>
+    <message>
+        <source>this is not a film that can be read</source>
+        <translation>questo non è un filmato leggibile</translation>
+    </message>
+    <message>
+        <source>this is not a film, or its beginning or end is cut off</source>
+        <translation>questo non è un filmato, oppure l&apos;inizio o la fine sono troncati</translation>
+    </message>
+    <message>
+        <source>this is not a review</source>
+        <translation>questo non è un commento</translation>
+    </message>
+    <message>
+        <source>this user may not read the file</source>
+        <translation>questo utente non può leggere il file</translation>
+    </message>
+    <message>
+        <source>this user may not use the camera</source>
+        <translation>questo utente non può usare la telecamera</translation>
+    </message>
+    <message>
+        <source>three of the known points lie on one line</source>
+        <translation>tre dei punti noti stanno su una retta</translation>
+    </message>
+    <message>
+        <source>unplug it and plug it in again</source>
+        <translation>scollegala e ricollegala</translation>
+    </message>
+    <message>
+        <source>what is found cannot be kept</source>
+        <translation>ciò che si trova non può essere conservato</translation>
+    </message>
+    <message>
+        <source>what was there before is untouched</source>
+        <translation>ciò che c&apos;era prima è intatto</translation>
+    </message>
+    <message>
+        <source>cases</source>
+        <translation>caso</translation>
+    </message>
+    <message>
+        <source>athletes</source>
+        <translation>atleta</translation>
+    </message>
+    <message>
+        <source>takes</source>
+        <translation>ripresa</translation>
+    </message>
+    <message>
+        <source>reps</source>
+        <translation>ripetizione</translation>
+    </message>
+    <message>
+        <source>blocks</source>
+        <translation>blocco di pratica</translation>
+    </message>
+    <message>
+        <source>links</source>
+        <translation>aggancio</translation>
+    </message>
+    <message>
+        <source>repeats</source>
+        <translation>marcatura ripetuta</translation>
+    </message>
+    <message>
+        <source>decisions</source>
+        <translation>decisione</translation>
+    </message>
+    <message>
+        <source>planned</source>
+        <translation>blocco del piano</translation>
+    </message>
+    <message>
+        <source>notes</source>
+        <translation>nota</translation>
+    </message>
+    <message numerus="yes">
+        <source>draw %n more</source>
+        <comment>draw %n more</comment>
+        <translation>
+            <numerusform>tracciane ancora %n</numerusform>
+            <numerusform>tracciane ancora %n</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>saving</source>
+        <translation>il salvataggio</translation>
+    </message>
+    <message>
+        <source>writing</source>
+        <translation>la scrittura</translation>
+    </message>
 </context>
 <context>
     <name>findings</name>
@@ -1386,6 +2627,14 @@
     <message>
         <source>probably not yet good (%1)</source>
         <translation>probabilmente non ancora buona (%1)</translation>
+    </message>
+    <message>
+        <source>own target</source>
+        <translation>obiettivo proprio</translation>
+    </message>
+    <message>
+        <source>own target: %1</source>
+        <translation>obiettivo proprio: %1</translation>
     </message>
 </context>
 <context>
@@ -1622,6 +2871,33 @@ non fanno diagnosi.</translation>
     </message>
 </context>
 <context>
+    <name>library</name>
+    <message>
+        <source>before format %1, %2</source>
+        <translation>prima del formato %1, %2</translation>
+    </message>
+    <message>
+        <source>case %1 (%2): %3 takes, %4 reps, %5 marks, %6 blocks of practice</source>
+        <translation>caso %1 (%2): %3 riprese, %4 ripetizioni, %5 segni, %6 blocchi di pratica</translation>
+    </message>
+    <message>
+        <source>stays where it is: %1</source>
+        <translation>resta dov&apos;è: %1</translation>
+    </message>
+    <message>
+        <source>film %1</source>
+        <translation>filmato %1</translation>
+    </message>
+    <message>
+        <source>the recorded review of case %1</source>
+        <translation>il commento registrato del caso %1</translation>
+    </message>
+    <message>
+        <source>the films of reps in practice of case %1</source>
+        <translation>i filmati delle ripetizioni in pratica del caso %1</translation>
+    </message>
+</context>
+<context>
     <name>measure</name>
     <message>
         <source>the capture rate of this take is not set, so no speed can be read</source>
@@ -1806,6 +3082,10 @@ non fanno diagnosi.</translation>
     <message>
         <source>only %1 of %2 frames can be read (%3)</source>
         <translation>si leggono solo %1 di %2 fotogrammi (%3)</translation>
+    </message>
+    <message>
+        <source>fewer than %1 frames just before &quot;%2&quot; can be read</source>
+        <translation>si leggono meno di %1 fotogrammi subito prima di «%2»</translation>
     </message>
 </context>
 <context>
@@ -2190,6 +3470,269 @@ non fanno diagnosi.</translation>
     <message>
         <source>something else</source>
         <translation>qualcos&apos;altro</translation>
+    </message>
+</context>
+<context>
+    <name>problem</name>
+    <message>
+        <source>causes run in a circle: %1</source>
+        <translation>le cause girano in tondo: %1</translation>
+    </message>
+    <message>
+        <source>a measure of kind %1 needs %2 points, not %3</source>
+        <translation>una misura di tipo %1 richiede %2 punti, non %3</translation>
+    </message>
+    <message>
+        <source>a measure of kind %1 needs %2 to %3 points, not %4</source>
+        <translation>una misura di tipo %1 richiede da %2 a %3 punti, non %4</translation>
+    </message>
+    <message>
+        <source>a measure of kind %1 has no aspect %2</source>
+        <translation>una misura di tipo %1 non ha l&apos;aspetto %2</translation>
+    </message>
+    <message>
+        <source>a measure of kind %1 needs &quot;full_width&quot;, in lengths of its &quot;per&quot; segment</source>
+        <translation>una misura di tipo %1 richiede «full_width», in lunghezze del suo segmento «per»</translation>
+    </message>
+    <message>
+        <source>a measure of kind %1 is not read from others</source>
+        <translation>una misura di tipo %1 non si legge da altre</translation>
+    </message>
+    <message numerus="yes">
+        <source>a measure of kind %1 needs %n other measures in &quot;of&quot;</source>
+        <comment>a measure of kind %1 needs %n other measure in &quot;of&quot;</comment>
+        <translation>
+            <numerusform>una misura di tipo %1 richiede %n altra misura in «of»</numerusform>
+            <numerusform>una misura di tipo %1 richiede altre %n misure in «of»</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>&quot;%1&quot; is of kind %2, which cannot be read on</source>
+        <translation>«%1» è di tipo %2, da cui non si può leggere altro</translation>
+    </message>
+    <message>
+        <source>&quot;%1&quot; and &quot;%2&quot; have different units</source>
+        <translation>«%1» e «%2» hanno unità diverse</translation>
+    </message>
+    <message>
+        <source>from above and from below nothing shows what is upright</source>
+        <translation>dall&apos;alto e dal basso nulla mostra che cosa è verticale</translation>
+    </message>
+    <message>
+        <source>a measure of kind %1 has no reduction: it is one value already</source>
+        <translation>una misura di tipo %1 non ha riduzione: è già un solo valore</translation>
+    </message>
+    <message>
+        <source>only an angle or a between can be read with its sign</source>
+        <translation>solo un angolo o un angolo fra segmenti si legge con il segno</translation>
+    </message>
+    <message>
+        <source>&quot;per&quot; needs two points, the ends of the segment</source>
+        <translation>«per» richiede due punti, gli estremi del segmento</translation>
+    </message>
+    <message>
+        <source>only lengths and speeds without &quot;per&quot; can be in metres</source>
+        <translation>solo lunghezze e velocità senza «per» possono essere in metri</translation>
+    </message>
+    <message>
+        <source>a measure of kind %1 needs a &quot;direction&quot;: forward, up or across</source>
+        <translation>una misura di tipo %1 richiede una «direction»: avanti, su o di traverso</translation>
+    </message>
+    <message>
+        <source>&quot;forward&quot; can be seen from the side, from above or from below only</source>
+        <translation>«forward» si vede solo di lato, dall&apos;alto o dal basso</translation>
+    </message>
+    <message>
+        <source>&quot;across&quot; cannot be seen from the side</source>
+        <translation>«across» non si vede di lato</translation>
+    </message>
+    <message>
+        <source>a lean is read against the vertical: its direction is forward or across</source>
+        <translation>un&apos;inclinazione si legge rispetto alla verticale: la sua direzione è avanti o di traverso</translation>
+    </message>
+    <message>
+        <source>a chain needs two &quot;links&quot; or more</source>
+        <translation>una catena richiede due o più «links»</translation>
+    </message>
+    <message>
+        <source>a link is one point, a segment of two or a joint of three</source>
+        <translation>un anello è un punto, un segmento di due o un&apos;articolazione di tre</translation>
+    </message>
+    <message>
+        <source>&quot;cycles&quot; must be positive</source>
+        <translation>«cycles» deve essere positivo</translation>
+    </message>
+    <message>
+        <source>a third point needs the &quot;direction&quot; in which the two are in front of it</source>
+        <translation>un terzo punto richiede la «direction» in cui i due gli stanno davanti</translation>
+    </message>
+    <message>
+        <source>an overlap needs four &quot;events&quot;: first on, first off, second on, second off</source>
+        <translation>una sovrapposizione richiede quattro «events»: inizio e fine del primo, inizio e fine del secondo</translation>
+    </message>
+    <message>
+        <source>contacts need the &quot;level&quot; of speed and the &quot;height&quot; below which a foot stands</source>
+        <translation>i contatti richiedono il «level» di velocità e la «height» sotto cui un piede poggia</translation>
+    </message>
+    <message>
+        <source>a recovery needs the band &quot;lo&quot; to &quot;hi&quot; in which it is back</source>
+        <translation>un recupero richiede la fascia da «lo» a «hi» in cui è tornato</translation>
+    </message>
+    <message>
+        <source>&quot;%1&quot; has no value on a single frame, so nothing can come back</source>
+        <translation>«%1» non ha un valore su un singolo fotogramma, quindi nulla può tornare</translation>
+    </message>
+    <message>
+        <source>a measure of kind seen needs its &quot;checkpoint&quot;</source>
+        <translation>una misura a occhio richiede il suo «checkpoint»</translation>
+    </message>
+    <message>
+        <source>a stack against its own line needs three points or more</source>
+        <translation>un allineamento contro la propria linea richiede tre o più punti</translation>
+    </message>
+    <message>
+        <source>a stack needs two points or more, the support first</source>
+        <translation>un allineamento richiede due o più punti, prima l&apos;appoggio</translation>
+    </message>
+    <message>
+        <source>how far off a line needs the &quot;direction&quot; that is above zero</source>
+        <translation>la distanza da una linea richiede la «direction» che sta sopra lo zero</translation>
+    </message>
+    <message>
+        <source>a dwell needs the &quot;level&quot; of speed below which it counts</source>
+        <translation>una sosta richiede il «level» di velocità sotto cui conta</translation>
+    </message>
+    <message>
+        <source>a ratio of times needs two &quot;events&quot;: the beginning and the end of the time that it is compared with</source>
+        <translation>un rapporto fra tempi richiede due «events»: l&apos;inizio e la fine del tempo con cui si confronta</translation>
+    </message>
+    <message>
+        <source>the rate of a twist cannot be read from the frames before a contact alone</source>
+        <translation>la rapidità di una torsione non si legge dai soli fotogrammi prima di un contatto</translation>
+    </message>
+    <message>
+        <source>the second cue needs two points</source>
+        <translation>il secondo indizio richiede due punti</translation>
+    </message>
+    <message>
+        <source>a turn with a second cue needs the &quot;direction&quot; along which it leads</source>
+        <translation>una rotazione con un secondo indizio richiede la «direction» lungo cui guida</translation>
+    </message>
+    <message>
+        <source>is empty</source>
+        <translation>è vuoto</translation>
+    </message>
+    <message>
+        <source>may hold letters, digits, - and _ only</source>
+        <translation>può contenere solo lettere, cifre, - e _</translation>
+    </message>
+    <message>
+        <source>a technique has 2 to 10 key positions</source>
+        <translation>una tecnica ha da 2 a 10 posizioni chiave</translation>
+    </message>
+    <message>
+        <source>sets, reps and minutes must be positive</source>
+        <translation>serie, ripetizioni e minuti devono essere positivi</translation>
+    </message>
+    <message>
+        <source>no key position &quot;%1&quot;</source>
+        <translation>nessuna posizione chiave «%1»</translation>
+    </message>
+    <message>
+        <source>needs three different landmarks</source>
+        <translation>richiede tre segni del corpo diversi</translation>
+    </message>
+    <message>
+        <source>a situation without a right choice cannot be judged</source>
+        <translation>una situazione senza una scelta giusta non si può giudicare</translation>
+    </message>
+    <message>
+        <source>no measure &quot;%1&quot;</source>
+        <translation>nessuna misura «%1»</translation>
+    </message>
+    <message>
+        <source>a limit is read from a measure of one rep</source>
+        <translation>un limite si legge da una misura di una ripetizione</translation>
+    </message>
+    <message>
+        <source>a profile is made of two faults or more</source>
+        <translation>un profilo è fatto di due o più difetti</translation>
+    </message>
+    <message>
+        <source>no fault &quot;%1&quot;</source>
+        <translation>nessun difetto «%1»</translation>
+    </message>
+    <message>
+        <source>&quot;%1&quot; is used twice</source>
+        <translation>«%1» è usato due volte</translation>
+    </message>
+    <message>
+        <source>landmark &quot;%1&quot; is not in the list of landmarks</source>
+        <translation>il punto «%1» non è nell&apos;elenco dei segni del corpo</translation>
+    </message>
+    <message numerus="yes">
+        <source>this series needs %n points</source>
+        <comment>this series needs %n point</comment>
+        <translation>
+            <numerusform>questa serie richiede %n punto</numerusform>
+            <numerusform>questa serie richiede %n punti</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>a place needs a direction</source>
+        <translation>una posizione richiede una direzione</translation>
+    </message>
+    <message>
+        <source>no other key position &quot;%1&quot;</source>
+        <translation>nessun&apos;altra posizione chiave «%1»</translation>
+    </message>
+    <message>
+        <source>must be between 0 and 1</source>
+        <translation>deve stare fra 0 e 1</translation>
+    </message>
+    <message>
+        <source>no other measure &quot;%1&quot;</source>
+        <translation>nessun&apos;altra misura «%1»</translation>
+    </message>
+    <message>
+        <source>no checkpoint &quot;%1&quot;</source>
+        <translation>nessun punto di controllo «%1»</translation>
+    </message>
+    <message>
+        <source>a measure without a target cannot be judged</source>
+        <translation>una misura senza obiettivo non si può giudicare</translation>
+    </message>
+    <message>
+        <source>lo must be below hi</source>
+        <translation>lo deve stare sotto hi</translation>
+    </message>
+    <message>
+        <source>must be positive</source>
+        <translation>deve essere positivo</translation>
+    </message>
+    <message>
+        <source>no school &quot;%1&quot;</source>
+        <translation>nessuna scuola «%1»</translation>
+    </message>
+    <message>
+        <source>no situation &quot;%1&quot;</source>
+        <translation>nessuna situazione «%1»</translation>
+    </message>
+    <message>
+        <source>a fault without an indicator can never be found</source>
+        <translation>un difetto senza indicatore non si può mai trovare</translation>
+    </message>
+    <message>
+        <source>must be above 0 and at most 1</source>
+        <translation>deve stare sopra 0 e al massimo 1</translation>
+    </message>
+    <message>
+        <source>a fault without a drill cannot be worked on</source>
+        <translation>su un difetto senza esercizio non si può lavorare</translation>
+    </message>
+    <message>
+        <source>no drill &quot;%1&quot;</source>
+        <translation>nessun esercizio «%1»</translation>
     </message>
 </context>
 <context>
@@ -10912,6 +12455,10 @@ Esc svuota la ricerca.</translation>
         <source>name the camera</source>
         <translation>dai un nome alla telecamera</translation>
     </message>
+    <message>
+        <source>the film&apos;s tag %1</source>
+        <translation>l&apos;etichetta %1 del filmato</translation>
+    </message>
 </context>
 <context>
     <name>riflesso::Tour</name>
@@ -12625,6 +14172,70 @@ Esercizi per livello: %7.</translation>
     <message>
         <source>variations</source>
         <translation>varianti</translation>
+    </message>
+    <message>
+        <source>middle of the ear opening, or of the head</source>
+        <translation>centro del foro dell&apos;orecchio, o della testa</translation>
+    </message>
+    <message>
+        <source>where neck and shoulders meet, in the middle</source>
+        <translation>dove collo e spalle si incontrano, al centro</translation>
+    </message>
+    <message>
+        <source>middle of the shoulder joint, under its bony tip</source>
+        <translation>centro dell&apos;articolazione della spalla, sotto la punta ossea</translation>
+    </message>
+    <message>
+        <source>middle of the elbow joint</source>
+        <translation>centro dell&apos;articolazione del gomito</translation>
+    </message>
+    <message>
+        <source>middle of the wrist joint</source>
+        <translation>centro dell&apos;articolazione del polso</translation>
+    </message>
+    <message>
+        <source>knuckle of the middle finger</source>
+        <translation>nocca del dito medio</translation>
+    </message>
+    <message>
+        <source>tip of the thumb</source>
+        <translation>punta del pollice</translation>
+    </message>
+    <message>
+        <source>tip of the index finger</source>
+        <translation>punta dell&apos;indice</translation>
+    </message>
+    <message>
+        <source>tip of the little finger</source>
+        <translation>punta del mignolo</translation>
+    </message>
+    <message>
+        <source>middle of the hip joint, at the bony knob of the thigh</source>
+        <translation>centro dell&apos;articolazione dell&apos;anca, alla sporgenza ossea della coscia</translation>
+    </message>
+    <message>
+        <source>middle of the knee joint</source>
+        <translation>centro dell&apos;articolazione del ginocchio</translation>
+    </message>
+    <message>
+        <source>middle of the ankle, at its bony knob</source>
+        <translation>centro della caviglia, alla sporgenza ossea</translation>
+    </message>
+    <message>
+        <source>lowest point of the heel, at its back</source>
+        <translation>punto più basso del tallone, dietro</translation>
+    </message>
+    <message>
+        <source>tip of the foot or of the shoe</source>
+        <translation>punta del piede o della scarpa</translation>
+    </message>
+    <message>
+        <source>base of the big toe</source>
+        <translation>base dell&apos;alluce</translation>
+    </message>
+    <message>
+        <source>base of the little toe</source>
+        <translation>base del mignolo del piede</translation>
     </message>
 </context>
 <context>

@@ -53,7 +53,7 @@ QImage FrameService::painted(const QString& film, const DecodedFrame& picture, i
 
 Reel& FrameService::reelOf(const QString& film) {
     Open& open = m_open[film];
-    if (open.reel && open.failed)
+    if (open.reel && open.missing)
         open = Open(); // tried again: the file may have come back
     open.asked = ++m_count;
     if (open.reel)
@@ -75,6 +75,8 @@ Reel& FrameService::reelOf(const QString& film) {
         QMetaObject::invokeMethod(
             this,
             [this, film, told] {
+                if (const auto it = m_open.find(film); it != m_open.end() && told.missing)
+                    it->second.missing = true;
                 answer(film, told.frame, told.picture, QString::fromStdString(told.error));
                 --m_underway;
             },
@@ -132,8 +134,6 @@ void FrameService::answer(const QString& film, int frame, const DecodedPtr& deco
     }
     const QImage picture = decoded ? painted(film, *decoded, side) : QImage();
     if (picture.isNull()) {
-        if (it != m_open.end() && error.contains("no such file"))
-            it->second.failed = true;
         emit frameFailed(film, frame, error);
         return;
     }

@@ -53,7 +53,7 @@ signals:
 private:
     struct Open {
         std::unique_ptr<Reel> reel;
-        bool failed = false;
+        bool missing = false;
         unsigned long asked = 0;
         int shown = -1; // the frame asked for last to be shown, and how large it need be
         int side = 0;

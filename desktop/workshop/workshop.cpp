@@ -256,8 +256,8 @@ QWidget* Workshop::causesRoom() {
                 f.causes.push_back({cause.toStdString(), 0.5});
             }
         for (const auto& p : problemsOf(trial))
-            if (p.what.find("run in a circle") != std::string::npos) {
-                m_message->setText(tr("That cannot be: %1.").arg(inNames(p.what)));
+            if (!p.circle.empty()) {
+                m_message->setText(tr("That cannot be: %1.").arg(inNames(p)));
                 return;
             }
         m_message->clear();
@@ -437,17 +437,15 @@ void Workshop::refresh() {
         m_linkWords->setText(tr("Drag from a cause to its consequence. Click a line to change it."));
 }
 
-QString Workshop::inNames(const std::string& what) const {
-    const QString text = q(what), arrow = " → ";
-    if (!text.contains(arrow))
-        return text;
-    const auto colon = text.indexOf(": ") + 2;
+QString Workshop::inNames(const BlueprintProblem& problem) const {
+    if (problem.circle.empty())
+        return q(problem.what);
     QStringList names;
-    for (const QString& id : text.mid(colon).split(arrow)) {
-        const Fault* f = m_document->value().fault(id.toStdString());
-        names << (f ? tr("“%1”").arg(q(f->name)) : id);
+    for (const auto& id : problem.circle) {
+        const Fault* f = m_document->value().fault(id);
+        names << (f ? tr("“%1”").arg(q(f->name)) : q(id));
     }
-    return text.left(colon) + names.join(arrow);
+    return q(fill(say("problem", "causes run in a circle: %1"), {names.join(" → ").toStdString()}));
 }
 
 void Workshop::sayProblems() {
@@ -474,7 +472,7 @@ void Workshop::sayProblems() {
                                               field.isEmpty() ? QString() : ", " + field);
             }
         }
-        auto* item = new QListWidgetItem(QString("%1: %2").arg(where, inNames(p.what)), m_problems);
+        auto* item = new QListWidgetItem(QString("%1: %2").arg(where, inNames(p)), m_problems);
         item->setData(Qt::UserRole, q(p.place));
         item->setToolTip(tr("Click to go there"));
     }

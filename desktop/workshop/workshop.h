@@ -78,7 +78,7 @@ private:
     void showChanges();
     void sayProblems();
     /// What is wrong with the names that people know instead of ids.
-    [[nodiscard]] QString inNames(const std::string& what) const;
+    [[nodiscard]] QString inNames(const BlueprintProblem& problem) const;
     void tryRule();
     void takePicture();
     void toProblem(const QString& place);

@@ -1,12 +1,15 @@
 // A scripted analyst works through the window, round after round: memory stays level, and no round is slower than the
-// first ones. The suite goes round a few times; RIFLESSO_SOAK=SECONDS (make soak: an hour) goes on for so long.
+// first ones; and once more while another program writes into the same library. The suite goes round a few times;
+// RIFLESSO_SOAK=SECONDS (make soak: an hour of either) goes on for so long.
 
 #include "desktop/marking/marking_page.h"
+#include "library/copies.h"
 #include "tests/support/window_test.h"
 
 #include <QApplication>
 #include <QElapsedTimer>
 #include <QFile>
+#include <QProcess>
 
 #include <malloc.h>
 
@@ -14,9 +17,51 @@
 #include <cmath>
 #include <cstdio>
 #include <cstdlib>
+#include <stop_token>
+#include <thread>
 #include <vector>
 
 using namespace riflesso;
+
+namespace {
+
+// Another program at the same library, hardly at rest: it counts blocks of practice into the case that is open.
+class Beside {
+public:
+    explicit Beside(const QString& library) : m_library(library), m_thread([this](std::stop_token s) { work(s); }) {}
+    ~Beside() { end(); }
+    void end() {
+        m_thread.request_stop();
+        if (m_thread.joinable())
+            m_thread.join();
+    }
+    // After end().
+    std::size_t written = 0; // blocks, as the program said
+    QStringList refused;     // what it said instead
+
+private:
+    void work(const std::stop_token& stop) {
+        while (!stop.stop_requested()) {
+            QProcess p;
+            p.start(QString(RIFLESSO_BIN_DIR) + "/riflesso-cli",
+                    {"practice", "log", "1", "--library", m_library, "--drill", "coin_drop", "--reps", "GGB",
+                     "--reason", kReason, "--today", "2026-11-23"});
+            const bool ended = p.waitForFinished(60000);
+            if (ended && p.exitStatus() == QProcess::NormalExit && p.exitCode() == 0)
+                ++written;
+            else
+                refused << QString::fromUtf8(p.readAllStandardError()).trimmed();
+            std::this_thread::sleep_for(std::chrono::milliseconds(300));
+        }
+    }
+    QString m_library;
+    std::jthread m_thread;
+
+public:
+    static constexpr auto kReason = "counted beside";
+};
+
+} // namespace
 
 class TestSoak : public test::WindowTest {
     Q_OBJECT
@@ -72,13 +117,13 @@ class TestSoak : public test::WindowTest {
         while (book().undoStack().index() > before && book().undo())
             ;
         go(Workspace::practice);
-        const std::size_t blocks = data().blocks.size();
+        const int counted = book().undoStack().index();
         QWidget* practice = view()->page(Workspace::practice);
         practice->setFocus();
         QTest::keyClick(practice, Qt::Key_N);
         for (int k = 0; k < 10; ++k)
             QTest::keyClick(practice, k % 3 ? Qt::Key_G : Qt::Key_B);
-        while (data().blocks.size() > blocks && book().undo())
+        while (book().undoStack().index() > counted && book().undo())
             ;
         go(Workspace::programme);
         planned();
@@ -134,6 +179,45 @@ private slots:
         QVERIFY2(late < 1.15 * early + slack, qPrintable(QString("%1 MB, then %2 MB").arg(early).arg(late)));
         if (wanted > 0.0) // a few rounds tell nothing of the pace on a busy machine
             QVERIFY2(end < 3.0 * pace, qPrintable(QString("%1 s a round, then %2 s").arg(pace).arg(end)));
+    }
+    // What either program said it had written is there, and the window sees it.
+    void besideAnotherProgram() {
+        const double wanted = qEnvironmentVariable("RIFLESSO_SOAK").toDouble(); // s; 0 = two rounds
+        QVERIFY(m_window->openCase(1));
+        QVERIFY(settle(*m_window));
+        const CaseData before = data();
+        QElapsedTimer all;
+        all.start();
+        Beside other(m_library);
+        int rounds = 0;
+        for (; rounds < 2 || all.elapsed() < 1000.0 * wanted; ++rounds) {
+            round(rounds);
+            if (QTest::currentTestFailed())
+                return;
+        }
+        other.end();
+        qInfo("%d rounds in %.0f s; beside them %zu blocks counted, %lld refused", rounds,
+              static_cast<double>(all.elapsed()) / 1000.0, other.written, static_cast<long long>(other.refused.size()));
+        QVERIFY2(other.refused.isEmpty(), qPrintable(other.refused.join("\n")));
+        QVERIFY(other.written > 0);
+        const auto countedBeside = [](const CaseData& of) {
+            return static_cast<std::size_t>(std::count_if(of.blocks.begin(), of.blocks.end(), [](const auto& b) {
+                return !b.second.reps.empty() && b.second.reps.back().reason == Beside::kReason;
+            }));
+        };
+        auto library = Library::open(m_library.toStdString());
+        QVERIFY(library);
+        QVERIFY(checkLibrary(m_library.toStdString()));
+        QCOMPARE(countedBeside(*(*library)->load(1)), other.written);
+        // The window has taken in what is not its own, and its own rounds left nothing behind.
+        QVERIFY(m_window->openCase(1));
+        QVERIFY(settle(*m_window));
+        QCOMPARE(countedBeside(data()), other.written);
+        CaseData without = data();
+        std::erase_if(without.blocks, [](const auto& b) {
+            return !b.second.reps.empty() && b.second.reps.back().reason == Beside::kReason;
+        });
+        QVERIFY(without.marks == before.marks && without.reps == before.reps && without.blocks == before.blocks);
     }
 };
 QTEST_MAIN(TestSoak)

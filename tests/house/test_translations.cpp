@@ -5,8 +5,10 @@
 #include "casebook/word_list.h"
 #include "core/measure/definition.h"
 #include "core/mirror/decision.h"
+#include "core/motion/body_schema.h"
 #include "core/programme/plan.h"
 #include "core/programme/support.h"
+#include "core/technique/difference.h"
 #include "core/technique/texts.h"
 #include "core/words/say.h"
 #include "library/blueprint_json.h"
@@ -22,6 +24,7 @@
 #include <QTest>
 #include <QXmlStreamReader>
 
+#include <map>
 #include <set>
 
 using namespace riflesso;
@@ -73,6 +76,49 @@ QStringList placesOf(const QString& text) {
     return out;
 }
 
+// A text in a source: neighbours joined as the compiler joins them.
+struct Text {
+    QString text;
+    int line = 0;
+};
+
+// All of a source's texts; none of comments, of single characters, or of raw strings.
+std::vector<Text> textsIn(const QString& source) {
+    static const QRegularExpression token(
+        "//[^\\n]*|/\\*.*?\\*/|R\"(\\w*)\\(.*?\\)\\1\"|'(?:[^'\\\\\\n]|\\\\.[0-9a-f]*)'|"
+        "\"((?:[^\"\\\\\\n]|\\\\.)*)\"|\\S",
+        QRegularExpression::DotMatchesEverythingOption);
+    std::vector<Text> out;
+    bool joined = false;
+    for (auto it = token.globalMatch(source); it.hasNext();) {
+        const auto m = it.next();
+        const QString all = m.captured();
+        if (all.startsWith("//") || all.startsWith("/*"))
+            continue;
+        if (!all.startsWith('"')) {
+            joined = false;
+            continue;
+        }
+        QString text = m.captured(2);
+        text.replace("\\n", "\n").replace("\\t", "\t").replace("\\\"", "\"");
+        if (joined)
+            out.back().text += text;
+        else
+            out.push_back({text, static_cast<int>(source.left(m.capturedStart()).count('\n')) + 1});
+        joined = true;
+    }
+    return out;
+}
+
+// Two words, or a piece of a sentence to which something is added.
+bool isSentence(const QString& text) {
+    static const QRegularExpression words("[a-z]{2,},? [a-z]{2,}|^ ?[a-z]{3,}: |[a-z]{3,} $|^ [a-z]{3,}");
+    static const QRegularExpression other(
+        "\\b(SELECT|CREATE|UPDATE|INSERT|DELETE|ALTER|PRAGMA|WHERE|VACUUM|ROLLBACK|QWidget|"
+        "px;|border|background|padding|color:)|<|--|\\{");
+    return words.match(text).hasMatch() && !other.match(text).hasMatch();
+}
+
 QStringList catalogues() {
     const QDir dir(RIFLESSO_SOURCE_DIR "/desktop/languages");
     QStringList out;
@@ -121,8 +167,8 @@ private slots:
         static const QRegularExpression piece("\"((?:[^\"\\\\]|\\\\.)*)\"");
         QStringList missing;
         int seen = 0;
-        for (const char* room : {"core", "files", "library", "footage", "finder", "intake", "casebook", "handover", "reading", "demo",
-                                 "desktop"}) {
+        for (const char* room : {"core", "files", "library", "footage", "finder", "intake", "casebook", "handover",
+                                 "reading", "demo", "desktop"}) {
             QDirIterator it(QString(RIFLESSO_SOURCE_DIR "/") + room, {"*.cpp", "*.h"}, QDir::Files,
                             QDirIterator::Subdirectories);
             while (it.hasNext()) {
@@ -143,34 +189,66 @@ private slots:
         QVERIFY2(seen > 250, qPrintable(QString::number(seen)));
         QVERIFY2(missing.isEmpty(), qPrintable(missing.join("\n")));
     }
-    // Rooms that speak no language write their errors in English; Error::text() looks them up.
-    void theErrorsOfEveryRoomAreKnown() {
-        QSet<QString> known;
-        for (const auto& m : messagesOf(catalogues().front()))
-            if (m.context == "error")
-                known << m.source;
-        static const QRegularExpression first("Error\\{\\s*((?:\"(?:[^\"\\\\]|\\\\.)*\"\\s*)+)[,}]"),
-            piece("\"((?:[^\"\\\\]|\\\\.)*)\"");
+    // Whatever reads like a sentence stands in the catalogue, or here with the reason why it need not. Rooms that speak
+    // no language write their errors in English; Error::text() looks them up, the part in brackets left as it is.
+    void nothingIsSaidUnmarked() {
+        const std::map<QString, const char*> english = {
+            // what only who wrote a file by hand can mend, by its field's name
+            {"library/json_reader.h", "fields"},
+            {"library/body_json.h", "fields"},
+            {"library/blueprint_json.cpp", "fields"},
+            {"library/case_json.cpp", "fields"},
+            {"library/measure_json.cpp", "fields"},
+            {"library/model_json.cpp", "fields"},
+            {"library/practice_json.cpp", "fields"},
+            {"library/bundle_table.cpp", "in brackets"},
+            {"library/eye_scores.cpp", "in brackets"},
+            {"library/shelves.cpp", "in brackets"},
+            {"handover/review.cpp", "in brackets"},
+            {"finder/model_file.cpp", "in brackets"},
+            {"finder/xnnpack_network.cpp", "an engine's"},
+            // the command line speaks English
+            {"handover/words.cpp", "findingsWords()"},
+            {"reading/read_take.cpp", "progress"},
+            {"desktop/shell/main.cpp", "options"}};
+        // Kept as data, and said by what stands beside it.
+        const std::set<QString> data = {"own best",      "own last",        "own calm",  "working on",  "not asked",
+                                        "moved from ",   "instead of ",     " with ",    "left ",       "right ",
+                                        "no fault",      "the film's tag ", "own films", "any of them", "old injury",
+                                        "another drill", "strength ",       "WAVEfmt ",  " ooo"};
+        std::set<QString> known;
+        for (const auto& m : messagesOf(catalogues().front())) {
+            known.insert(m.source);
+            known.insert(m.comment); // of one
+        }
         QStringList missing;
         int seen = 0;
-        for (const char* room : {"library", "footage", "files", "intake", "finder", "handover"}) {
+        for (const char* room : {"core", "files", "footage", "finder", "library", "intake", "casebook", "reading",
+                                 "handover", "desktop"}) {
             QDirIterator it(QString(RIFLESSO_SOURCE_DIR "/") + room, {"*.cpp", "*.h"}, QDir::Files,
                             QDirIterator::Subdirectories);
             while (it.hasNext()) {
                 QFile file(it.next());
                 QVERIFY(file.open(QIODevice::ReadOnly));
-                for (auto m = first.globalMatch(QString::fromUtf8(file.readAll())); m.hasNext();) {
-                    QString text;
-                    for (auto p = piece.globalMatch(m.next().captured(1)); p.hasNext();)
-                        text += p.next().captured(1);
+                const QString name = QDir(RIFLESSO_SOURCE_DIR).relativeFilePath(file.fileName());
+                for (const auto& t : textsIn(QString::fromUtf8(file.readAll()))) {
+                    if (!isSentence(t.text) || data.contains(t.text))
+                        continue;
                     ++seen;
-                    if (!known.contains(text.replace("\\\"", "\"")))
-                        missing << QFileInfo(file.fileName()).fileName() + ": " + text;
+                    const QString key = t.text.endsWith(" (") ? t.text.chopped(2) : t.text;
+                    if (!known.contains(key) && !english.contains(name))
+                        missing << QString("%1:%2: %3").arg(name).arg(t.line).arg(t.text);
                 }
             }
         }
-        QVERIFY2(seen > 60, qPrintable(QString::number(seen)));
+        QVERIFY2(seen > 2000, qPrintable(QString::number(seen)));
         QVERIFY2(missing.isEmpty(), qPrintable(missing.join("\n")));
+        // The check can fail.
+        const auto found = textsIn("f(\"nobody \" // \"not here\"\n  \"marked this\", 'x', \"a\");");
+        QVERIFY(found.size() == 2 && found[0].text == "nobody marked this" && found[0].line == 1);
+        QVERIFY(isSentence(found[0].text) && !isSentence(found[1].text) && isSentence("reading of "));
+    }
+    void errorsAreSpoken() {
         // Spoken: the sentence, and what stands in brackets after it stays as it is.
         useLanguage(std::make_shared<Language>(Language{[](const char* context, const char* text, const char*, int) {
                                                             return std::string(context) == "error" &&
@@ -207,6 +285,8 @@ private slots:
         ask(kDecisionKindNames);
         ask(kBlockStateNames);
         ask(kBodyParts);
+        for (const auto& p : figurePoints())
+            ask(std::array<std::string_view, 1>{p.words});
         for (const auto& r : kRegimes)
             ask(std::array{r.name, r.why});
         for (const auto& w : allSupportWork())
@@ -243,6 +323,36 @@ private slots:
             QVERIFY(again);
             QVERIFY(again->languages == b.languages);
         }
+    }
+    // Two fields of one name in another language would hide one another's changes.
+    void everyChangeIsToldInEachLanguage() {
+        std::map<std::pair<std::string, std::string>, std::string> said;
+        for (const auto& m : messagesOf(catalogues().front()))
+            said[{m.context.toStdString(), m.source.toStdString()}] = m.said.front().toStdString();
+        const Blueprint a = *shippedBlueprint(shippedBlueprintIds().front());
+        Blueprint b;
+        for (const auto& id : shippedBlueprintIds()) {
+            // The second's things under the first's ids: as many fields differ as there are.
+            b = *shippedBlueprint(id);
+            for (std::size_t i = 0; i < std::min(a.measures.size(), b.measures.size()); ++i)
+                b.measures[i].definition.id = a.measures[i].definition.id;
+            for (std::size_t i = 0; i < std::min(a.faults.size(), b.faults.size()); ++i)
+                b.faults[i].id = a.faults[i].id;
+            for (std::size_t i = 0; i < std::min(a.drills.size(), b.drills.size()); ++i)
+                b.drills[i].id = a.drills[i].id;
+            const auto english = differences(a, b);
+            useLanguage(
+                std::make_shared<Language>(Language{[&](const char* context, const char* text, const char*, int) {
+                                                        const auto it = said.find({context, text});
+                                                        return it == said.end() ? std::string(text) : it->second;
+                                                    },
+                                                    ',',
+                                                    {}}));
+            const auto other = differences(a, b);
+            useLanguage(nullptr);
+            QCOMPARE(other.size(), english.size());
+        }
+        QVERIFY(differences(a, b).size() > 40);
     }
     void aMissingTextStaysAsItIsWritten() {
         Blueprint b = *shippedBlueprint("fencing-lunge");

@@ -2,6 +2,8 @@
 
 #include "core/measure/kinds/kind.h"
 
+#include "core/words/say.h"
+
 #include <cmath>
 #include <numbers>
 
@@ -47,8 +49,9 @@ constinit const KindSpec kLean = {
     .directed = true,
     .upright = true,
     .problem = [](const MeasureDefinition& d) -> std::string {
-        return d.direction == Direction::up ? "a lean is read against the vertical: its direction is forward or across"
-                                            : "";
+        return d.direction == Direction::up
+                   ? say("problem", "a lean is read against the vertical: its direction is forward or across")
+                   : "";
     },
     .round = [](const MeasureDefinition&) { return 360.0; },
     .onFrame = [](const MeasureDefinition&,

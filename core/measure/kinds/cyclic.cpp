@@ -346,7 +346,7 @@ constinit const KindSpec kCadence = {
     .ofSpan = true,
     .lengthwise = true,
     .problem = [](const MeasureDefinition& d) -> std::string {
-        return d.cycles > 0.0 ? "" : "\"cycles\" must be positive";
+        return d.cycles > 0.0 ? "" : say("problem", "\"cycles\" must be positive");
     },
     .over =
         [](const RepInput& in, const PlacedPosition& from, const PlacedPosition& until) {
@@ -368,9 +368,9 @@ constinit const KindSpec kOverlap = {
     .lengthwise = true,
     .problem = [](const MeasureDefinition& d) -> std::string {
         if (d.points.size() == 3 && !d.direction)
-            return "a third point needs the \"direction\" in which the two are in front of it";
+            return say("problem", "a third point needs the \"direction\" in which the two are in front of it");
         return d.aspect != Aspect::nearest && d.events.size() != 4
-                   ? "an overlap needs four \"events\": first on, first off, second on, second off"
+                   ? say("problem", "an overlap needs four \"events\": first on, first off, second on, second off")
                    : "";
     },
     .over = [](const RepInput& in, const PlacedPosition&,
@@ -380,7 +380,7 @@ constinit const KindSpec kOverlap = {
 std::string problemOfFeet(const MeasureDefinition& d) {
     return d.level > 0.0 && d.height > 0.0
                ? ""
-               : "contacts need the \"level\" of speed and the \"height\" below which a foot stands";
+               : say("problem", "contacts need the \"level\" of speed and the \"height\" below which a foot stands");
 }
 
 constinit const KindSpec kContacts = {

@@ -205,10 +205,10 @@ constinit const KindSpec kRecovery = {
             if (auto feet = problemOfFeet(d); !feet.empty())
                 return feet;
         if (!(d.lo < d.hi))
-            return "a recovery needs the band \"lo\" to \"hi\" in which it is back";
+            return say("problem", "a recovery needs the band \"lo\" to \"hi\" in which it is back");
         for (const auto& b : d.base)
             if (isOfSpan(b->kind) || b->reduction != Reduction::at)
-                return "\"" + b->id + "\" has no value on a single frame, so nothing can come back";
+                return fill(say("problem", "\"%1\" has no value on a single frame, so nothing can come back"), {b->id});
         return {};
     },
     .over =
@@ -235,7 +235,7 @@ constinit const KindSpec kDrift = {.others = 1, .quantityOf = asItsBase, .derive
 constinit const KindSpec kSeen = {
     .noted = true,
     .problem = [](const MeasureDefinition& d) -> std::string {
-        return d.checkpoint.empty() ? "a measure of kind seen needs its \"checkpoint\"" : "";
+        return d.checkpoint.empty() ? say("problem", "a measure of kind seen needs its \"checkpoint\"") : "";
     },
     .ofRep = asNoted,
 };

@@ -2,6 +2,8 @@
 
 #include "core/measure/kinds/kind.h"
 
+#include "core/words/say.h"
+
 #include <algorithm>
 #include <cmath>
 
@@ -68,8 +70,8 @@ constinit const KindSpec kStack = {
             return PointCount{d.ownLine ? 3u : 2u, Places::kMost};
         },
     .tooFewPoints = [](const MeasureDefinition& d) -> std::string {
-        return d.ownLine ? "a stack against its own line needs three points or more"
-                         : "a stack needs two points or more, the support first";
+        return d.ownLine ? say("problem", "a stack against its own line needs three points or more")
+                         : say("problem", "a stack needs two points or more, the support first");
     },
     .quantity = QuantityKind::length,
     .lengthwise = true,
@@ -97,8 +99,9 @@ constinit const KindSpec kAmid = {
         },
     .lengthwise = true,
     .problem = [](const MeasureDefinition& d) -> std::string {
-        return d.aspect == Aspect::off && !d.direction ? "how far off a line needs the \"direction\" that is above zero"
-                                                       : "";
+        return d.aspect == Aspect::off && !d.direction
+                   ? say("problem", "how far off a line needs the \"direction\" that is above zero")
+                   : "";
     },
     .onFrame =
         [](const MeasureDefinition& d, const Places& p) {

@@ -453,7 +453,7 @@ constinit const KindSpec kDwell = {
     .ofSpan = true,
     .lengthwise = true,
     .problem = [](const MeasureDefinition& d) -> std::string {
-        return d.level > 0.0 ? "" : "a dwell needs the \"level\" of speed below which it counts";
+        return d.level > 0.0 ? "" : say("problem", "a dwell needs the \"level\" of speed below which it counts");
     },
     .over = overDwell,
 };

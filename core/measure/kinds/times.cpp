@@ -70,8 +70,9 @@ constinit const KindSpec kInterval = {
     .ofSpan = true,
     .problem = [](const MeasureDefinition& d) -> std::string {
         return d.aspect == Aspect::ratio && d.events.size() != 2
-                   ? "a ratio of times needs two \"events\": the beginning and the end of the time that it is compared "
-                     "with"
+                   ? say("problem", "a ratio of times needs two \"events\": the beginning and the end of the time that "
+                                    "it is compared "
+                                    "with")
                    : "";
     },
     .over = [](const RepInput& in, const PlacedPosition&,

@@ -105,7 +105,7 @@ constinit const KindSpec kTwist = {
     .byForward = true,
     .problem = [](const MeasureDefinition& d) -> std::string {
         return d.reduction == Reduction::justBefore && d.aspect == Aspect::rate
-                   ? "the rate of a twist cannot be read from the frames before a contact alone"
+                   ? say("problem", "the rate of a twist cannot be read from the frames before a contact alone")
                    : "";
     },
     .onFrame = shareOffAxis,

@@ -84,7 +84,9 @@ double facingSeen(const MeasureDefinition& d, const Places& p) {
     return away ? 180.0 - turned : turned;
 }
 
-constexpr auto kOneCuePoint = "the second cue needs two points";
+std::string oneCuePoint() {
+    return say("problem", "the second cue needs two points");
+}
 
 } // namespace
 
@@ -93,9 +95,9 @@ constinit const KindSpec kTurn = {
     .quantity = QuantityKind::angle,
     .fullWidth = true,
     .problem = [](const MeasureDefinition& d) -> std::string {
-        return d.points.size() == 3 ? kOneCuePoint
+        return d.points.size() == 3 ? oneCuePoint()
                : d.points.size() == 4 && !d.direction
-                   ? "a turn with a second cue needs the \"direction\" along which it leads"
+                   ? say("problem", "a turn with a second cue needs the \"direction\" along which it leads")
                    : "";
     },
     .onFrame = turnSeen,
@@ -106,7 +108,7 @@ constinit const KindSpec kFacing = {
     .points = {4, 6},
     .quantity = QuantityKind::angle,
     .fullWidth = true,
-    .problem = [](const MeasureDefinition& d) -> std::string { return d.points.size() == 5 ? kOneCuePoint : ""; },
+    .problem = [](const MeasureDefinition& d) -> std::string { return d.points.size() == 5 ? oneCuePoint() : ""; },
     .onFrame = facingSeen,
     .byMarks = asTurn,
 };

@@ -70,7 +70,7 @@ private slots:
         QVERIFY(says(changes, "(knee)", "target, floor: “8” → “6”"));
         QVERIFY(says(changes, "fault “Stiff knee”", "seen in knee, high: “weight 1” → “weight 0.5”"));
         QVERIFY(says(changes, "fault", "caused by hurry: nothing → “0.4”"));
-        QVERIFY(says(changes, "drill “Hop and hold”", "5 min” → “1 sets of 10, 3 min”"));
+        QVERIFY(says(changes, "drill “Hop and hold”", "5 min” → “1 set of 10, 3 min”"));
         QVERIFY(says(changes, "key position “Land”", "rule: nothing → “highest”"));
         QVERIFY(says(changes, "blueprint", "cautions: nothing → “Warm up.”"));
         // And back: what is gone is said.
