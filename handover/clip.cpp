@@ -50,7 +50,7 @@ struct ClipPictures::Impl {
         void decodeAhead(FrameIndex frame) {
             if (film && !ahead.contains(frame))
                 ahead[frame] = std::async(std::launch::async, [this, frame]() -> Result<DecodedPtr> {
-                    const std::lock_guard lock(asked);
+                    const std::lock_guard hold(asked);
                     return film->decoded(frame);
                 });
         }
@@ -198,7 +198,7 @@ Result<QImage> ClipPictures::picture(FrameIndex frame) {
     const Timebase time = timebaseOf(*w.own.take);
     QString clock = says("review", "%1 s").arg(shownFigure(time.real(frame).value - time.real(first).value, 2));
     if (o.slow > 1.0)
-        clock += says("review", ", %1 times slower").arg(o.slow, 0, 'g', 3);
+        clock += says("review", ", %1 times slower").arg(q(shortFigure(o.slow, 3)));
     const QFontMetricsF metrics(font);
     drawWords(p, QPointF(margin, o.height - 2.2 * metrics.height()), clock);
     return image;

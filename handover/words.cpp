@@ -308,52 +308,53 @@ std::string findingsWords(const Casebook& book) {
     const auto& j = a.judgement;
     std::string out = book.data().brief.athlete.name + ", " + b.name;
     if (a.judgedDay)
-        out += ", film of " + dateWords(*a.judgedDay) + ", " + std::to_string(a.athleteReps.size()) + " reps";
+        out += fill(sayCount("words", ", film of %1, %n reps", ", film of %1, %n rep", a.athleteReps.size()),
+                    {dateWords(*a.judgedDay)});
     for (const auto& line : contextWords(book))
         out += "\n" + line;
-    out += "\n\nStrengths\n";
+    out += "\n\n" + say("words", "Strengths") + "\n";
     std::vector<std::string> lines;
     for (const auto& s : j.strengths)
         lines.push_back(deviationWords(b, *a.deviation(s.measure)));
-    out += lines.empty() ? "  none measured yet\n" : bulleted(lines);
-    out += "\nFindings, first things first\n";
+    out += lines.empty() ? "  " + say("words", "none measured yet") + "\n" : bulleted(lines);
+    out += "\n" + say("words", "Findings, first things first") + "\n";
     if (j.findings.empty())
-        out += "  none\n";
+        out += "  " + say("words", "none") + "\n";
     for (std::size_t i = 0; i < j.findings.size(); ++i) {
         const auto& f = j.findings[i];
         const bool focus = std::find(j.focus.begin(), j.focus.end(), f.fault) != j.focus.end();
         const bool follows =
             std::find(j.expectedToFollow.begin(), j.expectedToFollow.end(), f.fault) != j.expectedToFollow.end();
-        out += "  " + std::to_string(i + 1) + ". " + b.fault(f.fault)->name +
-               (focus     ? "  [work on this]"
-                : follows ? "  [expected to follow]"
-                          : "  [later]") +
+        out += "  " + std::to_string(i + 1) + ". " + b.fault(f.fault)->name + "  " +
+               (focus     ? say("words", "[work on this]")
+                : follows ? say("words", "[expected to follow]")
+                          : say("words", "[later]")) +
                "\n";
-        out += "     why: " + whyWords(b, f) + "\n";
+        out += "     " + fill(say("words", "why: %1"), {whyWords(b, f)}) + "\n";
         for (const auto& m : f.evidence)
-            out += "     seen in: " + deviationWords(b, *a.deviation(m)) + "\n";
+            out += "     " + fill(say("words", "seen in: %1"), {deviationWords(b, *a.deviation(m))}) + "\n";
     }
     if (!j.possible.empty()) {
-        out += "\nPossible, not sure enough to work on\n";
+        out += "\n" + say("words", "Possible, not sure enough to work on") + "\n";
         for (const auto& f : j.possible)
             out += "  - " + b.fault(f.fault)->name + " (P " + shown(f.parts.probability, 2) + ")\n";
     }
-    out += "\nCannot be decided from this film\n";
+    out += "\n" + say("words", "Cannot be decided from this film") + "\n";
     lines.clear();
     for (const auto& d : a.deviations)
         if (!d.judged || d.verdict.decision == Decision::undecided)
             lines.push_back(deviationWords(b, d));
-    out += lines.empty() ? "  nothing\n" : bulleted(lines);
+    out += lines.empty() ? "  " + say("words", "nothing") + "\n" : bulleted(lines);
     if (const auto steady = steadyWords(b, a); !steady.empty())
-        out += "\nSteady or not\n" + bulleted(steady);
+        out += "\n" + say("words", "Steady or not") + "\n" + bulleted(steady);
     if (!a.guesses.empty()) {
-        out += "\nFelt and filmed\n";
+        out += "\n" + say("words", "Felt and filmed") + "\n";
         lines.clear();
         for (const auto& g : a.guesses)
             lines.push_back(guessWords(b, g));
         out += bulleted(lines);
     }
-    return out + "\nNext: " + a.next.words + "\n";
+    return out + "\n" + fill(say("words", "Next: %1"), {a.next.words}) + "\n";
 }
 
 std::string planWords(const Casebook& book) {
@@ -367,29 +368,29 @@ std::string planWords(const Casebook& book, const Plan& plan) {
     };
     const auto& b = book.blueprint();
     const auto& a = book.analysis();
-    std::string out = "Focus\n";
+    std::string out = say("words", "Focus") + "\n";
     if (a.judgement.focus.empty())
-        out += "  none yet\n";
+        out += "  " + say("words", "none yet") + "\n";
     for (const auto& id : a.judgement.focus)
         out += "  " + b.fault(id)->name + ": \"" + b.fault(id)->cue + "\"\n";
-    out += "\nDrills in order\n";
+    out += "\n" + say("words", "Drills in order") + "\n";
     for (const auto& id : plan.ladder) {
         const Drill& d = *b.drill(id);
-        out += "  " + std::string(kStageNames[static_cast<std::size_t>(d.stage)]) + ": " + d.name + ", " +
-               doseWords(d.dose) + ", \"" + d.cue + "\"\n";
+        out += "  " + word(kStageNames[static_cast<std::size_t>(d.stage)]) + ": " + d.name + ", " + doseWords(d.dose) +
+               ", \"" + d.cue + "\"\n";
         if (!d.caution.empty())
-            out += "      caution: " + d.caution + "\n";
+            out += "      " + fill(say("words", "caution: %1"), {d.caution}) + "\n";
     }
-    out += "\nThe plan\n";
+    out += "\n" + say("words", "The plan") + "\n";
     for (const auto& block : plan.blocks)
         out += "  " + dayWords(block.day) + "  " + shown(block.minutes, 0) + " min  " + nameOfDrill(b, block.drill) +
-               (block.home() ? " (at home)" : "") + "\n";
+               (block.home() ? " " + say("words", "(at home)") : "") + "\n";
     if (!plan.infeasible.empty())
         out += "  " + plan.infeasible + "\n";
     for (const auto& n : plan.notes)
         out += "  " + n + "\n";
     for (const auto& g : a.gates)
-        out += "\nGate of " + b.drill(g.drill)->name + ": " + g.gate.words;
+        out += "\n" + fill(say("words", "Gate of %1: %2"), {b.drill(g.drill)->name, g.gate.words});
     return out + "\n";
 }
 

@@ -61,11 +61,22 @@ std::string fill(std::string_view text, std::initializer_list<std::string> value
     return out;
 }
 
-std::string figure(double value, int digits) {
-    std::string text = fixed(value, digits);
+namespace {
+
+std::string withOurSign(std::string text) {
     if (const auto language = languageInUse())
         std::replace(text.begin(), text.end(), '.', language->decimal);
     return text;
+}
+
+} // namespace
+
+std::string figure(double value, int digits) {
+    return withOurSign(fixed(value, digits));
+}
+
+std::string shortFigure(double value, int significant) {
+    return withOurSign(general(value, significant));
 }
 
 } // namespace riflesso

@@ -42,5 +42,7 @@ std::string word(std::string_view english);
 std::string fill(std::string_view text, std::initializer_list<std::string> values);
 /// A number for the eye: the reader's decimal sign, \p digits after it. Never for what a program reads again.
 std::string figure(double value, int digits);
+/// The same with as few digits as tell it, at most \p significant ones: for the ticks of an axis.
+std::string shortFigure(double value, int significant);
 
 } // namespace riflesso

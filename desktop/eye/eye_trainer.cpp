@@ -417,7 +417,7 @@ void EyeTrainer::nextRep() {
 }
 
 QString EyeTrainer::shownSize(double size) const {
-    return QString::number(size * m_range.shown, 'g', 2) + q(m_range.shownUnit);
+    return q(shortFigure(size * m_range.shown, 2)) + q(m_range.shownUnit);
 }
 
 // What can be answered now: whether it was there, which one it was, or how large.
@@ -473,7 +473,7 @@ QString EyeTrainer::standing() const {
             looks += s.looks();
             if (s.looks() < kEnough)
                 continue;
-            const QString size = QString::number(s.threshold() * range->shown, 'g', 2) + q(range->shownUnit);
+            const QString size = q(shortFigure(s.threshold() * range->shown, 2)) + q(range->shownUnit);
             seen << (s.blind() ? tr("%1 hardly ever: let the film decide").arg(m_faultBox->itemText(i + 1))
                                : tr("%1 from %2 on").arg(m_faultBox->itemText(i + 1), size));
         }

@@ -21,7 +21,7 @@ namespace riflesso {
 
 template <std::size_t N> void fill(QComboBox* box, const std::array<std::string_view, N>& names) {
     for (auto n : names)
-        box->addItem(q(std::string(n)));
+        box->addItem(shownWord(n));
 }
 inline QDate toDate(Day d) {
     return QDate::fromString(q(isoDate(d)), Qt::ISODate);

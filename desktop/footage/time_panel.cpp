@@ -199,7 +199,8 @@ void TimePanel::refresh() {
                                                 : tr("Known from: %1.").arg(knownFrom(take->captureFrom)));
     const Timebase time = timebaseOf(*take);
     const FrameIndex middle(time.frames() / 2);
-    m_ordinary->setText(tr("No slow motion: as the file says, %1 Hz (H)").arg(time.fileRate().value, 0, 'g', 4));
+    m_ordinary->setText(
+        tr("No slow motion: as the file says, %1 Hz (H)").arg(q(shortFigure(time.fileRate().value, 4))));
     m_ordinary->setVisible(!take->captureRate);
     int others = 0;
     for (const auto& [id, t] : m_bench.data().takes)

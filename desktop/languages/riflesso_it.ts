@@ -6237,6 +6237,10 @@ Marca una ripetizione dell&apos;atleta, e porta un modello.</translation>
         <source>Too few marks in a row: used as they are.</source>
         <translation>Troppo pochi segni di fila: usati come sono.</translation>
     </message>
+    <message>
+        <source>Cut-off </source>
+        <translation>Taglio </translation>
+    </message>
 </context>
 <context>
     <name>riflesso::CurveView</name>
@@ -9447,6 +9451,10 @@ Ponile in Marcatura: vai al momento e premi il suo numero.</translation>
     <message>
         <source>slower, faster</source>
         <translation>più lento, più veloce</translation>
+    </message>
+    <message>
+        <source>%1, rep %2</source>
+        <translation>%1, ripetizione %2</translation>
     </message>
 </context>
 <context>
@@ -14237,6 +14245,74 @@ Esercizi per livello: %7.</translation>
         <source>base of the little toe</source>
         <translation>base del mignolo del piede</translation>
     </message>
+    <message>
+        <source>at</source>
+        <translation>in quel momento</translation>
+    </message>
+    <message>
+        <source>min</source>
+        <translation>minimo</translation>
+    </message>
+    <message>
+        <source>max</source>
+        <translation>massimo</translation>
+    </message>
+    <message>
+        <source>range</source>
+        <translation>escursione</translation>
+    </message>
+    <message>
+        <source>mean</source>
+        <translation>media</translation>
+    </message>
+    <message>
+        <source>time_of_min</source>
+        <translation>istante del minimo</translation>
+    </message>
+    <message>
+        <source>time_of_max</source>
+        <translation>istante del massimo</translation>
+    </message>
+    <message>
+        <source>share_of_max</source>
+        <translation>quota del massimo</translation>
+    </message>
+    <message>
+        <source>just_before</source>
+        <translation>subito prima</translation>
+    </message>
+    <message>
+        <source>included</source>
+        <translation>compreso</translation>
+    </message>
+    <message>
+        <source>flexion</source>
+        <translation>flessione</translation>
+    </message>
+    <message>
+        <source>signed</source>
+        <translation>con segno</translation>
+    </message>
+    <message>
+        <source>place</source>
+        <translation>posizione</translation>
+    </message>
+    <message>
+        <source>angle</source>
+        <translation>angolo</translation>
+    </message>
+    <message>
+        <source>distance</source>
+        <translation>distanza</translation>
+    </message>
+    <message>
+        <source>low</source>
+        <translation>basso</translation>
+    </message>
+    <message>
+        <source>high</source>
+        <translation>alto</translation>
+    </message>
 </context>
 <context>
     <name>words</name>
@@ -14455,6 +14531,102 @@ Esercizi per livello: %7.</translation>
     <message>
         <source>In these ways: %1.</source>
         <translation>In questi modi: %1.</translation>
+    </message>
+    <message numerus="yes">
+        <source>, film of %1, %n reps</source>
+        <comment>, film of %1, %n rep</comment>
+        <translation>
+            <numerusform>, filmato del %1, %n ripetizione</numerusform>
+            <numerusform>, filmato del %1, %n ripetizioni</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>Strengths</source>
+        <translation>Punti di forza</translation>
+    </message>
+    <message>
+        <source>none measured yet</source>
+        <translation>ancora nessuno misurato</translation>
+    </message>
+    <message>
+        <source>Findings, first things first</source>
+        <translation>Rilievi, prima le cose più importanti</translation>
+    </message>
+    <message>
+        <source>none</source>
+        <translation>nessuno</translation>
+    </message>
+    <message>
+        <source>[work on this]</source>
+        <translation>[lavora su questo]</translation>
+    </message>
+    <message>
+        <source>[expected to follow]</source>
+        <translation>[dovrebbe seguire]</translation>
+    </message>
+    <message>
+        <source>[later]</source>
+        <translation>[più tardi]</translation>
+    </message>
+    <message>
+        <source>why: %1</source>
+        <translation>perché: %1</translation>
+    </message>
+    <message>
+        <source>seen in: %1</source>
+        <translation>si vede in: %1</translation>
+    </message>
+    <message>
+        <source>Possible, not sure enough to work on</source>
+        <translation>Possibili, non abbastanza certi per lavorarci</translation>
+    </message>
+    <message>
+        <source>Cannot be decided from this film</source>
+        <translation>Non si può decidere da questo filmato</translation>
+    </message>
+    <message>
+        <source>nothing</source>
+        <translation>niente</translation>
+    </message>
+    <message>
+        <source>Steady or not</source>
+        <translation>Costante o no</translation>
+    </message>
+    <message>
+        <source>Felt and filmed</source>
+        <translation>Sentito e filmato</translation>
+    </message>
+    <message>
+        <source>Next: %1</source>
+        <translation>Prossimo: %1</translation>
+    </message>
+    <message>
+        <source>Focus</source>
+        <translation>Focus</translation>
+    </message>
+    <message>
+        <source>none yet</source>
+        <translation>ancora nessuno</translation>
+    </message>
+    <message>
+        <source>Drills in order</source>
+        <translation>Esercizi in ordine</translation>
+    </message>
+    <message>
+        <source>caution: %1</source>
+        <translation>avvertenza: %1</translation>
+    </message>
+    <message>
+        <source>The plan</source>
+        <translation>Il piano</translation>
+    </message>
+    <message>
+        <source>(at home)</source>
+        <translation>(a casa)</translation>
+    </message>
+    <message>
+        <source>Gate of %1: %2</source>
+        <translation>Soglia di %1: %2</translation>
     </message>
 </context>
 </TS>

@@ -195,6 +195,7 @@ CurvePanel::CurvePanel(Workbench& bench) : m_bench(bench) {
     m_cutoff->setAccessibleName(tr("Cut-off"));
     m_cutoff->setRange(0.5, 200.0);
     m_cutoff->setDecimals(1);
+    m_cutoff->setPrefix(tr("Cut-off "));
     m_cutoff->setSuffix(tr(" Hz"));
     m_cutoff->setKeyboardTracking(false);
     m_automatic = new QPushButton(tr("Automatic"));
@@ -205,7 +206,6 @@ CurvePanel::CurvePanel(Workbench& bench) : m_bench(bench) {
     m_spikes->setAccessibleName(tr("Marks that jump"));
     m_spikes->setMaximumHeight(92);
     auto* row = new QHBoxLayout;
-    row->addWidget(new QLabel(tr("Cut-off")));
     row->addWidget(m_cutoff, 1);
     row->addWidget(m_automatic);
     auto* all = new QVBoxLayout(this);

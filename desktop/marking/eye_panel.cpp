@@ -50,8 +50,6 @@ EyePanel::EyePanel(Workbench& bench) : m_bench(bench) {
         grid->addWidget(b, 0, column++);
         connect(b, &QPushButton::clicked, this, [this, v = verdict] { judge(v); });
     }
-    grid->addWidget(m_pin, 1, 0, 1, 2);
-    grid->addWidget(m_clear, 1, 2);
     auto* all = new QVBoxLayout(this);
     all->setContentsMargins(0, 0, 0, 0);
     all->addWidget(wrapped(tr("Not everything is a number. Judge these on the frame; each leads to it."), "quiet"));
@@ -59,7 +57,11 @@ EyePanel::EyePanel(Workbench& bench) : m_bench(bench) {
     all->addWidget(m_list, 1);
     all->addWidget(m_question);
     all->addLayout(grid);
-    all->addWidget(m_note);
+    all->addWidget(m_clear);
+    auto* note = new QHBoxLayout;
+    note->addWidget(m_note, 1);
+    note->addWidget(m_pin);
+    all->addLayout(note);
     connect(m_list, &QListWidget::currentRowChanged, this, [this] {
         const Rep* rep = m_bench.rep();
         if (const Checkpoint* c = current(); c && rep && isVisible()) {

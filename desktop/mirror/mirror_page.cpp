@@ -299,7 +299,7 @@ void MirrorPage::refresh() {
     const CaseData& kept = m_bench.data();
     const auto label = [&](const Rep& rep) {
         const Take& take = kept.takes.at(rep.take);
-        return QString("%1, rep %2").arg(q(take.title)).arg(rep.number);
+        return tr("%1, rep %2").arg(q(take.title)).arg(rep.number);
     };
     Id wanted = m_bench.rep() ? m_bench.rep()->id : 0;
     m_athlete->clear();

@@ -104,8 +104,8 @@ void BandPlot::paintEvent(QPaintEvent*) {
     for (double v = std::ceil(m_from * m_scale / step) * step; v <= m_to * m_scale; v += step) {
         const double x = xOf(v / m_scale);
         p.drawLine(QPointF(x, bottom), QPointF(x, bottom + 3));
-        const QString text = QString::number(std::abs(v) < step / 1e3 ? 0.0 : v, 'g', 5) +
-                             (v + step > m_to * m_scale ? " " + m_unit : "");
+        const QString text =
+            q(shortFigure(std::abs(v) < step / 1e3 ? 0.0 : v, 5)) + (v + step > m_to * m_scale ? " " + m_unit : "");
         const double half = p.fontMetrics().horizontalAdvance(text) / 2.0 + 1.0, at = std::min(x, width() - half);
         p.drawText(QRectF(at - half, bottom + 3, 2.0 * half, 16), Qt::AlignCenter, text);
     }

@@ -63,15 +63,14 @@ Workshop::Workshop(Blueprint blueprint, std::filesystem::path library, Workbench
     m_rooms = new QListWidget;
     m_rooms->setObjectName("rooms");
     m_rooms->setAccessibleName(tr("Rooms of the workshop"));
-    m_rooms->setFixedWidth(138);
     for (const char* name : kRooms)
         new QListWidgetItem(tr(name), m_rooms);
+    m_rooms->setFixedWidth(std::clamp(m_rooms->sizeHintForColumn(0) + 34, 138, 190)); // their counts come after them
     buildItems();
     buildPages();
     m_problems = new QListWidget;
     m_problems->setObjectName("problems");
     m_problems->setAccessibleName(tr("What is still to be mended"));
-    m_problems->setFixedHeight(74);
     m_problems->setWordWrap(true);
     m_message = wrapped({}, "quiet");
     m_message->setObjectName("message");
@@ -451,6 +450,7 @@ QString Workshop::inNames(const BlueprintProblem& problem) const {
 void Workshop::sayProblems() {
     m_problems->clear();
     const auto& problems = m_document->problems();
+    m_problems->setFixedHeight(problems.empty() ? 30 : 74);
     m_keep->setEnabled(problems.empty());
     if (problems.empty()) {
         auto* item = new QListWidgetItem(tr("Sound: nothing to mend."), m_problems);

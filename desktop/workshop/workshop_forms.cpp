@@ -154,19 +154,22 @@ void Workshop::buildItems() {
     m_items->setWordWrap(true);
     m_items->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     m_items->setResizeMode(QListView::Adjust);
+    m_items->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Expanding);
     m_itemsSide = new QWidget;
-    m_itemsSide->setFixedWidth(212);
+    m_itemsSide->setMinimumWidth(212); // and as wide as its buttons' words
+    m_itemsSide->setSizePolicy(QSizePolicy::Fixed, QSizePolicy::Preferred);
     auto* side = new QVBoxLayout(m_itemsSide);
     side->setContentsMargins(0, 0, 0, 0);
     side->addWidget(m_items, 1);
     auto* buttons = new QHBoxLayout;
+    auto* order = new QHBoxLayout;
     const auto button = [&](const QString& text, const QString& why, const char* name, auto what) {
         auto* b = new QPushButton(text);
         b->setToolTip(why);
         b->setAccessibleName(why);
         b->setObjectName(name);
         b->setStyleSheet("padding: 3px 5px; min-width: 0;");
-        buttons->addWidget(b, text.size() > 2 ? static_cast<int>(text.size()) : 2);
+        (text.size() > 2 ? buttons : order)->addWidget(b, static_cast<int>(text.size()));
         connect(b, &QPushButton::clicked, this, what);
     };
     button(tr("Add"), tr("Add one"), "add", [this] {
@@ -199,6 +202,7 @@ void Workshop::buildItems() {
                    }
                });
     side->addLayout(buttons);
+    side->addLayout(order);
 }
 
 ItemForm* Workshop::techniqueForm() {

@@ -208,7 +208,6 @@ private slots:
             {"finder/model_file.cpp", "in brackets"},
             {"finder/xnnpack_network.cpp", "an engine's"},
             // the command line speaks English
-            {"handover/words.cpp", "findingsWords()"},
             {"reading/read_take.cpp", "progress"},
             {"desktop/shell/main.cpp", "options"}};
         // Kept as data, and said by what stands beside it.
@@ -281,6 +280,10 @@ private slots:
         ask(kViewNames);
         ask(kDirectionNames);
         ask(kAspectNames);
+        ask(kReductionNames);
+        ask(kAngleReadingNames);
+        ask(kSeriesKindNames);
+        ask(kDevianceNames);
         ask(kDecisionNames);
         ask(kDecisionKindNames);
         ask(kBlockStateNames);

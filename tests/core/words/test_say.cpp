@@ -41,6 +41,8 @@ private slots:
         QCOMPARE(word("slow"), std::string("lento"));
         QCOMPARE(word("Heavy bar"), std::string("Heavy bar")); // the user's own
         QCOMPARE(figure(0.5, 2), std::string("0,50"));
+        QCOMPARE(shortFigure(0.5, 5), std::string("0,5"));
+        QCOMPARE(shortFigure(1234.56, 5), std::string("1234,6"));
     }
     void valuesAreNeverReadAsPlaces() {
         QCOMPARE(fill("%1, %2 %", {"%2", "x"}), std::string("%2, x %"));
