@@ -383,8 +383,8 @@ std::string planWords(const Casebook& book, const Plan& plan) {
     }
     out += "\n" + say("words", "The plan") + "\n";
     for (const auto& block : plan.blocks)
-        out += "  " + dayWords(block.day) + "  " + shown(block.minutes, 0) + " min  " + nameOfDrill(b, block.drill) +
-               (block.home() ? " " + say("words", "(at home)") : "") + "\n";
+        out += "  " + dayWords(block.day) + "  " + fill(say("words", "%1 min"), {shown(block.minutes, 0)}) + "  " +
+               nameOfDrill(b, block.drill) + (block.home() ? " " + say("words", "(at home)") : "") + "\n";
     if (!plan.infeasible.empty())
         out += "  " + plan.infeasible + "\n";
     for (const auto& n : plan.notes)

@@ -14628,5 +14628,9 @@ Esercizi per livello: %7.</translation>
         <source>Gate of %1: %2</source>
         <translation>Soglia di %1: %2</translation>
     </message>
+    <message>
+        <source>%1 min</source>
+        <translation>%1 min</translation>
+    </message>
 </context>
 </TS>
