@@ -8969,7 +8969,7 @@ Filma prima di lato, telecamera all&apos;altezza delle anche, tutto il movimento
     </message>
     <message>
         <source>At</source>
-        <translation>A</translation>
+        <translation>In</translation>
     </message>
     <message>
         <source>Until</source>
@@ -9189,7 +9189,7 @@ Filma prima di lato, telecamera all&apos;altezza delle anche, tutto il movimento
     </message>
     <message>
         <source>all</source>
-        <translation>tutti</translation>
+        <translation>tutte</translation>
     </message>
 </context>
 <context>
