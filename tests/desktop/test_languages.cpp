@@ -12,6 +12,7 @@
 #include "desktop/workshop/workshop.h"
 #include "tests/support/cut_texts.h"
 #include "tests/support/demo_copy.h"
+#include "tests/support/modal.h"
 
 #include <QAbstractButton>
 #include <QAbstractItemView>
@@ -30,7 +31,6 @@
 #include <QTabBar>
 #include <QTemporaryDir>
 #include <QTest>
-#include <QTimer>
 
 #include <algorithm>
 #include <set>
@@ -146,9 +146,7 @@ private slots:
         m_window->caseView()->show(Workspace::findings);
         QVERIFY(settle(*m_window));
         const auto before = m_window->caseView()->bench().analysis().judgement.findings.size();
-        QTimer::singleShot(150, m_window.get(), [this] {
-            auto* dialog = QApplication::activeModalWidget();
-            QVERIFY(dialog);
+        test::whenModal(m_window.get(), [](QWidget* dialog) {
             auto* language = dialog->findChild<QComboBox*>("language");
             language->setFocus();
             QTest::keyClicks(language, "Ital");

@@ -9,6 +9,7 @@
 #include "desktop/theme/theme.h"
 #include "tests/support/cut_texts.h"
 #include "tests/support/film_truth.h"
+#include "tests/support/modal.h"
 
 #include <QAbstractItemView>
 #include <QApplication>
@@ -121,9 +122,7 @@ private slots:
         m_window->activateWindow();
 
         // An athlete.
-        QTimer::singleShot(200, this, [this] {
-            auto* dialog = QApplication::activeModalWidget();
-            QVERIFY(dialog);
+        test::whenModal(this, [this](QWidget* dialog) {
             QTest::keyClicks(QApplication::focusWidget(), "Nora Lindt");
             QTest::keyClick(QApplication::focusWidget(), Qt::Key_Tab);
             QTest::keyClicks(QApplication::focusWidget(), "Affondo");

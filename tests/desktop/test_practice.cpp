@@ -4,6 +4,7 @@
 #include "desktop/practice/practice_page.h"
 #include "footage/camera.h"
 #include "simulator/eye_trial.h"
+#include "tests/support/modal.h"
 #include "tests/support/window_test.h"
 
 #include <QComboBox>
@@ -16,7 +17,6 @@
 #include <QSignalSpy>
 #include <QSpinBox>
 #include <QTest>
-#include <QTimer>
 
 #include <algorithm>
 #include <chrono>
@@ -383,9 +383,8 @@ private slots:
         QVERIFY(book().perform("home work",
                                {PlanEdit{home.id, std::nullopt, home}, PlanEdit{later.id, std::nullopt, later}}));
         go(Workspace::practice);
-        QTimer::singleShot(300, m_window.get(), [this] {
-            auto* dialog = m_window->findChild<QDialog*>("homeDialog");
-            QVERIFY(dialog);
+        test::whenModal(m_window.get(), [this](QWidget* dialog) {
+            QCOMPARE(dialog->objectName(), QString("homeDialog"));
             auto* list = dialog->findChild<QListWidget*>("homeList");
             QVERIFY(list->count() >= 2);
             int row = 0; // three days ago, whatever else is open
@@ -407,9 +406,9 @@ private slots:
     }
     void aDayOnOnesOwn() {
         const std::size_t before = data().blocks.size();
-        QTimer::singleShot(300, m_window.get(), [this] {
-            auto* dialog = m_window->findChild<QDialog*>("ownDayDialog");
-            QVERIFY(dialog);
+        test::whenModal(m_window.get(), [this](QWidget* own) {
+            auto* dialog = qobject_cast<QDialog*>(own);
+            QVERIFY(dialog && dialog->objectName() == "ownDayDialog");
             dialog->findChild<QSpinBox*>("ownMinutes")->setValue(25);
             dialog->findChild<QSpinBox*>("ownHits")->setValue(14);
             dialog->findChild<QLineEdit*>("ownNoticed")->setText("calmer after ten");

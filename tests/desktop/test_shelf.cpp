@@ -9,6 +9,7 @@
 #include "tests/support/demo_copy.h"
 #include "tests/support/drop.h"
 #include "tests/support/film_truth.h"
+#include "tests/support/modal.h"
 
 #include <QAbstractButton>
 #include <QApplication>
@@ -21,7 +22,6 @@
 #include <QStandardPaths>
 #include <QTemporaryDir>
 #include <QTest>
-#include <QTimer>
 
 #include <algorithm>
 
@@ -50,13 +50,7 @@ class TestShelf : public QObject {
         QVERIFY(settle(*m_window));
     }
     // Answers the next dialog.
-    void answer(const std::function<void(QWidget*)>& with) {
-        QTimer::singleShot(150, m_window.get(), [with] {
-            QWidget* dialog = QApplication::activeModalWidget();
-            QVERIFY(dialog);
-            with(dialog);
-        });
-    }
+    void answer(const std::function<void(QWidget*)>& with) { test::whenModal(m_window.get(), with); }
     static void press(QWidget* dialog, const QString& text) {
         for (auto* b : dialog->findChildren<QAbstractButton*>())
             if (b->text().remove('&') == text) {

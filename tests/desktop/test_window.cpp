@@ -12,6 +12,7 @@
 #include "tests/support/coded_films.h"
 #include "tests/support/demo_copy.h"
 #include "tests/support/drop.h"
+#include "tests/support/modal.h"
 
 #include <QAction>
 #include <QApplication>
@@ -24,7 +25,6 @@
 #include <QStandardPaths>
 #include <QTemporaryDir>
 #include <QTest>
-#include <QTimer>
 
 #include <algorithm>
 
@@ -423,9 +423,7 @@ private slots:
     }
     void aNewCaseIsTheOneToComeBackTo() {
         const QString before = view()->bench().data().brief.athlete.name.c_str();
-        QTimer::singleShot(200, m_window.get(), [] {
-            QWidget* dialog = QApplication::activeModalWidget();
-            QVERIFY(dialog);
+        test::whenModal(m_window.get(), [](QWidget* dialog) {
             QTest::keyClicks(dialog->findChild<QLineEdit*>("newAthlete"), "Second Athlete");
             QTest::keyClicks(dialog->findChild<QComboBox*>("newTechnique"), "race");
             QTest::keyClick(dialog, Qt::Key_Return);
