@@ -113,7 +113,6 @@ void StoryLine::paintEvent(QPaintEvent*) {
     p.setPen(QPen(t.text, 1, Qt::DashLine));
     p.drawLine(QPointF(placeOf(today), 8), QPointF(placeOf(today), kStoryLine + 10));
     p.setFont(typeface(Type::small));
-    p.drawText(QPointF(placeOf(today) + 5, 18), tr("today"));
     // Nothing was done: the line is a dotted one on a pale ground, with its days.
     for (const auto& pause : m_story.pauses) {
         const QRectF band(QPointF(placeOf(pause.from) + 10, kStoryLine - 5),
@@ -128,16 +127,20 @@ void StoryLine::paintEvent(QPaintEvent*) {
         if (p.fontMetrics().horizontalAdvance(words) < band.width())
             p.drawText(QRectF(band.left(), kStoryLine + 2, band.width(), 16), Qt::AlignHCenter, words);
     }
-    drawFocuses(p);
+    const double named = drawFocuses(p);
+    p.setPen(t.text);
+    p.drawText(named > placeOf(today) ? QPointF(placeOf(today) + 12, 33) : QPointF(placeOf(today) + 5, 18),
+               tr("today"));
     for (const auto& m : m_story.marks)
         drawMark(p, m);
 }
 
-// What was worked on, from the day it was taken up until it was closed.
-void StoryLine::drawFocuses(QPainter& p) const {
+// What was worked on, from the day it was taken up until it was closed. Where the first name ends.
+double StoryLine::drawFocuses(QPainter& p) const {
     const Theme& t = theme();
     const Day today = m_bench.book().today();
     int row = 0;
+    double named = 0.0;
     for (const auto& [id, d] : m_bench.data().decisions) {
         if (d.kind != DecisionKind::takenUp || row > 1)
             continue;
@@ -156,8 +159,11 @@ void StoryLine::drawFocuses(QPainter& p) const {
         const double x =
             row == 0 ? std::min(bar.left(), width() - 14 - w) : std::min(bar.right() + 6, width() - 14 - w);
         p.drawText(QPointF(x, row == 0 ? 18 : bar.bottom()), name);
+        if (row == 0)
+            named = x + w;
         ++row;
     }
+    return named;
 }
 
 // Each kind has a shape of its own.

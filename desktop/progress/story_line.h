@@ -30,7 +30,7 @@ private:
     [[nodiscard]] double placeOf(Day day) const;
     [[nodiscard]] const StoryMark* markAt(const QPointF& at) const;
     [[nodiscard]] const StoryPause* pauseAt(const QPointF& at) const;
-    void drawFocuses(QPainter& p) const;
+    double drawFocuses(QPainter& p) const;
     void drawMark(QPainter& p, const StoryMark& mark) const;
     Story m_story;
     Workbench& m_bench;
