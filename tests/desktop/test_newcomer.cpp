@@ -123,9 +123,9 @@ private slots:
 
         // An athlete.
         test::whenModal(this, [this](QWidget* dialog) {
-            QTest::keyClicks(QApplication::focusWidget(), "Nora Lindt");
-            QTest::keyClick(QApplication::focusWidget(), Qt::Key_Tab);
-            QTest::keyClicks(QApplication::focusWidget(), "Affondo");
+            QTest::keyClicks(dialog->focusWidget(), "Nora Lindt");
+            QTest::keyClick(dialog->focusWidget(), Qt::Key_Tab);
+            QTest::keyClicks(dialog->focusWidget(), "Affondo");
             picture("nuovo-atleta");
             QTest::keyClick(dialog, Qt::Key_Return);
         });
