@@ -123,9 +123,11 @@ private slots:
 
         // An athlete.
         test::whenModal(this, [this](QWidget* dialog) {
-            QTest::keyClicks(dialog->focusWidget(), "Nora Lindt");
-            QTest::keyClick(dialog->focusWidget(), Qt::Key_Tab);
-            QTest::keyClicks(dialog->focusWidget(), "Affondo");
+            dialog->activateWindow(); // no window manager here gives it its turn
+            QTRY_VERIFY(dialog->isActiveWindow());
+            QTest::keyClicks(QApplication::focusWidget(), "Nora Lindt");
+            QTest::keyClick(QApplication::focusWidget(), Qt::Key_Tab);
+            QTest::keyClicks(QApplication::focusWidget(), "Affondo");
             picture("nuovo-atleta");
             QTest::keyClick(dialog, Qt::Key_Return);
         });
