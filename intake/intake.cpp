@@ -100,7 +100,7 @@ Result<Intake> takeIn(const Library& library, const fs::path& film, const Intake
     in.take.times = (*opened)->times();
     if (in.info.captureRate) {
         in.take.captureRate = in.info.captureRate->value;
-        in.take.captureFrom = "the film's tag " + in.info.captureTag;
+        in.take.captureFrom = std::string(kFromTag) + in.info.captureTag;
     }
     if (const auto known = options.known.find(*sum); known != options.known.end()) {
         Take probe;

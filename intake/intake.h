@@ -12,9 +12,13 @@
 #include <map>
 #include <optional>
 #include <string>
+#include <string_view>
 #include <vector>
 
 namespace riflesso {
+
+/// How Take::captureFrom begins when a tag of the film said the rate; the tag's name follows.
+inline constexpr std::string_view kFromTag = "the film's tag ";
 
 /// The films that a file or folder stands for: a file itself; a folder of pictures itself; of another folder all films
 /// in it and below, by name. Empty when there is none.

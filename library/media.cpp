@@ -74,7 +74,7 @@ Result<std::string> Library::bringIn(const fs::path& film, const FileProgress& p
         name = base.stem().string() + "-" + std::to_string(n) + base.extension().string();
     }
     if (!reserved)
-        return Error{fill(say("error", "the film cannot be copied into the library (%1)"), {reserved.error().what}),
+        return Error{fill(say("error", "the film cannot be copied into the library (%1)"), {reserved.error().said()}),
                      base.filename().string(), "the film and the library are as they were",
                      "is the disk full or write-protected?"};
     const fs::path part = halfOf(media() / name);
@@ -129,7 +129,7 @@ Result<std::string> Library::bringIn(const fs::path& film, const FileProgress& p
         fs::permissions(part, fs::perms::owner_read | fs::perms::owner_write, ec);
     }
     if (const auto s = finishHalf(media() / name); !s)
-        return fail(s.error().what);
+        return fail(s.error().said());
     return name.string();
 }
 

@@ -11,10 +11,10 @@
 namespace riflesso {
 namespace {
 
-// Kept in English; a tag has a name of its own (intake/intake.cpp).
+// Kept in English; a tag has a name of its own.
 QString knownFrom(const std::string& kept) {
-    constexpr std::string_view tag = "the film's tag ";
-    return kept.starts_with(tag) ? TimePanel::tr("the film's tag %1").arg(q(kept.substr(tag.size()))) : shownWord(kept);
+    return kept.starts_with(kFromTag) ? TimePanel::tr("the film's tag %1").arg(q(kept.substr(kFromTag.size())))
+                                      : shownWord(kept);
 }
 
 } // namespace

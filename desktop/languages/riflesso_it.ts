@@ -12664,6 +12664,10 @@ Esc svuota la ricerca.</translation>
         <source>reps</source>
         <translation>ripetizioni</translation>
     </message>
+    <message>
+        <source>a step, 95 %: %1</source>
+        <translation>un salto, 95 %: %1</translation>
+    </message>
 </context>
 <context>
     <name>riflesso::TrustStrip</name>

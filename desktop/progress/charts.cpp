@@ -177,8 +177,9 @@ void drawStep(QPainter& p, const TrendPlot& plot, int width) {
     const double at = plot.x(*h.day) - 12;
     p.drawLine(QPointF(at, plot.top), QPointF(at, plot.bottom));
     p.setFont(typeface(Type::small));
-    const QString words =
-        TrendChart::tr("a step, 95 %: %1 to %2").arg(q(dayWords(h.days.front())), q(dayWords(h.days.back())));
+    const QString from = q(dayWords(h.days.front())), to = q(dayWords(h.days.back()));
+    const QString words = from == to ? TrendChart::tr("a step, 95 %: %1").arg(from)
+                                     : TrendChart::tr("a step, 95 %: %1 to %2").arg(from, to);
     const double wide = p.fontMetrics().horizontalAdvance(words);
     p.drawText(QPointF(at + 6 + wide > width ? at - 6 - wide : at + 6, plot.top + 12), words);
 }

@@ -73,7 +73,7 @@ private slots:
         slow.waitForFinished();
         quick.waitForFinished();
         QCOMPARE(quick.result(), niceHere());
-        QVERIFY(slow.result() >= quick.result()); // the same only where the system refuses
+        QVERIFY(slow.result() > quick.result() || niceHere() >= 5); // it gives way already
     }
 };
 

@@ -60,8 +60,8 @@ private slots:
             s = database.run("CREATE TABLE t (a)");
         QVERIFY(!s && s.error().kind == ErrorKind::damaged);
     }
-    // An old library by its steps has the tables and columns of a new one.
-    void stepsLeadToTheNewestFormat() {
+    // What the steps of a real old library lead to is test_library's.
+    void theOlderTheMoreSteps() {
         for (int format = 1; format <= 5; ++format)
             QVERIFY(!stepsFrom(format).empty());
         QVERIFY(stepsFrom(6).empty());
