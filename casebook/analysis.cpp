@@ -71,7 +71,8 @@ void measureReps(const CaseData& data, const Blueprint& blueprint, const KnownMo
 void readPractice(const CaseData& data, const Blueprint& blueprint, Day today, Analysis& a) {
     std::vector<const Block*> newest;
     for (const auto& [id, block] : data.blocks)
-        newest.push_back(&block);
+        if (!block.reps.empty()) // a day alone has no verdicts
+            newest.push_back(&block);
     std::stable_sort(newest.begin(), newest.end(),
                      [](const Block* x, const Block* y) { return x->day != y->day ? x->day > y->day : x->id > y->id; });
     // The gate looks at the newest two blocks of a drill: enough reps to decide, recent enough to be true.
@@ -471,7 +472,7 @@ Analysis analyse(const CaseData& data, const Blueprint& common, Day today, const
             c.perception = Perception{g.value, d->value.mean, d->value.u};
         a.guesses.push_back(c);
     }
-    a.next = nextStep(data, blueprint, a);
+    a.next = nextStep(data, blueprint, a, today);
     sayLacking(data, a);
     return a;
 }

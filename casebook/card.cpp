@@ -1,6 +1,7 @@
 #include "casebook/card.h"
 
 #include "casebook/body.h"
+#include "casebook/next_step.h"
 
 #include <algorithm>
 #include <set>
@@ -128,6 +129,10 @@ CaseCard cardOf(const CaseData& data, const Blueprint& blueprint, const Analysis
     CaseCard card;
     card.detail = toJson(detailOf(data, blueprint, a, today));
     card.next = a.next.words;
+    if (const auto again = filmAgain(data, blueprint, a)) {
+        card.again = isoDate(again->day);
+        card.againWords = again->words;
+    }
     card.needsCoach = !card.next.empty() && a.next.where != Workspace::practice && a.next.where != Workspace::handover;
     for (const auto& id : a.judgement.focus)
         if (const Fault* fault = blueprint.fault(id))

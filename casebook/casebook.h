@@ -123,6 +123,8 @@ public:
     bool removeLink(Id link);
     Id addBlock(Block block);
     bool setBlock(const Block& block);
+    /// What was planned for its day, and done with it alone, is open again.
+    bool removeBlock(Id block);
     /// Makes the plan from \p from to \p to the given one; see planEdits(). One undo step, or part of the gesture's.
     bool keepPlan(const std::vector<PlannedBlock>& blocks, Day from, Day to, const QString& what, int gesture = 0);
     /// One block of the plan: new when it has no id. Its id; 0 when it failed.

@@ -28,6 +28,26 @@ bool Casebook::setBlock(const Block& block) {
     return it->second == block || perform(tr("log a rep"), {BlockEdit{block.id, it->second, block}});
 }
 
+bool Casebook::removeBlock(Id block) {
+    const auto it = m_data.blocks.find(block);
+    if (it == m_data.blocks.end())
+        return false;
+    const Block& gone = it->second;
+    std::vector<Edit> edits{BlockEdit{block, gone, std::nullopt}};
+    const bool others = std::any_of(m_data.blocks.begin(), m_data.blocks.end(), [&](const auto& b) {
+        return b.first != block && b.second.day == gone.day && b.second.drill == gone.drill && b.second.film.empty();
+    });
+    if (!others && gone.film.empty())
+        for (const auto& [id, planned] : m_data.planned)
+            if (planned.drill == gone.drill && planned.day == gone.day && planned.state == BlockState::done) {
+                PlannedBlock open = planned;
+                open.state = BlockState::planned;
+                edits.push_back(PlanEdit{id, planned, open});
+                break; // addBlock() ticks off one
+            }
+    return perform(tr("take a block of practice away"), std::move(edits));
+}
+
 bool Casebook::keepPlan(const std::vector<PlannedBlock>& blocks, Day from, Day to, const QString& what, int gesture) {
     const auto edits = planEdits(m_data, blocks, from, to, [this] { return m_library->freshId(); });
     return edits.empty() || perform(what, edits, gesture);

@@ -1,8 +1,10 @@
 #include "casebook/next_step.h"
 
+#include "casebook/decisions.h"
 #include "core/words/say.h"
 
 #include <algorithm>
+#include <set>
 
 namespace riflesso {
 namespace {
@@ -29,7 +31,35 @@ std::string count(std::size_t n, const std::string& one, const std::string& many
     return std::to_string(n) + " " + (n == 1 ? one : many);
 }
 
-NextStep nextStep(const CaseData& data, const Blueprint& blueprint, const Analysis& a) {
+std::optional<FilmAgain> filmAgain(const CaseData& data, const Blueprint& blueprint, const Analysis& a) {
+    constexpr std::chrono::days kPractised{14};
+    constexpr std::size_t kFewestDays = 2;
+    if (!a.judgedDay)
+        return std::nullopt;
+    std::optional<FilmAgain> out;
+    bool open = false; // something is worked on, and not held yet
+    for (const auto& d : openDecisions(data)) {
+        const Fault* fault = blueprint.fault(d.fault);
+        if (d.kind != DecisionKind::takenUp || !fault)
+            continue;
+        if (stateOf(blueprint, a, d.fault) != FaultState::held)
+            open = true;
+        else if (!out)
+            out = FilmAgain{*a.judgedDay + std::chrono::days(kLookAgainDays),
+                            fill(say("next", "Film again: does %1 still hold?"), {quoted(fault->name)})};
+    }
+    std::set<Day> practised;
+    for (const auto& [id, b] : data.blocks)
+        if (b.film.empty() && b.day > *a.judgedDay)
+            practised.insert(b.day);
+    if (open && practised.size() >= kFewestDays)
+        if (const Day day = *a.judgedDay + kPractised; !out || day < out->day)
+            out = FilmAgain{day, sayCount("next", "Film again: %n days of practice since the last film",
+                                          "Film again: %n day of practice since the last film", practised.size())};
+    return out;
+}
+
+NextStep nextStep(const CaseData& data, const Blueprint& blueprint, const Analysis& a, Day today) {
     std::optional<Day> newest;
     bool model = false;
     for (const auto& [id, take] : data.takes) {
@@ -98,6 +128,8 @@ NextStep nextStep(const CaseData& data, const Blueprint& blueprint, const Analys
     }
     if (!model)
         return {say("next", "Bring in a model performance to compare with"), Workspace::footage, 0, 0, {}};
+    if (const auto again = filmAgain(data, blueprint, a); again && again->day <= today)
+        return {again->words, Workspace::footage, 0, 0, {}};
     for (const auto& g : a.gates)
         if (g.gate.answer == GateAnswer::countMore)
             return {fill(say("next", "Count %1 more reps of %2"),

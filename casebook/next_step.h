@@ -9,7 +9,16 @@
 namespace riflesso {
 
 /// What the athlete's newest session still needs, in working order. Only the first is shown on the case strip. Pure.
-NextStep nextStep(const CaseData& data, const Blueprint& blueprint, const Analysis& analysis);
+NextStep nextStep(const CaseData& data, const Blueprint& blueprint, const Analysis& analysis, Day today);
+
+/// When the athlete is to be filmed again, and what for.
+struct FilmAgain {
+    Day day{};
+    std::string words; ///< "Film again: does “Hand later than foot” still hold?"
+};
+/// Three weeks after something taken up was held, or two weeks after a film since which it was practised on two days or
+/// more (common practice, no source), whichever is earlier. Empty while neither is so.
+std::optional<FilmAgain> filmAgain(const CaseData& data, const Blueprint& blueprint, const Analysis& analysis);
 
 /// Fills in Analysis::lacking from the rest of it.
 void sayLacking(const CaseData& data, Analysis& analysis);

@@ -1,5 +1,6 @@
 #include "casebook/planner.h"
 
+#include "core/technique/texts.h"
 #include "core/words/say.h"
 
 #include <algorithm>
@@ -34,6 +35,11 @@ PlanInput planInputOf(const CaseData& data, const Blueprint& blueprint, const An
     in.days = daysAhead;
     in.minutes = data.brief.minutes;
     in.alone = data.brief.alone;
+    in.places = data.brief.places;
+    for (std::size_t place = 0; place < in.lacks.size(); ++place)
+        for (const auto& e : equipmentOf(blueprint))
+            if (isLacking(blueprint, data.brief.lacks[place], e))
+                in.lacks[place].insert(e);
     in.taken = taken;
     for (const auto& busy : data.brief.busy)
         in.taken[busy.day] += busy.minutes;
@@ -48,12 +54,26 @@ PlanInput planInputOf(const CaseData& data, const Blueprint& blueprint, const An
     for (const auto& fault : in.focus)
         in.reached[fault] = stageReached(blueprint, fault, analysis.gates);
     for (const auto& [id, block] : data.blocks)
-        if (!block.reps.empty() && block.film.empty())
+        if ((!block.reps.empty() || block.own) && block.film.empty())
             in.known.insert(block.drill);
     for (const auto& b : in.standing)
         if (b.state == BlockState::done)
             in.known.insert(b.drill);
     return in;
+}
+
+std::vector<std::string> equipmentOf(const Blueprint& blueprint) {
+    std::vector<std::string> out;
+    for (const auto& d : blueprint.drills)
+        for (const auto& e : d.equipment)
+            if (std::find(out.begin(), out.end(), e) == out.end())
+                out.push_back(e);
+    return out;
+}
+
+bool isLacking(const Blueprint& blueprint, const std::vector<std::string>& lacks, const std::string& equipment) {
+    return std::any_of(lacks.begin(), lacks.end(),
+                       [&](const std::string& e) { return saysTheSame(blueprint, e, equipment); });
 }
 
 void takeOverCalendar(Brief& brief, const std::vector<CalendarEvent>& events, const std::string& competition) {

@@ -16,6 +16,11 @@ namespace riflesso {
 PlanInput planInputOf(const CaseData& data, const Blueprint& blueprint, const Analysis& analysis, Day today,
                       int daysAhead, const std::map<Day, double>& taken = {});
 
+/// What the drills of a technique need, each once, in the blueprint's words.
+std::vector<std::string> equipmentOf(const Blueprint& blueprint);
+/// Is it among what the brief says is not there? The brief may have been filled in another language.
+bool isLacking(const Blueprint& blueprint, const std::vector<std::string>& lacks, const std::string& equipment);
+
 /// Events become busy times, those whose words hold \p competition (when it is not empty, capitals or not)
 /// competitions. What was taken over before for days from the first event on is replaced; competitions are added, each
 /// day once.

@@ -75,6 +75,19 @@ std::vector<TimedRep> timedReps(const CaseData& data, const Blueprint& blueprint
     return out;
 }
 
+SpeedAnswer speedLimitOf(const CaseData& data, const Blueprint& blueprint, const Analysis& analysis,
+                         const std::string& fault) {
+    SpeedAnswer out;
+    for (const auto& t : analysis.trends) {
+        if (t.fault != fault || out.verdict == SpeedVerdict::leavesAt)
+            continue;
+        out = whereItFallsApart(timedReps(data, blueprint, analysis, t.measure), t.band);
+        if (out.verdict != SpeedVerdict::leavesAt)
+            out = whereItFallsApart(statedReps(data, analysis, t.measure), t.band, SpeedBy::effort);
+    }
+    return out;
+}
+
 std::vector<RepBehind> repsBehind(const CaseData& data, const Analysis& analysis, const std::string& measure,
                                   std::optional<Stage> stage, std::optional<Day> day) {
     std::vector<RepBehind> out;

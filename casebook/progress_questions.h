@@ -19,6 +19,11 @@ namespace riflesso {
 std::vector<TimedRep> timedReps(const CaseData& data, const Blueprint& blueprint, const Analysis& analysis,
                                 const std::string& measure);
 
+/// Where what is worked on falls apart: by the reps' own speed where that says it, else by the efforts that were
+/// stated. tooFew when nothing of the fault is followed.
+SpeedAnswer speedLimitOf(const CaseData& data, const Blueprint& blueprint, const Analysis& analysis,
+                         const std::string& fault);
+
 /// The athlete's measured reps whose effort was stated, by day and number; at whatever frame rate. Durations are left
 /// 0.
 std::vector<TimedRep> statedReps(const CaseData& data, const Analysis& analysis, const std::string& measure);

@@ -120,6 +120,10 @@ std::span<const char* const> knownWords() {
         QT_TRANSLATE_NOOP("word", "shank"),
         QT_TRANSLATE_NOOP("word", "upper arm"),
         QT_TRANSLATE_NOOP("word", "forearm"),
+        // points of implements of the shipped techniques
+        QT_TRANSLATE_NOOP("word", "foil tip"),
+        QT_TRANSLATE_NOOP("word", "arrow tip"),
+        QT_TRANSLATE_NOOP("word", "arrow tail"),
         // rules of the plan
         QT_TRANSLATE_NOOP("word", "rest day"),
         QT_TRANSLATE_NOOP("word", "minutes"),

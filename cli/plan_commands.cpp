@@ -3,6 +3,7 @@
 #include "cli/commands.h"
 
 #include "casebook/casebook.h"
+#include "casebook/diary.h"
 #include "casebook/planner.h"
 #include "casebook/trends.h"
 #include "core/statistics/numbers.h"
@@ -177,7 +178,8 @@ Status planCalendar(const CaseArguments& a) {
     for (const auto& b : in->standing)
         if (b.state == BlockState::dropped && b.day >= in->from)
             blocks.push_back(b);
-    CalendarFileOptions options{a.homeOnly, std::to_string((*book)->data().id), std::time(nullptr)};
+    CalendarFileOptions options{a.homeOnly, std::to_string((*book)->data().id), std::time(nullptr),
+                                (*book)->data().brief.places};
     if (auto s = writeFile(a.out, planToCalendar((*book)->blueprint(), blocks, options)); !s)
         return s;
     std::printf("%s\n", std::filesystem::path(a.out).filename().string().c_str());
@@ -287,6 +289,14 @@ Status listPractice(const CaseArguments& a) {
         if (!a.json)
             std::printf("%s  %-24s %d of %zu good  %s\n", isoDate(b->day).c_str(), b->drill.c_str(), good,
                         b->reps.size(), verdicts.c_str());
+        if (b->own)
+            list.back()["own"] = {{"minutes", b->own->minutes}, {"hits", b->own->hits},   {"where", b->own->where},
+                                  {"feet", b->own->feet},       {"hands", b->own->hands}, {"noticed", b->own->noticed},
+                                  {"next", b->own->next}};
+        if (!a.json && b->own)
+            std::printf("            alone: %s\n", ownWords(*b->own).c_str());
+        if (const auto words = saidWords(*b); !a.json && !words.empty())
+            std::printf("            %s\n", words.c_str());
     }
     if (a.json)
         std::printf("%s\n", json{{"blocks", list}}.dump(1).c_str());
@@ -331,8 +341,9 @@ Status progress(const CaseArguments& a) {
             return rows;
         };
         std::string words = movedWords(blueprint, t);
-        for (const auto& more : {againstLastWords(blueprint, t), againstBestWords(blueprint, t),
-                                 sourceWords(blueprint, t), keptWords(data, blueprint, t), transferredWords(t)})
+        for (const auto& more :
+             {productWords(data, blueprint, result, t), againstLastWords(blueprint, t), againstBestWords(blueprint, t),
+              sourceWords(blueprint, t), keptWords(data, blueprint, t), transferredWords(t)})
             words += more.empty() ? "" : " " + more;
         const std::string goal = goalWords(blueprint, data.brief.aim, t);
         json one = {{"fault", t.fault},

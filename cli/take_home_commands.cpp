@@ -226,7 +226,8 @@ Status takeHome(const TakeHomeArguments& a) {
     o.paper.letter = a.letter;
     if (const auto blocks = standingPlan(filmed.data); !blocks.empty())
         o.calendar =
-            planToCalendar(filmed.blueprint, blocks, {false, std::to_string(filmed.data.id), std::time(nullptr)});
+            planToCalendar(filmed.blueprint, blocks,
+                           {false, std::to_string(filmed.data.id), std::time(nullptr), filmed.data.brief.places});
     const auto made =
         writeFolder(filmed, *kept ? **kept : proposedReview(filmed.data, filmed.blueprint, filmed.analysis), voices,
                     *today, o, a.out);

@@ -231,10 +231,20 @@ void addWork(const JsonReader& person, const Blueprint& blueprint, Library& libr
         Block b{library.freshId(), today - days(p["days_ago"].integer()), drill->id, drill->stage, {}, {},
                 p.textOr("cue")};
         // Two letters a rep: the athlete's verdict, then the coach's.
-        const std::string verdicts = p["verdicts"].text();
+        const std::string verdicts = p.textOr("verdicts");
+        b.note = p.textOr("note");
+        if (p.has("alone")) { // told afterwards, without a coach
+            const auto a = p["alone"];
+            b.own = SelfCoached{a["minutes"].number(), static_cast<int>(a.numberOr("hits", 0.0)),
+                                a.textOr("where"),     a["feet"].integer(),
+                                a["hands"].integer(),  a.textOr("noticed"),
+                                a.textOr("next")};
+        }
         const auto ways = p.itemsOr("variations"); // fed in turn
         for (std::size_t i = 0; i + 1 < verdicts.size(); i += 3) {
             b.reps.push_back({verdicts[i] == 'g', verdicts[i + 1] == 'g', {}});
+            if (!b.reps.back().good())
+                b.reps.back().reason = p.textOr("reason");
             if (!ways.empty())
                 b.reps.back().variation = ways[i / 3 % ways.size()].text();
         }

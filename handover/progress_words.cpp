@@ -3,11 +3,14 @@
 #include "casebook/film_verdicts.h"
 #include "casebook/planner.h"
 #include "casebook/progress_questions.h"
+#include "casebook/trends.h"
+#include "core/progress/drill_help.h"
 #include "core/statistics/numbers.h"
 #include "core/words/say.h"
 #include "handover/words.h"
 
 #include <algorithm>
+#include <cctype>
 #include <cmath>
 #include <map>
 #include <numeric>
@@ -63,6 +66,39 @@ std::string movedWords(const Blueprint& blueprint, const FocusTrend& trend) {
     else if (h.kind == HistoryKind::drift)
         out += say("progress", " It came little by little.");
     return out;
+}
+
+std::string productWords(const CaseData& data, const Blueprint& blueprint, const Analysis& analysis,
+                         const FocusTrend& trend) {
+    const auto aspectOf = [](const BlueprintMeasure& m) {
+        return m.definition.kind == MeasureKind::cadence ? std::optional(m.definition.aspect) : std::nullopt;
+    };
+    const BlueprintMeasure* m = blueprint.measure(trend.measure);
+    const auto speed = std::find_if(blueprint.measures.begin(), blueprint.measures.end(),
+                                    [&](const auto& other) { return aspectOf(other) == Aspect::speed; });
+    const auto films = comparable(trend);
+    if (!m || !aspectOf(*m) || *aspectOf(*m) == Aspect::speed || speed == blueprint.measures.end() || films.size() < 2)
+        return {};
+    const auto whole = trendOf(data, blueprint, analysis, {}, speed->definition.id);
+    const auto on = [&](const TrendPoint& film) {
+        return std::find_if(whole.points.begin(), whole.points.end(),
+                            [&](const auto& p) { return p.day == film.day && p.stage == film.stage; });
+    };
+    const auto before = on(films.front()), after = on(films.back());
+    if (before == whole.points.end() || after == whole.points.end())
+        return {};
+    const Change c = changeBetween(*before, *after, whole.band);
+    const std::string by = (c.change > 0 ? "+" : "") + numberWords(speed->definition, c.change, c.mdc / 2);
+    if (std::abs(c.change) <= c.mdc)
+        return fill(say("progress",
+                        "The speed itself, rate times distance, moved by no more than could be chance (%1): "
+                        "more of one alone proves nothing."),
+                    {by});
+    return fill(c.change > 0
+                    ? say("progress", "The speed itself, rate times distance, went up with it: %1.")
+                    : say("progress", "The speed itself, rate times distance, went down: %1. More of one alone "
+                                      "proves nothing."),
+                {by});
 }
 
 std::string sourceWords(const Blueprint& blueprint, const FocusTrend& trend) {
@@ -195,8 +231,14 @@ ThenAndNow breakOf(const CaseData& data, const Analysis& analysis, const FocusTr
     const auto counted = [&](std::optional<Day> from, std::optional<Day> before) {
         return whereItBreaks(insideByStage(data, analysis.measured, trend.measure, trend.band, from, before));
     };
+    const auto said = [](const BreakPoint& at) {
+        return at.owned && at.breaks
+                   ? at.words + say("progress", " An old habit comes back under stress. That is normal: "
+                                                "it shows the stage that is not owned yet.")
+                   : at.words;
+    };
     out.now = counted({}, {});
-    out.words = out.now.words;
+    out.words = said(out.now);
     std::optional<Day> newest;
     for (const auto& p : trend.points)
         newest = std::max(newest.value_or(p.day), p.day);
@@ -214,7 +256,7 @@ ThenAndNow breakOf(const CaseData& data, const Analysis& analysis, const FocusTr
                                : then.owned              ? fill(say("progress", "owned up to %1"), {word(*then.owned)})
                                : then.breaks             ? fill(say("progress", "broke at %1"), {word(*then.breaks)})
                                                          : say("progress", "neither owned nor broken for sure");
-    out.words = out.now.words + fill(say("progress", " Before %1: %2."), {dayWords(since), before});
+    out.words = said(out.now) + fill(say("progress", " Before %1: %2."), {dayWords(since), before});
     return out;
 }
 
@@ -269,6 +311,14 @@ std::string feelingWords(const CaseData& data, const Blueprint& blueprint, const
                 {std::to_string(film.bad), std::to_string(film.missedByAthlete), std::to_string(film.missedByCoach)});
     }
     return out.empty() ? say("progress", "Ask for a guess in the Brief, and have both judge in Practice.") : out;
+}
+
+std::string practiseAtWords(const SpeedAnswer& a) {
+    if (a.verdict != SpeedVerdict::leavesAt || a.practiseAt <= 0.0)
+        return {};
+    return fill(a.by == SpeedBy::effort ? say("progress", "no harder than %1 of the utmost effort")
+                                        : say("progress", "no faster than %1 of the fastest"),
+                {figure(a.practiseAt, 0) + " %"});
 }
 
 std::string speedWords(const Blueprint& blueprint, const std::string& measure, const SpeedAnswer& a) {
@@ -392,6 +442,72 @@ std::string variationWords(const CaseData& data, const Blueprint& blueprint) {
     return fill(enough ? say("progress", "%1: no way is clearly weaker; %2.")
                        : say("progress", "%1: not enough yet to tell the ways apart; %2."),
                 {most->name, counts});
+}
+
+namespace {
+
+DrillHelp drillHelp(const CaseData& data, const FocusTrend& trend, const std::string& drill) {
+    std::vector<DrillDay> done;
+    for (const auto& [id, b] : data.blocks)
+        if (b.drill == drill && b.film.empty())
+            done.push_back({b.day, static_cast<int>(b.reps.size()), b.own ? b.own->minutes : 0.0});
+    return helpOf(done, comparable(trend), trend.band);
+}
+
+} // namespace
+
+std::string drillHelpWords(const CaseData& data, const Blueprint& blueprint, const FocusTrend& trend,
+                           const std::string& drill, bool named) {
+    const BlueprintMeasure* m = blueprint.measure(trend.measure);
+    const Drill* d = blueprint.drill(drill);
+    const DrillHelp help = m && d ? drillHelp(data, trend, drill) : DrillHelp{};
+    if (help.effect == DrillEffect::tooSoon)
+        return {};
+    const auto days = static_cast<std::size_t>(help.days), reps = static_cast<std::size_t>(help.reps);
+    std::string work = reps > 0 ? sayCount("progress", "%n reps", "%n rep", reps) : std::string();
+    if (help.minutes > 0.0)
+        work += (work.empty() ? "" : ", ") + fill(say("progress", "%1 minutes alone"), {figure(help.minutes, 0)});
+    const std::string done = fill(sayCount("progress", "%1 on %n days", "%1 on %n day", days), {work});
+    const std::string by =
+        (help.change.change > 0 ? "+" : "") + numberWords(m->definition, help.change.change, help.change.mdc / 2);
+    const auto said = [&](std::string words) { // a sentence of its own, or what is said of the named one
+        if (!named && !words.empty())
+            words[0] = static_cast<char>(std::toupper(static_cast<unsigned char>(words[0])));
+        return named ? "“" + d->name + "”: " + words : words;
+    };
+    switch (help.effect) {
+    case DrillEffect::moved:
+        return said(fill(say("progress", "while it was practised (%1) it moved by %2, towards the band."), {done, by}));
+    case DrillEffect::awry:
+        return said(
+            fill(say("progress", "while it was practised (%1) it moved by %2, the wrong way: leave it, and look "
+                                 "again."),
+                 {done, by}));
+    case DrillEffect::inside:
+        return said(fill(say("progress", "practised (%1), and inside the band: the next stage, or leave it."), {done}));
+    case DrillEffect::notYet:
+        return said(fill(say("progress", "practised (%1), and not moved yet by more than could be chance (%2). A deep "
+                                         "habit gives way late, and then at once: go on, and film again."),
+                         {done, by}));
+    case DrillEffect::stuck:
+        return said(fill(say("progress", "practised (%1), and it has not moved by more than could be chance (%2): "
+                                         "another cue, another stage, another drill."),
+                         {done, by}));
+    case DrillEffect::tooSoon:
+        break;
+    }
+    return {};
+}
+
+std::string uselessDrillWords(const CaseData& data, const Blueprint& blueprint, const FocusTrend& trend) {
+    std::string out;
+    if (const Fault* fault = blueprint.fault(trend.fault))
+        for (const auto& drill : fault->drills) {
+            const auto effect = drillHelp(data, trend, drill).effect;
+            if (effect == DrillEffect::stuck || effect == DrillEffect::awry)
+                out += (out.empty() ? "" : " ") + drillHelpWords(data, blueprint, trend, drill, true);
+        }
+    return out;
 }
 
 std::string practisedWords(const CaseData& data, Day today) {

@@ -1,9 +1,11 @@
 #include "handover/report.h"
 
+#include "casebook/diary.h"
 #include "casebook/drawing.h"
 #include "casebook/progress_questions.h"
 #include "casebook/sets.h"
 #include "casebook/text.h"
+#include "core/programme/at_home.h"
 #include "core/programme/support.h"
 #include "core/words/say.h"
 #include "handover/clip.h"
@@ -376,6 +378,31 @@ QString playersTable(const CaseData& data, const Blueprint& blueprint) {
            "<table width=\"100%\" cellspacing=0 cellpadding=3>" + h + "</table>";
 }
 
+// The last days of practice as the diary has them: counted, why not, said. Empty when there were none.
+QString practised(const CaseData& data, const Blueprint& b) {
+    constexpr std::size_t kMostDays = 10;
+    QString h;
+    auto diary = diaryOf(data);
+    diary.resize(std::min(diary.size(), kMostDays));
+    for (const auto& day : diary) {
+        QStringList lines;
+        for (const Id id : day.blocks) {
+            const Block& block = data.blocks.at(id);
+            QStringList parts{escaped(nameOf(b, block.drill))};
+            if (!block.reps.empty())
+                parts << escaped(dayWords(DiaryDay{day.day, {}, goodReps(block), static_cast<int>(block.reps.size())}));
+            for (const auto& words : {block.own ? ownWords(*block.own) : "", reasonWords(block), saidWords(block)})
+                if (!words.empty())
+                    parts << escaped(words);
+            lines << parts.join("; ");
+        }
+        h += QString("<tr><td width=\"16%\">%1</td><td>%2</td></tr>").arg(q(dateWords(day.day)), lines.join("<br>"));
+    }
+    return h.isEmpty() ? h
+                       : says("report", "<h2>What was practised</h2>") +
+                             "<table width=\"100%\" cellspacing=0 cellpadding=3>" + h + "</table>";
+}
+
 // What the coach saw and kept, each with its frame.
 void addNotes(const FilmedCase& filmed, PaperContent& content) {
     QString h;
@@ -437,7 +464,7 @@ PaperContent gatherReport(const FilmedCase& filmed, Reader reader) {
     if (reader == Reader::coach)
         content.html +=
             says("report", "<h2 class=newpage style=\"page-break-before:always\">Drills, in this order</h2>") +
-            drillTable(b, a) + nextWeeks(b, a) + playersTable(data, b) + allMeasures(b, a);
+            drillTable(b, a) + nextWeeks(b, a) + practised(data, b) + playersTable(data, b) + allMeasures(b, a);
     if (reader == Reader::parent)
         content.html += says(
             "report", "<h2>Consent</h2><p>Films and figures of a minor are kept with a guardian's consent only. They "
@@ -459,8 +486,8 @@ PaperContent homeSheet(const CaseData& data, const Blueprint& b, const Analysis&
     QString rows;
     std::set<std::string> cautions;
     for (const auto& block : a.plan.blocks) {
-        if (!block.home() || block.day < today || block.day >= today + std::chrono::days(kDays) ||
-            block.state != BlockState::planned)
+        if (!atHome(block, data.brief.places) || block.kind == BlockKind::support || block.day < today ||
+            block.day >= today + std::chrono::days(kDays) || block.state != BlockState::planned)
             continue;
         const Drill* d = b.drill(block.drill);
         const std::string cue = d ? d->cue : std::string();

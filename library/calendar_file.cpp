@@ -1,5 +1,6 @@
 #include "library/calendar_file.h"
 
+#include "core/programme/at_home.h"
 #include "core/programme/support.h"
 #include "core/statistics/numbers.h"
 #include "core/words/say.h"
@@ -43,7 +44,7 @@ std::string planToCalendar(const Blueprint& blueprint, const std::vector<Planned
     const int sequence = static_cast<int>(options.now / 60);
     for (const auto& b : blocks) {
         const Drill* d = blueprint.drill(b.drill);
-        if (options.homeOnly && b.kind != BlockKind::home)
+        if (options.homeOnly && !atHome(b, options.places))
             continue;
         icalcomponent* event = icalcomponent_new_vevent();
         // A block that is not kept yet is named by what and when it is.
@@ -55,10 +56,10 @@ std::string planToCalendar(const Blueprint& blueprint, const std::vector<Planned
         icalcomponent_set_dtstart(event, dateOf(b.day));
         icalcomponent_set_dtend(event, dateOf(b.day + std::chrono::days(1)));
         const std::string name = workName(blueprint, b.drill);
-        icalcomponent_set_summary(
-            event, fill(b.home() ? say("calendar", "%1 (at home), %2 min") : say("calendar", "%1, %2 min"),
-                        {name, general(b.minutes, 3)})
-                       .c_str());
+        icalcomponent_set_summary(event, fill(atHome(b, options.places) ? say("calendar", "%1 (at home), %2 min")
+                                                                        : say("calendar", "%1, %2 min"),
+                                              {name, general(b.minutes, 3)})
+                                             .c_str());
         if (d)
             icalcomponent_set_description(event, describe(*d, b).c_str());
         else if (const SupportWork* work = supportWork(b.drill))

@@ -15,6 +15,7 @@ struct CalendarFileOptions {
     bool homeOnly = false; ///< only what is done at home
     std::string owner;     ///< makes the UIDs of two libraries differ; letters and digits
     std::int64_t now = 0;  ///< s since 1970, UTC: DTSTAMP, and the SEQUENCE, which grows with each writing
+    std::array<PracticePlace, 7> places{}; ///< of the weekdays, Monday first
 };
 
 /// All-day events, one a block, with a UID that stays the same as long as the block does. Cue, dose and caution stand

@@ -12,6 +12,7 @@ std::string toJson(const CaseCard& c) {
                           {"focus", c.focus},       {"filmed", c.filmed},
                           {"practice", c.practice}, {"film", c.film},
                           {"frame", c.frame},       {"crop", c.crop},
+                          {"again", c.again},       {"again_words", c.againWords},
                           {"detail", c.detail}}
         .dump(-1, ' ', false, nlohmann::json::error_handler_t::replace);
 }
@@ -30,11 +31,22 @@ CaseCard cardFromJson(const std::string& text) {
         c.film = j.value("film", c.film);
         c.frame = j.value("frame", 0);
         c.crop = j.value("crop", c.crop);
+        c.again = j.value("again", c.again);
+        c.againWords = j.value("again_words", c.againWords);
         c.detail = j.value("detail", c.detail);
     } catch (const nlohmann::json::exception&) {
         return {}; // of a later program: made anew when the case is next opened
     }
     return c;
+}
+
+CaseCard cardOn(CaseCard card, Day today) {
+    // What the coach has to do first comes before a new film.
+    if (const auto day = dayFromIso(card.again); day && *day <= today && !card.needsCoach) {
+        card.next = card.againWords;
+        card.needsCoach = true;
+    }
+    return card;
 }
 
 SquadMember memberOf(std::int64_t caseId, const std::string& name, const CardDetail& d, Day today) {

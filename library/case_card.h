@@ -21,9 +21,14 @@ struct CaseCard {
     std::string film;          ///< where the still comes from, as in a take
     int frame = 0;             ///< 0-based
     std::array<int, 4> crop{}; ///< x, y, width, height round the athlete, px; no width = the whole picture
+    std::string again{};       ///< date from which the athlete is to be filmed again; empty = none
+    std::string againWords{};  ///< what for
     std::string detail{};      ///< CardDetail as JSON: read only where it is looked at
     friend bool operator==(const CaseCard&, const CaseCard&) = default;
 };
+
+/// The card on a later day than the one it was made on: what is due by then comes first.
+CaseCard cardOn(CaseCard card, std::chrono::sys_days today);
 
 /// What the athlete page and the squad sheet show.
 struct CardDetail {

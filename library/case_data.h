@@ -89,16 +89,18 @@ struct Brief {
     std::array<int, 7> minutes{}; ///< a weekday, Monday first
     std::vector<Day> competitions;
     std::vector<Guess> guesses;
-    std::vector<Guess> pastGuesses{};               ///< given on earlier days, oldest first
-    int blueprintVersion = 1;                       ///< by which the case was last worked on
-    ReferenceKind reference = ReferenceKind::model; ///< what the newest session is compared with
-    std::vector<ModelPerformance> models{};         ///< measured elsewhere, besides the case's own model takes
-    std::optional<Goal> aim{};                      ///< the goal in numbers
-    std::vector<OwnTarget> targets{};               ///< bands of this athlete's own, one a measure
-    std::array<bool, 7> alone{};                    ///< no partner on this weekday, Monday first
-    std::string regime{};                           ///< how often technique is practised; empty = rebuild
-    std::vector<BusyTime> busy{};                   ///< from a calendar, by day
-    std::vector<std::string> banned{};              ///< drills that are never planned for this athlete
+    std::vector<Guess> pastGuesses{};                ///< given on earlier days, oldest first
+    int blueprintVersion = 1;                        ///< by which the case was last worked on
+    ReferenceKind reference = ReferenceKind::model;  ///< what the newest session is compared with
+    std::vector<ModelPerformance> models{};          ///< measured elsewhere, besides the case's own model takes
+    std::optional<Goal> aim{};                       ///< the goal in numbers
+    std::vector<OwnTarget> targets{};                ///< bands of this athlete's own, one a measure
+    std::array<bool, 7> alone{};                     ///< no partner on this weekday, Monday first
+    std::array<PracticePlace, 7> places{};           ///< of this weekday's session
+    std::array<std::vector<std::string>, 2> lacks{}; ///< equipment that is not there, by place, in the words of then
+    std::string regime{};                            ///< how often technique is practised; empty = rebuild
+    std::vector<BusyTime> busy{};                    ///< from a calendar, by day
+    std::vector<std::string> banned{};               ///< drills that are never planned for this athlete
     friend bool operator==(const Brief&, const Brief&) = default;
 };
 

@@ -90,6 +90,12 @@ std::string toJson(const Brief& b) {
     }
     if (b.alone != std::array<bool, 7>{})
         j["alone"] = b.alone;
+    if (b.places != std::array<PracticePlace, 7>{})
+        for (const PracticePlace p : b.places)
+            j["places"].push_back(enumName(kPlaceNames, p));
+    for (std::size_t p = 0; p < kPlaceNames.size(); ++p)
+        if (!b.lacks[p].empty())
+            j["lacks"][std::string(kPlaceNames[p])] = b.lacks[p];
     if (!b.regime.empty())
         j["regime"] = b.regime;
     for (const auto& busy : b.busy)
@@ -139,6 +145,13 @@ Result<Brief> briefFromJson(const std::string& text) {
         const auto alone = j.itemsOr("alone");
         for (std::size_t i = 0; i < 7 && i < alone.size(); ++i)
             b.alone[i] = alone[i].truth();
+        const auto places = j.itemsOr("places");
+        for (std::size_t i = 0; i < 7 && i < places.size(); ++i)
+            b.places[i] = places[i].word<PracticePlace>(kPlaceNames);
+        if (j.has("lacks"))
+            for (std::size_t p = 0; p < kPlaceNames.size(); ++p)
+                for (const auto& e : j["lacks"].itemsOr(std::string(kPlaceNames[p])))
+                    b.lacks[p].push_back(e.text());
         b.regime = j.textOr("regime");
         for (const auto& busy : j.itemsOr("busy"))
             b.busy.push_back({readDay(busy["day"]), busy["minutes"].number(), busy.textOr("words")});

@@ -29,6 +29,10 @@ std::string dayWords(Day day);
 /// "24 Nov 2026", as the reader's language has it: of days that may lie in another year.
 std::string dateWords(Day day);
 
+/// Where a weekday's session is: where one trains, or at home, where only what can be done there is planned.
+enum class PracticePlace { club, home };
+inline constexpr std::array<std::string_view, 2> kPlaceNames = {"club", "home"};
+
 /// session: in the technique session of its day; home: alone, a few minutes; support: mobility, strength and the like.
 enum class BlockKind { session, home, support };
 inline constexpr std::array<std::string_view, 3> kBlockKindNames = {"session", "home", "support"};

@@ -1,6 +1,7 @@
 #include "core/programme/plan.h"
 #include "core/words/say.h"
 
+#include "core/programme/at_home.h"
 #include "core/programme/plan_parts.h"
 #include "core/programme/support.h"
 #include "core/statistics/numbers.h"
@@ -93,9 +94,15 @@ private:
             if (d->partner && m_in.alone[wd])
                 add(Rule::partner, day, {i},
                     fill(say("plan", "%1 needs a partner, who is not there"), {quoted(m_blueprint, b.drill)}));
-            if (!equipped(m_in, *d))
+            const PracticePlace place = placeOf(b.kind, day, m_in.places);
+            if (place == PracticePlace::home && !d->home)
+                add(Rule::place, day, {i},
+                    fill(say("plan", "%1 cannot be done at home"), {quoted(m_blueprint, b.drill)}));
+            if (const auto missing = missingFor(m_in, *d, place); !missing.empty())
                 add(Rule::equipment, day, {i},
-                    fill(say("plan", "%1 needs what is not at hand"), {quoted(m_blueprint, b.drill)}));
+                    fill(place == PracticePlace::home ? say("plan", "%1 needs what is not at home: %2")
+                                                      : say("plan", "%1 needs what is not at hand: %2"),
+                         {quoted(m_blueprint, b.drill), missing}));
             const auto allowed = stageAllowed(m_blueprint, m_in, m_blocks, b.fault, day);
             if (allowed && d->stage > *allowed)
                 add(Rule::stage, day, {i},
@@ -249,20 +256,44 @@ std::optional<Day> quietSince(const PlanInput& in, Day day) {
     return since;
 }
 
-bool equipped(const PlanInput& in, const Drill& d) {
-    return in.equipment.empty() || std::all_of(d.equipment.begin(), d.equipment.end(), [&](const std::string& e) {
-               return std::find(in.equipment.begin(), in.equipment.end(), e) != in.equipment.end();
-           });
+std::string missingFor(const PlanInput& in, const Drill& drill, PracticePlace place) {
+    std::string out;
+    for (const auto& e : drill.equipment)
+        if (in.lacks[static_cast<std::size_t>(place)].contains(e))
+            out += (out.empty() ? "" : ", ") + e;
+    return out;
+}
+
+bool possibleOn(const PlanInput& in, const Drill& drill, Day day, BlockKind kind) {
+    const PracticePlace place = placeOf(kind, day, in.places);
+    return (place == PracticePlace::club || drill.home) && missingFor(in, drill, place).empty() &&
+           !(drill.partner && in.alone[static_cast<std::size_t>(weekdayOf(day))]);
+}
+
+bool canCome(const PlanInput& in, const Drill& drill) {
+    if (in.banned.contains(drill.id))
+        return false;
+    const bool noMinutes = std::all_of(in.minutes.begin(), in.minutes.end(), [](int m) { return m <= 0; });
+    for (Day day = in.from; day < in.from + days(7); day += days(1))
+        if ((noMinutes || in.minutes[static_cast<std::size_t>(weekdayOf(day))] > 0) &&
+            (possibleOn(in, drill, day, BlockKind::session) ||
+             (drill.home && possibleOn(in, drill, day, BlockKind::home))))
+            return true;
+    return false;
 }
 
 std::optional<Stage> stageAllowed(const Blueprint& blueprint, const PlanInput& in,
                                   const std::vector<PlannedBlock>& blocks, const std::string& fault, Day day) {
     const Fault* f = blueprint.fault(fault);
+    auto ladder = f ? ladderOf(blueprint, *f) : std::vector<const Drill*>{};
+    // A rung on which nothing can be done is passed over; where that goes for all, it says nothing of stages.
+    const auto cannot = [&](const Drill* d) { return !canCome(in, *d); };
+    if (!std::all_of(ladder.begin(), ladder.end(), cannot))
+        std::erase_if(ladder, cannot);
     std::vector<Stage> rungs;
-    if (f)
-        for (const Drill* d : ladderOf(blueprint, *f))
-            if (rungs.empty() || rungs.back() != d->stage)
-                rungs.push_back(d->stage);
+    for (const Drill* d : ladder)
+        if (rungs.empty() || rungs.back() != d->stage)
+            rungs.push_back(d->stage);
     if (rungs.empty())
         return std::nullopt;
     const auto reached = in.reached.find(fault);

@@ -49,14 +49,15 @@ enum class Rule {
     fresh,    ///< something new within two weeks of a competition, or in the competition regime
     load,     ///< full speed on two days running
     partner,  ///< a drill for two on a day without a partner
+    place,    ///< what cannot be done at home, on a day at home
     equipment,
     focus, ///< more than two faults
     twice, ///< a drill twice on a day, or two drills at home
     ban,   ///< a drill that this athlete never gets
 };
-inline constexpr std::array<std::string_view, 14> kRuleNames = {"rest day",  "minutes", "bout",  "sessions", "gap",
-                                                                "share",     "stage",   "new",   "load",     "partner",
-                                                                "equipment", "focus",   "twice", "ban"};
+inline constexpr std::array<std::string_view, 15> kRuleNames = {"rest day", "minutes",   "bout",  "sessions", "gap",
+                                                                "share",    "stage",     "new",   "load",     "partner",
+                                                                "place",    "equipment", "focus", "twice",    "ban"};
 
 /// A place of the body that asks for support work beside the technique.
 struct SupportNeed {
@@ -71,13 +72,14 @@ struct PlanInput {
     std::array<bool, 7> alone{};  ///< no partner on this weekday
     std::map<Day, double> taken;  ///< minutes that something else has on a day: other techniques, busy hours
     std::vector<Day> competitions;
-    std::vector<std::string> equipment;   ///< what is at hand; empty = unknown, everything is allowed
-    bool agreed = true;                   ///< the athlete wants it; without a yes one trial week is planned
-    std::vector<std::string> focus;       ///< faults, at most two are planned for
-    std::map<std::string, Stage> reached; ///< by fault: the stage practice has come to; shadow when absent
-    std::set<std::string> known;          ///< drills that were practised before `from`
-    std::set<std::string> banned{};       ///< drills that this athlete never gets
-    std::vector<SupportNeed> support{};   ///< what is planned beside the technique, and for what
+    std::array<PracticePlace, 7> places{};        ///< of a weekday's session; work at home is at home on any day
+    std::array<std::set<std::string>, 2> lacks{}; ///< equipment that is not there, by place
+    bool agreed = true;                           ///< the athlete wants it; without a yes one trial week is planned
+    std::vector<std::string> focus;               ///< faults, at most two are planned for
+    std::map<std::string, Stage> reached;         ///< by fault: the stage practice has come to; shadow when absent
+    std::set<std::string> known;                  ///< drills that were practised before `from`
+    std::set<std::string> banned{};               ///< drills that this athlete never gets
+    std::vector<SupportNeed> support{};           ///< what is planned beside the technique, and for what
     std::string regime;
     std::vector<PlannedBlock> standing; ///< the plan that stands; empty = none yet
 };
@@ -132,8 +134,8 @@ Plan replan(const Blueprint& blueprint, const PlanInput& in, Day first, Day last
             const std::function<bool()>& stop = {});
 
 /// The stage of a fault's ladder that is allowed on a day: what was reached, and one stage more after every second
-/// session of that fault among the blocks (a forecast: the ladder climbs by gates only). Empty when no drill answers
-/// it.
+/// session of that fault among the blocks (a forecast: the ladder climbs by gates only). Rungs on which nothing can be
+/// done, for want of a place, equipment or partner or by bans, are passed over. Empty when no drill answers it.
 std::optional<Stage> stageAllowed(const Blueprint& blueprint, const PlanInput& in,
                                   const std::vector<PlannedBlock>& blocks, const std::string& fault, Day day);
 

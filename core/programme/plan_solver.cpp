@@ -238,8 +238,7 @@ private:
             if (d->stage < *allowed)
                 before = d->stage;
         for (const Drill* d : ladder) {
-            if (d->stage > *allowed || !equipped(m_in, *d) || m_in.banned.contains(d->id) || droppedOn(day, d->id) ||
-                (d->partner && m_in.alone[static_cast<std::size_t>(weekdayOf(day))]))
+            if (d->stage > *allowed || m_in.banned.contains(d->id) || droppedOn(day, d->id))
                 continue;
             const auto there = [&](const PlannedBlock& b) {
                 return b.day == day && b.drill == d->id && counts(m_in, b);
@@ -260,10 +259,11 @@ private:
                 cells.push_back({p.binary(worth - late), day, d, fault.id, kind, was ? was->minutes : minutes});
             };
             // Two stages and more below it there are no sessions, except where nothing new may come, or one stands.
-            if (d->stage >= before.value_or(*allowed) || quietSince(m_in, day) ||
-                standing(day, d->id, BlockKind::session))
+            if (possibleOn(m_in, *d, day, BlockKind::session) &&
+                (d->stage >= before.value_or(*allowed) || quietSince(m_in, day) ||
+                 standing(day, d->id, BlockKind::session)))
                 add(BlockKind::session, d->dose.minutes, stage);
-            if (d->home)
+            if (d->home && possibleOn(m_in, *d, day, BlockKind::home))
                 add(BlockKind::home, kHomeMinutes, kHome + (d->stage == *allowed ? 0.5 : 0.0));
         }
     }
@@ -483,22 +483,21 @@ bool begin(const Blueprint& blueprint, const PlanInput& in, const Solver& solver
         plan.notes.push_back(
             say("plan", "The athlete does not want to rebuild this now. Talk first: without agreement there is one "
                         "trial week, strengths, or another focus."));
-    bool any = false, equippedAny = false;
+    bool any = false, possible = false;
     for (const Fault* f : solver.faults())
         for (const Drill* d : ladderOf(blueprint, *f)) {
             any = true;
-            const bool alone = std::all_of(in.alone.begin(), in.alone.end(), [](bool a) { return a; });
-            if (!equipped(in, *d) || in.banned.contains(d->id) || (d->partner && alone))
+            if (!canCome(in, *d))
                 continue;
-            equippedAny = true;
+            possible = true;
             if (std::find(plan.ladder.begin(), plan.ladder.end(), d->id) == plan.ladder.end())
                 plan.ladder.push_back(d->id);
         }
     if (!any)
         plan.infeasible = say("plan", "The blueprint has no drill for this focus: add one in the workshop.");
-    else if (!equippedAny)
-        plan.infeasible =
-            say("plan", "No drill for this fits the equipment and partner at hand, or all are banned: relax that.");
+    else if (!possible)
+        plan.infeasible = say("plan", "No drill for this fits the places, the equipment and the partner that are "
+                                      "there, or all are banned: change that in the brief.");
     else if (std::all_of(in.minutes.begin(), in.minutes.end(), [](int m) { return m <= 0; }))
         plan.infeasible =
             say("plan", "The brief gives no minutes on any weekday: enter the minutes the athlete will really give.");

@@ -33,6 +33,8 @@ template <typename B, typename What> void eachText(B& b, What what) {
         what(d.name), what(d.how), what(d.cue), what(d.contrast), what(d.caution);
         for (auto& v : d.variations)
             what(v);
+        for (auto& e : d.equipment)
+            what(e);
     }
 }
 

@@ -10,7 +10,7 @@
 namespace riflesso {
 
 /// Every text of a blueprint that a person reads: names, words, cues, cautions … in the order of its lists, each once.
-/// Not ids, nor what is matched with what a user wrote: choices, equipment.
+/// Not ids, nor what is matched with what a user wrote: choices.
 std::vector<std::string> textsOf(const Blueprint& blueprint);
 
 /// The blueprint with its texts in the language \p code ("it"); a text without a translation stays as it was written,

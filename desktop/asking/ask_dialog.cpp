@@ -288,16 +288,17 @@ void AskDialog::answer() {
     if (calibration && *calibration)
         ask.calibration = calibration->get();
     const auto answers = riflesso::ask(ask, time);
-    m_where->setText(m_first < 0
-                         ? tr("Frame %1 of “%2”. Two points: a length, a lean. Three: an angle. Four: two lines.")
-                               .arg(m_frame + 1)
-                               .arg(q(take->second.title))
-                         : (m_cycles > 0
-                                ? tr("Frames %1 and %2: %3 counted. Click the same points again, or go on counting.")
-                                : tr("Frames %1 and %2. Click the same points again, or only read the time."))
-                               .arg(m_first + 1)
-                               .arg((m_cycles > 0 ? m_counted : m_frame) + 1)
-                               .arg(counted(m_cycles, tr("cycle"), tr("cycles"))));
+    m_where->setText(
+        m_first < 0 ? tr("Frame %1 of “%2”. Two points: a length, a lean. Three: an angle. Four: two lines.")
+                          .arg(m_frame + 1)
+                          .arg(q(take->second.title))
+        : m_cycles > 0 ? tr("Frames %1 and %2: %3 counted. Click the same points again, or go on counting.")
+                             .arg(m_first + 1)
+                             .arg(m_counted + 1)
+                             .arg(counted(m_cycles, tr("cycle"), tr("cycles")))
+                       : tr("Frames %1 and %2. Click the same points again, or only read the time.")
+                             .arg(m_first + 1)
+                             .arg(m_frame + 1));
     QString html;
     QStringList words;
     if (answers)

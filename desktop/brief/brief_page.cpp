@@ -1,6 +1,7 @@
 #include "desktop/brief/brief_page.h"
 
 #include "casebook/body.h"
+#include "casebook/planner.h"
 #include "casebook/progress_questions.h"
 #include "casebook/text.h"
 #include "desktop/parts/card.h"
@@ -49,10 +50,14 @@ BriefPage::BriefPage(Workbench& bench) : m_bench(bench) {
     page->addWidget(scroll);
     auto* all = new QGridLayout(content);
     all->setContentsMargins(14, 12, 14, 12);
-    all->setSpacing(12);
+    all->setSpacing(10);
     all->addWidget(makeWho(), 0, 0);
     all->addWidget(makeAsked(), 0, 1);
-    all->addWidget(makeGuesses(), 1, 0);
+    auto* left = new QVBoxLayout; // what is short stands one above the other
+    left->setSpacing(12);
+    left->addWidget(makeGuesses());
+    left->addWidget(makeAtHand(), 1);
+    all->addLayout(left, 1, 0);
     all->addWidget(makeTime(), 1, 1);
     all->addWidget(makeBody(), 0, 2);
     all->addWidget(makeCautions(), 1, 2);
@@ -62,6 +67,10 @@ BriefPage::BriefPage(Workbench& bench) : m_bench(bench) {
     all->setRowStretch(0, 3);
     all->setRowStretch(1, 2);
 
+    for (QComboBox* b : {m_hand, m_school, m_reference}) { // as wide as there is room, not as its longest words
+        b->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+        b->setMinimumContentsLength(12);
+    }
     for (QLineEdit* e : {m_name, m_level, m_goal})
         connect(e, &QLineEdit::editingFinished, this, &BriefPage::save);
     for (QPlainTextEdit* e : {m_thinks, m_told, m_injuries})
@@ -137,16 +146,16 @@ QWidget* BriefPage::makeWho() {
     form->addRow(tr("Athlete"), m_name);
     form->addRow(tr("Hand"), m_hand);
     form->addRow(tr("Level"), m_level);
-    form->addRow(QString(), m_minor);
+    form->addRow(m_minor); // across: its words are long
     form->addRow(tr("Technique"), new QLabel(q(m_bench.blueprint().name)));
     form->addRow(tr("School"), m_school);
     form->addRow(tr("Compared with"), m_reference);
     form->addRow(tr("Models"), m_models);
-    form->addRow(QString(), models);
+    form->addRow(models);
     form->addRow(tr("Goal"), m_goal);
     m_aim = wrapped({}, "quiet");
     form->addRow(QString(), m_aim);
-    form->addRow(QString(), m_wants);
+    form->addRow(m_wants);
     who->body()->addLayout(form);
     who->body()->addStretch();
     return who;
@@ -173,7 +182,7 @@ QWidget* BriefPage::makeGuesses() {
         g.measure = new QComboBox;
         g.measure->setAccessibleName(tr("Measure to guess"));
         g.measure->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
-        g.measure->setMinimumContentsLength(22);
+        g.measure->setMinimumContentsLength(14);
         g.measure->addItem(tr("nothing"), QString());
         for (const auto& m : m_bench.blueprint().measures)
             g.measure->addItem(q(m.definition.name), q(m.definition.id));
@@ -200,6 +209,10 @@ QWidget* BriefPage::makeGuesses() {
 QWidget* BriefPage::makeTime() {
     auto* time = new Card(tr("Time that is really there"));
     auto* days = new QGridLayout;
+    days->setHorizontalSpacing(3);
+    int line = 0;
+    for (const auto& words : {tr("minutes"), tr("alone"), tr("at home")})
+        days->addWidget(new QLabel(words), ++line, 0);
     const QStringList names = {tr("Mon"), tr("Tue"), tr("Wed"), tr("Thu"), tr("Fri"), tr("Sat"), tr("Sun")};
     for (int i = 0; i < 7; ++i) {
         auto* spin = new QSpinBox;
@@ -208,20 +221,28 @@ QWidget* BriefPage::makeTime() {
         spin->setSpecialValueText(tr("rest"));
         spin->setButtonSymbols(QAbstractSpinBox::NoButtons);
         spin->setAlignment(Qt::AlignCenter);
-        m_minutes[static_cast<std::size_t>(i)] = spin;
         auto* label = new QLabel(names[i]);
         label->setAlignment(Qt::AlignCenter);
-        days->addWidget(label, 0, i);
-        days->addWidget(spin, 1, i);
-        auto* alone = new QCheckBox(tr("alone"));
+        auto* alone = new QCheckBox;
         alone->setToolTip(tr("No partner is there on %1: drills for two are planned for other days.").arg(names[i]));
         alone->setAccessibleName(tr("Alone on %1").arg(names[i]));
-        m_alone[static_cast<std::size_t>(i)] = alone;
-        days->addWidget(alone, 2, i, Qt::AlignCenter);
-        connect(alone, &QCheckBox::clicked, this, &BriefPage::save);
+        auto* home = new QCheckBox;
+        home->setToolTip(tr("%1 is practised at home: only drills that can be done there are planned.").arg(names[i]));
+        home->setAccessibleName(tr("At home on %1").arg(names[i]));
+        line = 0;
+        for (QWidget* w : std::initializer_list<QWidget*>{label, spin})
+            days->addWidget(w, line++, i + 1);
+        for (QCheckBox* box : {alone, home}) {
+            days->addWidget(box, line++, i + 1, Qt::AlignCenter);
+            connect(box, &QCheckBox::clicked, this, &BriefPage::save);
+        }
         connect(spin, &QSpinBox::editingFinished, this, &BriefPage::save);
+        const auto day = static_cast<std::size_t>(i);
+        m_minutes[day] = spin;
+        m_alone[day] = alone;
+        m_home[day] = home;
     }
-    time->body()->addWidget(new QLabel(tr("Minutes for technique on each day")));
+    time->body()->addWidget(new QLabel(tr("For technique, on each day")));
     time->body()->addLayout(days);
     makeCompetitions(*time->body());
     auto* rule = new QLabel(tr("Nothing new is introduced in the two weeks before one."));
@@ -229,6 +250,52 @@ QWidget* BriefPage::makeTime() {
     time->body()->addWidget(rule);
     time->body()->addStretch();
     return time;
+}
+
+// A row each, two side by side: what the drills of this technique need, ticked where it is.
+QWidget* BriefPage::makeAtHand() {
+    auto* card = new Card(tr("What is at hand"));
+    const auto& blueprint = m_bench.blueprint();
+    const auto all = equipmentOf(blueprint);
+    auto* grid = new QGridLayout;
+    grid->setVerticalSpacing(3);
+    const int rows = (static_cast<int>(all.size()) + 1) / 2;
+    const auto heading = [&](int column, int place) { // over the first box of its column
+        if (grid->itemAtPosition(0, column))
+            return;
+        auto* head = new QLabel(place == 0 ? tr("club") : tr("home"));
+        head->setObjectName("quiet");
+        grid->addWidget(head, 0, column, Qt::AlignCenter);
+    };
+    for (int i = 0; i < static_cast<int>(all.size()); ++i) {
+        const auto& e = all[static_cast<std::size_t>(i)];
+        const int row = 1 + i % rows, column = 4 * (i / rows);
+        grid->addWidget(new QLabel(q(e)), row, column);
+        AtHand hand{e, {}};
+        for (int p = 0; p < 2; ++p) {
+            const bool used = std::any_of(blueprint.drills.begin(), blueprint.drills.end(), [&](const Drill& d) {
+                return (p == 0 || d.home) && std::find(d.equipment.begin(), d.equipment.end(), e) != d.equipment.end();
+            });
+            if (!used)
+                continue;
+            auto* box = new QCheckBox;
+            box->setAccessibleName(p == 0 ? tr("%1 at the club").arg(q(e)) : tr("%1 at home").arg(q(e)));
+            box->setToolTip(tr("%1: drills that need it are planned where it is ticked.").arg(box->accessibleName()));
+            grid->addWidget(box, row, column + 1 + p, Qt::AlignCenter);
+            heading(column + 1 + p, p);
+            connect(box, &QCheckBox::clicked, this, &BriefPage::save);
+            hand.there[static_cast<std::size_t>(p)] = box;
+        }
+        m_atHand.push_back(hand);
+    }
+    grid->setColumnMinimumWidth(3, 18);
+    grid->setColumnStretch(0, 1);
+    grid->setColumnStretch(4, 1);
+    card->body()->addLayout(grid);
+    card->body()->addStretch();
+    if (all.empty())
+        card->hide(); // not setHidden(false): what has no parent yet would be shown as a window
+    return card;
 }
 
 void BriefPage::makeCompetitions(QVBoxLayout& under) {
@@ -341,8 +408,14 @@ void BriefPage::fill() {
         if (!m_minutes[i]->hasFocus())
             m_minutes[i]->setValue(b.minutes[i]);
         m_alone[i]->setChecked(b.alone[i]);
-        m_alone[i]->setEnabled(b.minutes[i] > 0);
+        m_home[i]->setChecked(b.places[i] == PracticePlace::home);
+        for (QCheckBox* box : {m_alone[i], m_home[i]})
+            box->setEnabled(b.minutes[i] > 0);
     }
+    for (const auto& hand : m_atHand)
+        for (std::size_t p = 0; p < 2; ++p)
+            if (hand.there[p])
+                hand.there[p]->setChecked(!isLacking(m_bench.blueprint(), b.lacks[p], hand.equipment));
     const BlueprintMeasure* aim = b.aim ? m_bench.blueprint().measure(b.aim->measure) : nullptr;
     m_aim->setText(aim ? tr("In numbers: %1 from %2 to %3%4")
                              .arg(q(aim->definition.name), q(numberWords(aim->definition, b.aim->from)),
@@ -416,6 +489,21 @@ void BriefPage::save() {
         b.minutes[i] = m_minutes[i]->value();
     for (std::size_t i = 0; i < 7; ++i)
         b.alone[i] = m_alone[i]->isChecked();
+    for (std::size_t i = 0; i < 7; ++i)
+        b.places[i] = m_home[i]->isChecked() ? PracticePlace::home : PracticePlace::club;
+    for (const auto& hand : m_atHand)
+        for (std::size_t p = 0; p < 2; ++p)
+            if (hand.there[p]) {
+                auto& lacks = b.lacks[p]; // what this version of the technique does not know stays on it
+                const bool there = hand.there[p]->isChecked();
+                if (there == isLacking(m_bench.blueprint(), lacks, hand.equipment)) {
+                    if (there)
+                        std::erase_if(
+                            lacks, [&](const auto& e) { return isLacking(m_bench.blueprint(), {e}, hand.equipment); });
+                    else
+                        lacks.push_back(hand.equipment);
+                }
+            }
     std::vector<Guess> given;
     for (const auto& g : m_guesses)
         if (const auto* m = m_bench.blueprint().measure(g.measure->currentData().toString().toStdString()))

@@ -32,6 +32,7 @@ private:
     [[nodiscard]] QWidget* makeAsked();
     [[nodiscard]] QWidget* makeGuesses();
     [[nodiscard]] QWidget* makeTime();
+    [[nodiscard]] QWidget* makeAtHand();
     void makeCompetitions(QVBoxLayout& under);
     [[nodiscard]] QWidget* makeBody();
     [[nodiscard]] QWidget* makeCautions();
@@ -47,6 +48,10 @@ private:
         QComboBox* measure;
         QDoubleSpinBox* value;
         QLabel* truth;
+    };
+    struct AtHand {
+        std::string equipment;
+        std::array<QCheckBox*, 2> there; ///< by place; none at home where nothing that needs it is done there
     };
     Workbench& m_bench;
     QLineEdit* m_name;
@@ -67,6 +72,8 @@ private:
     QLabel* m_growth;
     std::array<QSpinBox*, 7> m_minutes{};
     std::array<QCheckBox*, 7> m_alone{};
+    std::array<QCheckBox*, 7> m_home{};
+    std::vector<AtHand> m_atHand;
     QLabel* m_aim;
     QDateEdit* m_competition;
     QHBoxLayout* m_competitions; ///< a button each, which takes it away

@@ -12,6 +12,7 @@
 #include <QDateTime>
 #include <QDir>
 #include <QFileDialog>
+#include <QGridLayout>
 #include <QHBoxLayout>
 #include <QPainter>
 
@@ -71,8 +72,16 @@ HandoverPage::HandoverPage(Workbench& bench) : m_bench(bench) {
     guide->setToolTip(tr("The blueprint to print: key positions with pictures, faults, drills, cautions."));
     m_state = wrapped({}, "quiet");
     m_pages = new QWidget;
-    auto* pages = new QHBoxLayout(m_pages);
+    auto* pages = new QGridLayout(m_pages); // two side by side, the next two below
     pages->setSpacing(18);
+    for (const int beside : {0, 3})
+        pages->setColumnStretch(beside, 1);
+    m_again.setSingleShot(true);
+    m_again.setInterval(120); // once a window has its new size, not all the way there
+    connect(&m_again, &QTimer::timeout, this, [this] {
+        if (m_content)
+            showPages();
+    });
     m_area = new QScrollArea;
     m_area->setWidgetResizable(true);
     m_area->setWidget(m_pages);
@@ -129,6 +138,10 @@ void HandoverPage::showEvent(QShowEvent*) {
     gather();
 }
 
+void HandoverPage::resizeEvent(QResizeEvent*) {
+    m_again.start();
+}
+
 void HandoverPage::showReview(bool review) {
     m_ways->setCurrentIndex(review ? 1 : 0);
     (review ? m_reviewButton : m_paperButton)->setChecked(true);
@@ -160,7 +173,8 @@ FolderOptions HandoverPage::options() const {
     o.paper = paper();
     if (const auto blocks = standingPlan(m_bench.data()); !blocks.empty())
         o.calendar = planToCalendar(m_bench.blueprint(), blocks,
-                                    {false, std::to_string(m_bench.data().id), QDateTime::currentSecsSinceEpoch()});
+                                    {false, std::to_string(m_bench.data().id), QDateTime::currentSecsSinceEpoch(),
+                                     m_bench.data().brief.places});
     return o;
 }
 
@@ -253,8 +267,8 @@ void HandoverPage::saySizes() {
 
 void HandoverPage::showPages() {
     clearLayout(m_pages->layout());
-    auto* layout = static_cast<QHBoxLayout*>(m_pages->layout());
-    layout->addStretch();
+    auto* layout = static_cast<QGridLayout*>(m_pages->layout());
+    int shown = 0;
     // The report, and beside it what is done at home; two pages beside one another fill the width.
     const double wide = (m_area->viewport()->width() - 70) / 2.0;
     std::vector<PaperContent> papers{*m_content};
@@ -265,11 +279,12 @@ void HandoverPage::showPages() {
         for (int page = 0; page < document->pageCount(); ++page) {
             auto* label = new QLabel;
             label->setPixmap(pageOf(*document, page, wide));
-            label->setAccessibleName(tr("Page %1 of what is printed").arg(layout->count()));
-            layout->addWidget(label, 0, Qt::AlignTop);
+            label->setAccessibleName(tr("Page %1 of what is printed").arg(shown + 1));
+            layout->addWidget(label, shown / 2, 1 + shown % 2, Qt::AlignTop);
+            ++shown;
         }
     }
-    layout->addStretch();
+    layout->setRowStretch(shown, 1);
     saySizes();
 }
 

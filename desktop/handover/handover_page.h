@@ -13,6 +13,7 @@
 #include <QPushButton>
 #include <QScrollArea>
 #include <QStackedWidget>
+#include <QTimer>
 #include <QVBoxLayout>
 #include <QWidget>
 
@@ -35,6 +36,7 @@ signals:
 
 protected:
     void showEvent(QShowEvent*) override;
+    void resizeEvent(QResizeEvent*) override; ///< pages are as wide as there is room
 
 private:
     void gather();
@@ -59,6 +61,7 @@ private:
     QVBoxLayout* m_jobs;
     QFutureWatcher<std::shared_ptr<PaperContent>> m_watcher;
     std::shared_ptr<PaperContent> m_content;
+    QTimer m_again;
     bool m_stale = true, m_running = false;
 };
 

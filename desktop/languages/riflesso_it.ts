@@ -625,6 +625,41 @@
     </message>
 </context>
 <context>
+    <name>diary</name>
+    <message>
+        <source>%1 of %2 good</source>
+        <translation>%1 buone su %2</translation>
+    </message>
+    <message>
+        <source>%1 alone</source>
+        <translation>%1 da solo</translation>
+    </message>
+    <message>
+        <source>%1 (%2)</source>
+        <translation>%1 (%2)</translation>
+    </message>
+    <message>
+        <source>to try: %1</source>
+        <translation>da provare: %1</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n minutes</source>
+        <comment>%n minute</comment>
+        <translation>
+            <numerusform>%n minuto</numerusform>
+            <numerusform>%n minuti</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>%n hits</source>
+        <comment>%n hit</comment>
+        <translation>
+            <numerusform>%n centro</numerusform>
+            <numerusform>%n centri</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
     <name>difference</name>
     <message>
         <source>open</source>
@@ -3182,6 +3217,18 @@ non fanno diagnosi.</translation>
             <numerusform>Accetta o correggi %n posizioni chiave della ripetizione %1, %2</numerusform>
         </translation>
     </message>
+    <message>
+        <source>Film again: does %1 still hold?</source>
+        <translation>Filma di nuovo: %1 tiene ancora?</translation>
+    </message>
+    <message numerus="yes">
+        <source>Film again: %n days of practice since the last film</source>
+        <comment>Film again: %n day of practice since the last film</comment>
+        <translation>
+            <numerusform>Filma di nuovo: %n giorno di pratica dall&apos;ultimo filmato</numerusform>
+            <numerusform>Filma di nuovo: %n giorni di pratica dall&apos;ultimo filmato</numerusform>
+        </translation>
+    </message>
 </context>
 <context>
     <name>peg</name>
@@ -3325,10 +3372,6 @@ non fanno diagnosi.</translation>
         <translation>%1 richiede un compagno, che non c&apos;è</translation>
     </message>
     <message>
-        <source>%1 needs what is not at hand</source>
-        <translation>%1 richiede ciò che non c&apos;è</translation>
-    </message>
-    <message>
         <source>%1 is of the stage “%2”; practice has come to “%3” by then</source>
         <translation>%1 è del livello “%2”; per allora la pratica è arrivata a “%3”</translation>
     </message>
@@ -3421,10 +3464,6 @@ non fanno diagnosi.</translation>
         <translation>La scheda non ha esercizi per questo focus: aggiungine uno nell&apos;officina.</translation>
     </message>
     <message>
-        <source>No drill for this fits the equipment and partner at hand, or all are banned: relax that.</source>
-        <translation>Nessun esercizio per questo si adatta ad attrezzi e compagno disponibili, o tutti sono esclusi: allenta questo.</translation>
-    </message>
-    <message>
         <source>The brief gives no minutes on any weekday: enter the minutes the athlete will really give.</source>
         <translation>L&apos;incontro non dà minuti in nessun giorno: scrivi i minuti che l&apos;atleta darà davvero.</translation>
     </message>
@@ -3463,6 +3502,22 @@ non fanno diagnosi.</translation>
     <message>
         <source>%1 (%2)</source>
         <translation>%1 (%2)</translation>
+    </message>
+    <message>
+        <source>%1 cannot be done at home</source>
+        <translation>%1 non si può fare a casa</translation>
+    </message>
+    <message>
+        <source>%1 needs what is not at home: %2</source>
+        <translation>a %1 serve ciò che a casa non c&apos;è: %2</translation>
+    </message>
+    <message>
+        <source>%1 needs what is not at hand: %2</source>
+        <translation>a %1 serve ciò che non c&apos;è: %2</translation>
+    </message>
+    <message>
+        <source>No drill for this fits the places, the equipment and the partner that are there, or all are banned: change that in the brief.</source>
+        <translation>Per questo nessun esercizio va bene per i luoghi, l&apos;attrezzatura e il compagno che ci sono, o sono tutti esclusi: cambialo nell&apos;Incontro.</translation>
     </message>
 </context>
 <context>
@@ -4097,6 +4152,70 @@ non fanno diagnosi.</translation>
         <source> Before %1: %2.</source>
         <translation> Prima del %1: %2.</translation>
     </message>
+    <message>
+        <source>no harder than %1 of the utmost effort</source>
+        <translation>al più %1 dello sforzo massimo</translation>
+    </message>
+    <message>
+        <source>no faster than %1 of the fastest</source>
+        <translation>al più %1 della più veloce</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n reps</source>
+        <comment>%n rep</comment>
+        <translation>
+            <numerusform>%n ripetizione</numerusform>
+            <numerusform>%n ripetizioni</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>%1 minutes alone</source>
+        <translation>%1 minuti da solo</translation>
+    </message>
+    <message numerus="yes">
+        <source>%1 on %n days</source>
+        <comment>%1 on %n day</comment>
+        <translation>
+            <numerusform>%1 in %n giorno</numerusform>
+            <numerusform>%1 in %n giorni</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>while it was practised (%1) it moved by %2, towards the band.</source>
+        <translation>mentre si praticava (%1) si è mosso di %2, verso la fascia.</translation>
+    </message>
+    <message>
+        <source>while it was practised (%1) it moved by %2, the wrong way: leave it, and look again.</source>
+        <translation>mentre si praticava (%1) si è mosso di %2, dalla parte sbagliata: lascialo, e guarda di nuovo.</translation>
+    </message>
+    <message>
+        <source>practised (%1), and inside the band: the next stage, or leave it.</source>
+        <translation>praticato (%1), e dentro la fascia: lo stadio dopo, o lascialo.</translation>
+    </message>
+    <message>
+        <source>practised (%1), and it has not moved by more than could be chance (%2): another cue, another stage, another drill.</source>
+        <translation>praticato (%1), e non si è mosso più di quanto possa fare il caso (%2): un altro richiamo, un altro stadio, un altro esercizio.</translation>
+    </message>
+    <message>
+        <source>The speed itself, rate times distance, moved by no more than could be chance (%1): more of one alone proves nothing.</source>
+        <translation>La velocità stessa, frequenza per distanza, non si è mossa più di quanto possa fare il caso (%1): più di una sola delle due non prova nulla.</translation>
+    </message>
+    <message>
+        <source>The speed itself, rate times distance, went up with it: %1.</source>
+        <translation>La velocità stessa, frequenza per distanza, è salita con essa: %1.</translation>
+    </message>
+    <message>
+        <source>The speed itself, rate times distance, went down: %1. More of one alone proves nothing.</source>
+        <translation>La velocità stessa, frequenza per distanza, è scesa: %1. Più di una sola delle due non prova nulla.</translation>
+    </message>
+    <message>
+        <source> An old habit comes back under stress. That is normal: it shows the stage that is not owned yet.</source>
+        <translation> Sotto stress torna un&apos;abitudine vecchia. È normale: mostra lo stadio che non è ancora posseduto.</translation>
+    </message>
+    <message>
+        <source>practised (%1), and not moved yet by more than could be chance (%2). A deep habit gives way late, and then at once: go on, and film again.</source>
+        <translation>praticato (%1), e non ancora mosso più di quanto possa fare il caso (%2). Un&apos;abitudine profonda cede tardi, e poi di colpo: va&apos; avanti, e filma di nuovo.</translation>
+    </message>
 </context>
 <context>
     <name>question</name>
@@ -4330,6 +4449,10 @@ non fanno diagnosi.</translation>
     <message>
         <source>%1, day by day</source>
         <translation>%1, giorno per giorno</translation>
+    </message>
+    <message>
+        <source>&lt;h2&gt;What was practised&lt;/h2&gt;</source>
+        <translation>&lt;h2&gt;Che cosa si è praticato&lt;/h2&gt;</translation>
     </message>
 </context>
 <context>
@@ -5350,10 +5473,6 @@ non fanno diagnosi.</translation>
         <translation>Da solo di %1</translation>
     </message>
     <message>
-        <source>Minutes for technique on each day</source>
-        <translation>Minuti di tecnica per ogni giorno</translation>
-    </message>
-    <message>
         <source>Body</source>
         <translation>Corpo</translation>
     </message>
@@ -5464,6 +5583,50 @@ non fanno diagnosi.</translation>
     <message>
         <source>and %1 more</source>
         <translation>e altre %1</translation>
+    </message>
+    <message>
+        <source>home</source>
+        <translation>casa</translation>
+    </message>
+    <message>
+        <source>%1 is practised at home: only drills that can be done there are planned.</source>
+        <translation>%1: ci si allena a casa, in programma vanno solo gli esercizi che si possono fare lì.</translation>
+    </message>
+    <message>
+        <source>At home on %1</source>
+        <translation>A casa %1</translation>
+    </message>
+    <message>
+        <source>What is at hand</source>
+        <translation>Che cosa c&apos;è</translation>
+    </message>
+    <message>
+        <source>club</source>
+        <translation>club</translation>
+    </message>
+    <message>
+        <source>%1 at the club</source>
+        <translation>%1 al club</translation>
+    </message>
+    <message>
+        <source>%1 at home</source>
+        <translation>%1 a casa</translation>
+    </message>
+    <message>
+        <source>%1: drills that need it are planned where it is ticked.</source>
+        <translation>%1: gli esercizi che lo richiedono vanno in programma dove è spuntato.</translation>
+    </message>
+    <message>
+        <source>minutes</source>
+        <translation>minuti</translation>
+    </message>
+    <message>
+        <source>at home</source>
+        <translation>a casa</translation>
+    </message>
+    <message>
+        <source>For technique, on each day</source>
+        <translation>Per la tecnica, ogni giorno</translation>
     </message>
 </context>
 <context>
@@ -6079,6 +6242,10 @@ non fanno diagnosi.</translation>
         <source>name another person</source>
         <translation>dai un nome a un&apos;altra persona</translation>
     </message>
+    <message>
+        <source>take a block of practice away</source>
+        <translation>togli un blocco di pratica</translation>
+    </message>
 </context>
 <context>
     <name>riflesso::CauseGraph</name>
@@ -6429,11 +6596,11 @@ Marca una ripetizione dell&apos;atleta, e porta un modello.</translation>
     </message>
     <message>
         <source>Park it</source>
-        <translation>Mettilo da parte</translation>
+        <translation>Da parte</translation>
     </message>
     <message>
         <source>Not for this athlete …</source>
-        <translation>Non per questo atleta …</translation>
+        <translation>Non per l&apos;atleta …</translation>
     </message>
     <message>
         <source>Done: close it</source>
@@ -6577,6 +6744,75 @@ Marca una ripetizione dell&apos;atleta, e porta un modello.</translation>
     <message>
         <source>%1 was pulled out.</source>
         <translation>%1 è stato staccato.</translation>
+    </message>
+</context>
+<context>
+    <name>riflesso::DiaryDialog</name>
+    <message>
+        <source>Diary: what was practised</source>
+        <translation>Diario: che cosa si è praticato</translation>
+    </message>
+    <message>
+        <source>Days of practice</source>
+        <translation>Giorni di pratica</translation>
+    </message>
+    <message>
+        <source>%1
+%2</source>
+        <translation>%1
+%2</translation>
+    </message>
+    <message>
+        <source>Nothing was practised yet. Count a block in Practice, or tell of a day on your own: it stands here then, with its notes.</source>
+        <translation>Non si è ancora praticato nulla. Conta un blocco in Pratica, o racconta un giorno da solo: poi sta qui, con le sue note.</translation>
+    </message>
+    <message>
+        <source>%1 · %2</source>
+        <translation>%1 · %2</translation>
+    </message>
+    <message>
+        <source>%1 of %2 good</source>
+        <translation>%1 buone su %2</translation>
+    </message>
+    <message>
+        <source>Not yet, because: %1</source>
+        <translation>Non ancora, perché: %1</translation>
+    </message>
+    <message>
+        <source>Cue: %1</source>
+        <translation>Richiamo: %1</translation>
+    </message>
+    <message>
+        <source>Noticed: %1</source>
+        <translation>Notato: %1</translation>
+    </message>
+    <message>
+        <source>To try next: %1</source>
+        <translation>Da provare: %1</translation>
+    </message>
+    <message>
+        <source>a note on this block</source>
+        <translation>una nota su questo blocco</translation>
+    </message>
+    <message>
+        <source>Note on %1</source>
+        <translation>Nota su %1</translation>
+    </message>
+    <message>
+        <source>Hear</source>
+        <translation>Ascolta</translation>
+    </message>
+    <message>
+        <source>The spoken note of this block</source>
+        <translation>La nota parlata di questo blocco</translation>
+    </message>
+    <message>
+        <source>Take away</source>
+        <translation>Da portare a casa</translation>
+    </message>
+    <message>
+        <source>This block was not like that, or was not at all; Undo brings it back.</source>
+        <translation>Questo blocco non è stato così, o non c&apos;è stato; Annulla lo riporta.</translation>
     </message>
 </context>
 <context>
@@ -6778,6 +7014,14 @@ Marca una ripetizione dell&apos;atleta, e porta un modello.</translation>
     <message>
         <source>Change this drill …</source>
         <translation>Cambia questo esercizio …</translation>
+    </message>
+    <message>
+        <source>%1 (not at hand)</source>
+        <translation>%1 (non c&apos;è)</translation>
+    </message>
+    <message>
+        <source>Does it help? %1</source>
+        <translation>Serve? %1</translation>
     </message>
 </context>
 <context>
@@ -8554,15 +8798,15 @@ Filma prima di lato, telecamera all&apos;altezza delle anche, tutto il movimento
     </message>
     <message>
         <source>Start a rep</source>
-        <translation>Comincia una ripetizione</translation>
+        <translation>Inizia qui</translation>
     </message>
     <message>
         <source>Play</source>
-        <translation>Riproduci</translation>
+        <translation>Avvia</translation>
     </message>
     <message>
         <source>Next open point</source>
-        <translation>Prossimo punto aperto</translation>
+        <translation>Punto aperto</translation>
     </message>
     <message>
         <source>Key positions</source>
@@ -8923,6 +9167,10 @@ Filma prima di lato, telecamera all&apos;altezza delle anche, tutto il movimento
     <message>
         <source>Stay with the athlete while zoomed in.</source>
         <translation>Resta con l&apos;atleta quando è ingrandito.</translation>
+    </message>
+    <message>
+        <source>take the peg on this frame away</source>
+        <translation>togli il picchetto su questo fotogramma</translation>
     </message>
 </context>
 <context>
@@ -9541,6 +9789,37 @@ Ponile in Marcatura: vai al momento e premi il suo numero.</translation>
     </message>
 </context>
 <context>
+    <name>riflesso::OwnDaysChart</name>
+    <message>
+        <source>Days on your own</source>
+        <translation>Giorni da solo</translation>
+    </message>
+    <message>
+        <source>%1: %2 minutes</source>
+        <translation>%1: %2 minuti</translation>
+    </message>
+    <message>
+        <source>feet %1 of 10</source>
+        <translation>piedi %1 su 10</translation>
+    </message>
+    <message>
+        <source>hands %1 of 10</source>
+        <translation>mani %1 su 10</translation>
+    </message>
+    <message>
+        <source>minutes</source>
+        <translation>minuti</translation>
+    </message>
+    <message>
+        <source>feet fast</source>
+        <translation>piedi veloci</translation>
+    </message>
+    <message>
+        <source>hands calm</source>
+        <translation>mani calme</translation>
+    </message>
+</context>
+<context>
     <name>riflesso::OwnDrillDialog</name>
     <message>
         <source>A drill of your own</source>
@@ -9713,6 +9992,18 @@ Ponile in Marcatura: vai al momento e premi il suo numero.</translation>
 %3</source>
         <translation>%1, %2 min.
 %3</translation>
+    </message>
+    <message>
+        <source>home</source>
+        <translation>casa</translation>
+    </message>
+    <message>
+        <source>alone</source>
+        <translation>da solo</translation>
+    </message>
+    <message>
+        <source>%1, %2</source>
+        <translation>%1, %2</translation>
     </message>
 </context>
 <context>
@@ -10294,6 +10585,26 @@ Ponile in Marcatura: vai al momento e premi il suo numero.</translation>
         <source>What was done at home, from the ticks on its sheet: all of it at once.</source>
         <translation>Ciò che è stato fatto a casa, dalle spunte sul foglio: tutto in una volta.</translation>
     </message>
+    <message>
+        <source>Last time, %1: %2</source>
+        <translation>L&apos;ultima volta, %1: %2</translation>
+    </message>
+    <message>
+        <source>Diary …</source>
+        <translation>Diario …</translation>
+    </message>
+    <message>
+        <source>What was practised, day by day, with what was noticed.</source>
+        <translation>Che cosa si è praticato, giorno per giorno, con ciò che si è notato.</translation>
+    </message>
+    <message>
+        <source>the diary</source>
+        <translation>il diario</translation>
+    </message>
+    <message>
+        <source>%1 · %2 · %3</source>
+        <translation>%1 · %2 · %3</translation>
+    </message>
 </context>
 <context>
     <name>riflesso::ProgrammePage</name>
@@ -10582,11 +10893,11 @@ Ponile in Marcatura: vai al momento e premi il suo numero.</translation>
     </message>
     <message>
         <source>Does feeling meet film?</source>
-        <translation>La sensazione incontra il filmato?</translation>
+        <translation>Sentito e filmato?</translation>
     </message>
     <message>
         <source>Which cue works?</source>
-        <translation>Quale richiamo funziona?</translation>
+        <translation>Quale richiamo?</translation>
     </message>
     <message>
         <source>Was it practised?</source>
@@ -10895,6 +11206,14 @@ Ponile in Marcatura: vai al momento e premi il suo numero.</translation>
     <message>
         <source>say who marked</source>
         <translation>di&apos; chi ha marcato</translation>
+    </message>
+    <message>
+        <source>Take away</source>
+        <translation>Da portare a casa</translation>
+    </message>
+    <message>
+        <source>The marking named on the left goes, and what was learnt from it; Undo brings it back.</source>
+        <translation>La marcatura nominata a sinistra se ne va, con ciò che se n&apos;è imparato; Annulla la riporta.</translation>
     </message>
 </context>
 <context>
@@ -12523,7 +12842,7 @@ Esc svuota la ricerca.</translation>
     </message>
     <message>
         <source>round</source>
-        <translation>in tondo</translation>
+        <translation>in giro</translation>
     </message>
     <message>
         <source>Play it again and again (L)</source>
@@ -12611,7 +12930,7 @@ Esc svuota la ricerca.</translation>
     </message>
     <message>
         <source>play</source>
-        <translation>riproduci</translation>
+        <translation>avvia</translation>
     </message>
 </context>
 <context>
@@ -14316,6 +14635,18 @@ Esercizi per livello: %7.</translation>
     <message>
         <source>high</source>
         <translation>alto</translation>
+    </message>
+    <message>
+        <source>foil tip</source>
+        <translation>punta del fioretto</translation>
+    </message>
+    <message>
+        <source>arrow tip</source>
+        <translation>punta della freccia</translation>
+    </message>
+    <message>
+        <source>arrow tail</source>
+        <translation>cocca della freccia</translation>
     </message>
 </context>
 <context>

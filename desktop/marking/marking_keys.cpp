@@ -156,6 +156,10 @@ void MarkingPage::makePegKeys() {
     m_keys->add(tr("next hollow peg that is unsure"), {"U"}, [this] { unsureNext(); });
     m_keys->add(tr("move the peg on this frame"), {"Ctrl+Left"}, [this] { movePeg(-1); });
     m_keys->add(tr("move the peg on this frame"), {"Ctrl+Right"}, [this] { movePeg(1); });
+    m_keys->add(tr("take the peg on this frame away"), {"Ctrl+Delete", "Ctrl+Backspace"}, [this] {
+        if (const Rep* rep = m_bench.rep(); rep && !positionHere().empty())
+            m_bench.book().clearPosition(rep->id, positionHere());
+    });
 }
 
 void MarkingPage::makePointKeys() {

@@ -97,12 +97,6 @@ RepeatPanel::RepeatPanel(Workbench& bench) : m_bench(bench) {
            "gone on with on another day."));
     m_stop = new QPushButton(tr("Stop for now"));
     m_stop->setObjectName("stopRepeat");
-    m_first = new QComboBox;
-    m_second = new QComboBox;
-    m_first->setObjectName("repeatFirst");
-    m_second->setObjectName("repeatSecond");
-    m_first->setAccessibleName(tr("These marks"));
-    m_second->setAccessibleName(tr("against these"));
     m_sigma = wrapped({}, "quiet");
     m_sigma->setObjectName("markSigma");
     m_table = new QTableWidget(0, 4);
@@ -126,10 +120,7 @@ RepeatPanel::RepeatPanel(Workbench& bench) : m_bench(bench) {
     auto* by = new QHBoxLayout;
     by->addWidget(new QLabel(tr("The first marks are by")));
     by->addWidget(m_markedBy, 1);
-    auto* which = new QHBoxLayout;
-    which->addWidget(m_first, 2);
-    which->addWidget(new QLabel(tr("and")));
-    which->addWidget(m_second, 3);
+    auto* which = makeChoice();
     auto* all = new QVBoxLayout(this);
     all->setContentsMargins(0, 0, 0, 0);
     all->setSpacing(5);
@@ -165,6 +156,27 @@ RepeatPanel::RepeatPanel(Workbench& bench) : m_bench(bench) {
         refresh();
     });
     refresh();
+}
+
+// Which two markings are held against each other; the second one can be taken away.
+QHBoxLayout* RepeatPanel::makeChoice() {
+    m_first = new QComboBox;
+    m_second = new QComboBox;
+    m_first->setObjectName("repeatFirst");
+    m_second->setObjectName("repeatSecond");
+    m_first->setAccessibleName(tr("These marks"));
+    m_second->setAccessibleName(tr("against these"));
+    m_forget = new QPushButton(tr("Take away"));
+    m_forget->setObjectName("forgetRepeat");
+    m_forget->setToolTip(tr("The marking named on the left goes, and what was learnt from it; Undo brings it back."));
+    connect(m_forget, &QPushButton::clicked, this,
+            [this] { m_bench.book().removeRepeat(m_second->currentData().toLongLong()); });
+    auto* which = new QHBoxLayout;
+    which->addWidget(m_first, 2);
+    which->addWidget(new QLabel(tr("and")));
+    which->addWidget(m_second, 3);
+    which->addWidget(m_forget);
+    return which;
 }
 
 void RepeatPanel::begin() {
@@ -251,6 +263,7 @@ void RepeatPanel::refresh() {
     const bool any = m_second->count() > 0;
     m_first->setEnabled(any);
     m_second->setEnabled(any);
+    m_forget->setVisible(any && !m_running);
     m_begin->setText(open ? tr("Go on marking again") : tr("Mark 10 frames again"));
     if (m_running) {
         const auto& r = m_bench.data().repeats.at(m_running);

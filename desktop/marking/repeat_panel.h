@@ -47,12 +47,14 @@ signals:
 private:
     void refresh();
     void showResult();
+    [[nodiscard]] QHBoxLayout* makeChoice();
     Workbench& m_bench;
     Id m_running = 0;
     QLabel* m_words;
     QLineEdit *m_analyst, *m_markedBy;
     QPushButton* m_begin;
     QPushButton* m_stop;
+    QPushButton* m_forget;
     QComboBox* m_first;
     QComboBox* m_second;
     QLabel* m_sigma;

@@ -2,7 +2,10 @@
 
 #include "desktop/practice/practice_page.h"
 
+#include "casebook/diary.h"
 #include "casebook/text.h"
+#include "core/programme/at_home.h"
+#include "desktop/practice/diary_dialog.h"
 #include "desktop/practice/film_verdicts.h"
 #include "desktop/theme/theme.h"
 
@@ -76,8 +79,7 @@ void PracticePage::fillToday() {
     for (const auto& [id, b] : m_bench.data().blocks)
         if (b.day == day() && b.film.empty()) {
             auto& e = entry(b.drill);
-            for (const auto& r : b.reps)
-                e.good += r.good();
+            e.good += goodReps(b);
             e.reps += static_cast<int>(b.reps.size());
             e.alone += b.own ? b.own->minutes : 0.0;
         }
@@ -103,8 +105,21 @@ void PracticePage::fillToday() {
     }
     if (entries.empty())
         m_today->addWidget(
-            new QLabel(tr("Nothing is planned for this day. Choose a drill, and count good reps, not reps.")));
-    m_today->addStretch();
+            wrapped(tr("Nothing is planned for this day. Choose a drill, and count good reps, not reps.")), 1);
+    else
+        m_today->addStretch();
+    const Block* said = drill() ? lastSaid(m_bench.data(), drill()->id, day(), m_block) : nullptr;
+    m_said->setText(said ? tr("Last time, %1: %2").arg(q(dayWords(said->day)), q(saidWords(*said))) : QString());
+    m_said->setVisible(said);
+}
+
+void PracticePage::showDiary(std::optional<Day> at) {
+    auto* dialog = new DiaryDialog(m_bench, m_sounds, this);
+    if (at)
+        dialog->goTo(*at);
+    dialog->setAttribute(Qt::WA_DeleteOnClose);
+    connect(dialog, &QDialog::finished, this, [this] { setFocus(); });
+    dialog->open();
 }
 
 // The sheet from home, with its ticks: the last two weeks' home work that nobody has ticked off yet, all at once.
@@ -118,7 +133,8 @@ void PracticePage::homeDone() {
     list->setAccessibleName(tr("Home work"));
     std::vector<std::pair<Id, PlannedBlock>> home; // copies: the case may change while the dialog is open
     for (const auto& [id, b] : m_bench.data().planned)
-        if (b.home() && b.day <= m_bench.book().today() && b.day > m_bench.book().today() - std::chrono::days(14) &&
+        if (atHome(b, m_bench.data().brief.places) && b.day <= m_bench.book().today() &&
+            b.day > m_bench.book().today() - std::chrono::days(14) &&
             (b.state == BlockState::planned || b.state == BlockState::moved || b.state == BlockState::missed))
             home.emplace_back(id, b);
     std::stable_sort(home.begin(), home.end(),
@@ -188,9 +204,9 @@ void PracticePage::ownDay() {
     auto* hands = number("ownHands", 10, tr("How calm the hands, 0 to 10"));
     auto* noticed = words("ownNoticed", tr("What I noticed"));
     auto* next = words("ownNext", tr("What I try next"));
-    form->addRow(wrapped(tr("%1, on %2. Pain: stop, and see a physician or physiotherapist.")
-                             .arg(q(d->name), q(dayWords(day()))),
-                         "caution"));
+    form->addRow(wrapped(
+        tr("%1, on %2. Pain: stop, and see a physician or physiotherapist.").arg(q(d->name), q(dayWords(day()))),
+        "caution"));
     auto* buttons = new QDialogButtonBox(QDialogButtonBox::Ok | QDialogButtonBox::Cancel);
     form->addRow(buttons);
     connect(buttons, &QDialogButtonBox::accepted, &dialog, &QDialog::accept);

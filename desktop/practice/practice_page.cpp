@@ -29,10 +29,7 @@ PracticePage::PracticePage(Workbench& bench) : m_bench(bench), m_keys(new KeyTab
     upper->setSpacing(16);
     upper->addLayout(left, 5);
     upper->addWidget(makeCounting(), 4);
-    auto* today = new Card(tr("Today"));
-    m_today = new QHBoxLayout;
-    m_today->setSpacing(8);
-    today->body()->addLayout(m_today);
+    auto* today = makeToday();
     auto* all = new QVBoxLayout(this);
     all->setContentsMargins(14, 8, 14, 10);
     all->setSpacing(10);
@@ -72,12 +69,52 @@ PracticePage::PracticePage(Workbench& bench) : m_bench(bench), m_keys(new KeyTab
         m_screen->playAgain(b->reps[static_cast<std::size_t>(rep)].clip);
     });
     auto* seen = new WhenSeen(this, [this] {
+        m_limitOf.clear();
         fillDrills();
         refresh();
     });
     connect(&bench.book(), &Casebook::analysed, seen, [seen] { (*seen)(); });
     fillDrills();
     refresh();
+}
+
+// What the day holds, and what there is beside the counting.
+QWidget* PracticePage::makeToday() {
+    auto* title = new QLabel(tr("Today"));
+    title->setObjectName("strong");
+    auto* home = pageButton(tr("Home work …"), "homeDone",
+                            tr("What was done at home, from the ticks on its sheet: all of it at once."),
+                            m_keys->add(tr("what was done at home"), {"H"}, [this] { homeDone(); }));
+    connect(home, &QPushButton::clicked, this, &PracticePage::homeDone);
+    auto* alone = pageButton(tr("A day on your own …"), "ownDay",
+                             tr("What you did without a coach, on one page; it counts as practice."));
+    connect(alone, &QPushButton::clicked, this, &PracticePage::ownDay);
+    auto* film = new QPushButton(tr("On film …"));
+    film->setObjectName("filmVerdictsButton");
+    film->setToolTip(
+        tr("Reps of the films in hidden order: the athlete says, the coach says, then the measure shows."));
+    connect(film, &QPushButton::clicked, this, [this] {
+        auto* dialog = new FilmVerdictsDialog(m_bench, static_cast<unsigned>(m_bench.data().blocks.size() + 1), this);
+        dialog->setAttribute(Qt::WA_DeleteOnClose);
+        dialog->open();
+    });
+    auto* diary = pageButton(tr("Diary …"), "diaryButton", tr("What was practised, day by day, with what was noticed."),
+                             m_keys->add(tr("the diary"), {"Y"}, [this] { showDiary(); }));
+    connect(diary, &QPushButton::clicked, this, [this] { showDiary(); });
+    auto* head = new QHBoxLayout;
+    m_said = wrapped({}, "quiet");
+    m_said->setObjectName("lastSaid");
+    head->addWidget(title);
+    head->addWidget(m_said, 1);
+    head->addStretch();
+    for (QPushButton* b : {home, alone, film, diary})
+        head->addWidget(b);
+    m_today = new QHBoxLayout;
+    m_today->setSpacing(8);
+    auto* today = new Card({});
+    today->body()->addLayout(head);
+    today->body()->addLayout(m_today);
+    return today;
 }
 
 QWidget* PracticePage::makeCounting() {
@@ -180,6 +217,8 @@ std::string PracticePage::faultOf(const std::string& id) const {
 }
 
 void PracticePage::newBlock() {
+    if (m_block != 0)
+        m_note->clear(); // it was said of that block; what was typed before any rep belongs to the one to come
     m_block = 0;
     m_began.invalidate();
     m_athlete.reset();
@@ -384,7 +423,13 @@ void PracticePage::refresh() {
     showWay();
     const QString cue = m_cues->currentText().trimmed();
     m_cue->setText(isPictureCue(cue) ? tr("Look at the picture") : tr("“%1”").arg(cue.isEmpty() ? q(d->cue) : cue));
-    m_what->setText(tr("%1 · %2").arg(q(d->name), shownWord(kStageNames[static_cast<std::size_t>(d->stage)])));
+    if (const std::string fault = faultOf(d->id); m_limitOf != fault) { // it looks at all reps: once an analysis
+        m_limitOf = fault;
+        m_limit = q(practiseAtWords(speedLimitOf(m_bench.data(), m_bench.blueprint(), m_bench.analysis(), fault)));
+    }
+    const QString stage = shownWord(kStageNames[static_cast<std::size_t>(d->stage)]);
+    m_what->setText(m_limit.isEmpty() ? tr("%1 · %2").arg(q(d->name), stage)
+                                      : tr("%1 · %2 · %3").arg(q(d->name), stage, m_limit));
     m_set->setText(setWords());
     m_caution->setText(q(d->caution));
     m_caution->setVisible(!d->caution.empty());
@@ -398,15 +443,13 @@ void PracticePage::refresh() {
     if (current)
         for (const auto& r : current->reps)
             (r.good() ? good : bad) += 1;
-    m_spoken->setFile(current ? m_bench.book().library().practiceClips(m_bench.data().id) /
-                                    ("note-" + std::to_string(current->id) + ".wav")
-                              : std::filesystem::path());
+    m_spoken->setFile(current ? spokenNoteOf(m_bench.book(), current->id) : std::filesystem::path());
     m_dots->show(current ? current->reps : std::vector<PractisedRep>());
     m_count->setText(good + bad == 0 ? tr("first rep") : tr("%1 of %2 good").arg(good).arg(good + bad));
     // The gate looks at this block and the newest one before it.
     const Block* previous = nullptr;
     for (const auto& [id, b] : m_bench.data().blocks)
-        if (b.drill == d->id && id != m_block &&
+        if (b.drill == d->id && id != m_block && !b.reps.empty() &&
             (!previous || b.day > previous->day || (b.day == previous->day && id > previous->id)))
             previous = &b;
     if (current)

@@ -32,15 +32,17 @@ std::vector<std::string> reasonsOfBad(const Blueprint& blueprint, const std::str
 
 /// Keys: G, arrow up or a presenter's forward = good; B, arrow down or its backward = not yet, and then a number for
 /// the reason, or none; Backspace or its black-screen key takes the last rep back; N begins a new block; H what was
-/// done at home; R a rest; T the tempo, plus and minus a beat; C the camera, L the last rep once more, M what the focus
-/// measure says of it; D the next rep is fed another way; F a presenter's two keys while another window is in front.
-/// Modes: the coach alone, the athlete alone, or both, the athlete first.
+/// done at home; Y the diary; R a rest; T the tempo, plus and minus a beat; C the camera, L the last rep once more, M
+/// what the focus measure says of it; D the next rep is fed another way; F a presenter's two keys while another window
+/// is in front. Modes: the coach alone, the athlete alone, or both, the athlete first.
 class PracticePage : public QWidget {
     Q_OBJECT
 public:
     enum class Mode { coach, athlete, both };
     explicit PracticePage(Workbench& bench);
     void verdict(bool good);
+    /// The diary, at the newest practised day up to \p at.
+    void showDiary(std::optional<Day> at = std::nullopt);
 
 protected:
     void keyPressEvent(QKeyEvent* e) override;
@@ -78,6 +80,7 @@ private:
     void count(const PractisedRep& rep);
     [[nodiscard]] QWidget* makeCounting();
     [[nodiscard]] QWidget* makeSettings();
+    [[nodiscard]] QWidget* makeToday();
     [[nodiscard]] QPushButton* pageButton(const QString& words, const char* name, const QString& why,
                                           QAction* action = nullptr);
     [[nodiscard]] QHBoxLayout* makeWhat();
@@ -134,12 +137,15 @@ private:
     QGridLayout* m_reasons;
     QLabel* m_why;
     QHBoxLayout* m_today;
+    QLabel* m_said; ///< of this drill, the last time
     QPushButton* m_restButton;
     QProgressBar* m_rest;
     QTimer m_restTimer;
     static constexpr int kRestSeconds = 60;
     int m_restLeft = 0;                     ///< s
     std::map<std::string, bool> m_readings; ///< what the measure said, by the rep's film
+    std::string m_limitOf;                  ///< the fault whose limit of speed is known
+    QString m_limit;                        ///< "no faster than 80 % of the fastest"; empty = none
     Id m_block = 0;                         ///< the block that is being logged; 0 = the next verdict starts one
     bool m_chosen = false;                  ///< the drill was chosen here, not proposed
     bool m_reasonOpen = false;              ///< the last rep was not good and may still get a reason

@@ -25,6 +25,7 @@ QWidget* PracticePage::makeSettings() {
     card->body()->addLayout(makeWays());
     card->body()->addLayout(makeNotes());
     m_caution = wrapped({}, "caution");
+    m_caution->setMinimumHeight(2 * m_caution->fontMetrics().lineSpacing()); // two lines, on the lowest window too
     card->body()->addWidget(m_caution);
     return card;
 }
@@ -55,9 +56,6 @@ QHBoxLayout* PracticePage::makeWhat() {
     m_day->setMaximumDate(m_day->date());
     m_day->setCalendarPopup(true);
     m_day->setAccessibleName(tr("Day of the block"));
-    auto* alone = pageButton(tr("A day on your own …"), "ownDay",
-                             tr("What you did without a coach, on one page; it counts as practice."));
-    connect(alone, &QPushButton::clicked, this, &PracticePage::ownDay);
     connect(m_drills, &QComboBox::activated, this, [this] {
         if (m_drills->currentData().toString() == kAnotherDrill) {
             anotherDrill();
@@ -77,11 +75,10 @@ QHBoxLayout* PracticePage::makeWhat() {
     row->addWidget(m_drills, 3);
     row->addWidget(m_mode, 2);
     row->addWidget(m_day);
-    row->addWidget(alone);
     return row;
 }
 
-// Block, rest, verdicts on film, the camera, what is heard.
+// Block, rest, the camera, what is heard.
 QHBoxLayout* PracticePage::makeTools() {
     auto* fresh =
         pageButton(tr("New block"), "newBlock", tr("Start counting afresh. The block so far is saved already."),
@@ -93,15 +90,6 @@ QHBoxLayout* PracticePage::makeTools() {
     m_rest = new QProgressBar;
     m_rest->setRange(0, kRestSeconds);
     m_rest->hide();
-    auto* film = new QPushButton(tr("On film …"));
-    film->setObjectName("filmVerdictsButton");
-    film->setToolTip(
-        tr("Reps of the films in hidden order: the athlete says, the coach says, then the measure shows."));
-    connect(film, &QPushButton::clicked, this, [this] {
-        auto* dialog = new FilmVerdictsDialog(m_bench, static_cast<unsigned>(m_bench.data().blocks.size() + 1), this);
-        dialog->setAttribute(Qt::WA_DeleteOnClose);
-        dialog->open();
-    });
     const QString filming = tr("camera; the last rep once more; measure it");
     m_camera = pageButton(tr("Camera"), "repCamera",
                           tr("Each rep is filmed, shown once more, and kept with its verdict. A dot brings its rep "
@@ -142,7 +130,7 @@ QHBoxLayout* PracticePage::makeTools() {
         setFocus();
     });
     auto* row = new QHBoxLayout;
-    for (QWidget* w : std::initializer_list<QWidget*>{fresh, m_restButton, film, m_camera, m_hear})
+    for (QWidget* w : std::initializer_list<QWidget*>{fresh, m_restButton, m_camera, m_hear})
         row->addWidget(w);
     row->addWidget(m_rest, 1);
     return row;
@@ -202,7 +190,7 @@ QHBoxLayout* PracticePage::makeTempo() {
     return row;
 }
 
-// What is written, said, pressed from afar, brought from home.
+// What is written, said, pressed from afar.
 QHBoxLayout* PracticePage::makeNotes() {
     m_note = new QLineEdit;
     m_note->setObjectName("practiceNote");
@@ -240,15 +228,10 @@ QHBoxLayout* PracticePage::makeNotes() {
     });
     connect(&m_farKeys, &FarKeys::forward, this, [this] { verdict(true); });
     connect(&m_farKeys, &FarKeys::backward, this, [this] { verdict(false); });
-    auto* home = pageButton(tr("Home work …"), "homeDone",
-                            tr("What was done at home, from the ticks on its sheet: all of it at once."),
-                            m_keys->add(tr("what was done at home"), {"H"}, [this] { homeDone(); }));
-    connect(home, &QPushButton::clicked, this, &PracticePage::homeDone);
     auto* row = new QHBoxLayout;
     row->addWidget(m_note, 1);
     row->addWidget(m_spoken);
     row->addWidget(m_far);
-    row->addWidget(home);
     return row;
 }
 

@@ -13,6 +13,10 @@ namespace {
 constexpr double kLongestNote = 120.0; // s: a note, no lecture
 }
 
+std::filesystem::path spokenNoteOf(const Casebook& book, Id block) {
+    return book.library().practiceClips(book.data().id) / ("note-" + std::to_string(block) + ".wav");
+}
+
 SpokenNote::SpokenNote(Sounds& sounds, QWidget* parent) : QWidget(parent), m_sounds(sounds) {
     m_speak = new QPushButton;
     m_speak->setObjectName("speakNote");

@@ -2,6 +2,7 @@
 /// \file
 /// A note that is spoken instead of typed, kept as a sound file beside the block's films.
 
+#include "casebook/casebook.h"
 #include "desktop/practice/sounds.h"
 #include "desktop/workbench/voice.h"
 
@@ -12,6 +13,9 @@
 #include <filesystem>
 
 namespace riflesso {
+
+/// Where a block's spoken note is kept; it may not be there.
+std::filesystem::path spokenNoteOf(const Casebook& book, Id block);
 
 /// Interface thread. While it records nothing is written; when it ends the file is whole or what it was before.
 class SpokenNote : public QWidget {

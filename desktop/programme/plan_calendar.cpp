@@ -227,10 +227,18 @@ void PlanCalendar::paintEvent(QPaintEvent*) {
         p.setPen(t.quiet);
         p.setFont(typeface(Type::small));
         const auto taken = m_in.taken.find(day);
-        if (minutes > 0 && day >= m_today && cell.width() > 76)
-            p.drawText(cell.adjusted(6, 2, -7, 0), Qt::AlignRight | Qt::AlignTop,
-                       taken == m_in.taken.end() ? tr("%1 min").arg(minutes)
-                                                 : tr("%1 of %2").arg(availableOn(m_in, day)).arg(minutes));
+        if (minutes > 0 && day >= m_today && cell.width() > 76) {
+            QString words = taken == m_in.taken.end() ? tr("%1 min").arg(minutes)
+                                                      : tr("%1 of %2").arg(availableOn(m_in, day)).arg(minutes);
+            const auto weekday = static_cast<std::size_t>(weekdayOf(day));
+            const QString where = m_in.places[weekday] == PracticePlace::home ? tr("home")
+                                  : m_in.alone[weekday]                       ? tr("alone")
+                                                                              : QString();
+            const QString both = tr("%1, %2").arg(where, words); // where it has room beside the date
+            if (!where.isEmpty() && p.fontMetrics().horizontalAdvance(both) < cell.width() - (first ? 64 : 34))
+                words = both;
+            p.drawText(cell.adjusted(6, 2, -7, 0), Qt::AlignRight | Qt::AlignTop, words);
+        }
         if (competition) {
             p.setFont(typeface(Type::body, true));
             p.setPen(t.hues.athlete);

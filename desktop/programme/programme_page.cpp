@@ -157,9 +157,9 @@ QPushButton* ProgrammePage::makeCalendarFiles() {
             QFileDialog::getSaveFileName(this, tr("The plan"), tr("plan.ics"), tr("Calendars (*.ics)"));
         if (file.isEmpty())
             return;
-        const auto text =
-            planToCalendar(m_bench.blueprint(), m_calendar->blocks(),
-                           {false, std::to_string(m_bench.data().id), QDateTime::currentSecsSinceEpoch()});
+        const auto text = planToCalendar(m_bench.blueprint(), m_calendar->blocks(),
+                                         {false, std::to_string(m_bench.data().id), QDateTime::currentSecsSinceEpoch(),
+                                          m_bench.data().brief.places});
         const auto done = writeFile(file.toStdString(), text);
         m_head->setText(done ? tr("The plan is in %1.").arg(QFileInfo(file).fileName()) : q(done.error().text()));
     });

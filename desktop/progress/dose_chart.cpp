@@ -52,7 +52,10 @@ QString DoseChart::wordsOf(std::size_t index) const {
 
 void DoseChart::clicked(std::size_t index) {
     if (index < m_weeks.size()) {
-        emit m_bench.workspaceWanted(m_weeks[index].done > 0.0 ? Workspace::practice : Workspace::programme);
+        if (m_weeks[index].done > 0.0)
+            emit m_bench.diaryWanted(m_weeks[index].monday + days(6));
+        else
+            emit m_bench.workspaceWanted(Workspace::programme);
         return;
     }
     const std::size_t at = index - m_weeks.size();

@@ -190,13 +190,16 @@ void ProgressPage::refresh() {
     }
     case practised:
         answer = practisedWords(m_bench.data(), m_bench.book().today());
+        if (const auto useless = trend ? uselessDrillWords(m_bench.data(), b, *trend) : ""; !useless.empty())
+            answer += " " + useless;
         m_dose->show(practisedWeeks(m_bench.data(), b, m_bench.book().today()), trend);
         break;
     default:
         if (trend)
-            for (const auto& words : {movedWords(b, *trend), againstLastWords(b, *trend), againstBestWords(b, *trend),
-                                      sourceWords(b, *trend), keptWords(m_bench.data(), b, *trend),
-                                      transferredWords(*trend), goalWords(b, m_bench.data().brief.aim, *trend)})
+            for (const auto& words :
+                 {movedWords(b, *trend), productWords(m_bench.data(), b, a, *trend), againstLastWords(b, *trend),
+                  againstBestWords(b, *trend), sourceWords(b, *trend), keptWords(m_bench.data(), b, *trend),
+                  transferredWords(*trend), goalWords(b, m_bench.data().brief.aim, *trend)})
                 answer += words.empty() ? "" : (answer.empty() ? "" : " ") + words;
     }
     m_answer->setText(answer.empty() ? tr("Findings give the focus first; each later film adds a point here.")

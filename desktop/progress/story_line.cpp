@@ -222,7 +222,7 @@ void StoryLine::mousePressEvent(QMouseEvent* e) {
         emit m_bench.workspaceWanted(Workspace::footage);
         break;
     case StoryMark::Kind::practice:
-        emit m_bench.workspaceWanted(Workspace::practice);
+        emit m_bench.diaryWanted(m->day);
         break;
     case StoryMark::Kind::missed:
     case StoryMark::Kind::competition:

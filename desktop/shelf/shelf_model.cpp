@@ -2,8 +2,6 @@
 
 #include "casebook/text.h"
 
-#include <QDate>
-#include <QLocale>
 #include <QtConcurrent/QtConcurrentMap>
 
 #include <algorithm>
@@ -40,11 +38,8 @@ QString ShelfAthlete::when(Day today) const {
     }
     if (const auto day = dayFromIso(practice); day && *day >= today) {
         const auto days = (*day - today).count();
-        const QDate date = QDate::fromString(q(practice), Qt::ISODate);
-        parts << (days == 0  ? ShelfModel::tr("practice today")
-                  : days < 7 ? ShelfModel::tr("next practice %1")
-                                   .arg(QLocale(QLocale::English).dayName(date.dayOfWeek(), QLocale::ShortFormat))
-                             : ShelfModel::tr("next practice %1").arg(q(practice)));
+        parts << (days == 0 ? ShelfModel::tr("practice today")
+                            : ShelfModel::tr("next practice %1").arg(q(dayWords(*day))));
     }
     return parts.join(" · ");
 }
@@ -58,7 +53,7 @@ void ShelfModel::fill(const std::vector<AthleteSummary>& athletes,
     std::iota(numbers.begin(), numbers.end(), std::size_t(0));
     QtConcurrent::blockingMap(numbers, [&](std::size_t i) {
         for (const auto& c : athletes[i].cases)
-            cards[i].push_back(cardFromJson(c.card));
+            cards[i].push_back(cardOn(cardFromJson(c.card), m_today));
     });
     beginResetModel();
     m_all.clear();

@@ -94,6 +94,10 @@ CaseView::CaseView(std::unique_ptr<Casebook> book) : m_bench(std::move(book)) {
     connect(m_strip, &CaseStrip::shelfWanted, this, &CaseView::shelfWanted);
     connect(m_path, &PathStrip::chosen, this, &CaseView::show);
     connect(&m_bench, &Workbench::workspaceWanted, this, &CaseView::show);
+    connect(&m_bench, &Workbench::diaryWanted, this, [this](Day day) {
+        show(Workspace::practice);
+        static_cast<PracticePage*>(made(Workspace::practice))->showDiary(day);
+    });
     connect(&m_bench.book(), &Casebook::failed, this, &CaseView::showError);
     connect(m_marking, &MarkingPage::failed, this, &CaseView::showError);
     connect(m_marking, &MarkingPage::said, this, &CaseView::said);

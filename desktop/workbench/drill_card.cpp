@@ -6,6 +6,7 @@
 #include "core/technique/own_drill.h"
 #include "desktop/theme/theme.h"
 #include "desktop/workbench/right_and_wrong.h"
+#include "handover/progress_words.h"
 #include "handover/words.h"
 
 #include <QPainter>
@@ -107,8 +108,9 @@ void DrillCard::show(const std::string& id, const std::string& fault) {
     if (!d->contrast.empty())
         add(wrapped(tr("Right and wrong: %1").arg(q(d->contrast)), "quiet"));
     QStringList needs;
+    const auto& lacks = m_bench.data().brief.lacks;
     for (const auto& e : d->equipment)
-        needs << q(e);
+        needs << (isLacking(m_bench.blueprint(), lacks[0], e) ? tr("%1 (not at hand)").arg(q(e)) : q(e));
     if (d->partner)
         needs << tr("a partner");
     if (!needs.isEmpty())
@@ -127,6 +129,10 @@ void DrillCard::show(const std::string& id, const std::string& fault) {
             bar->show(g.good, g.bad, m_bench.blueprint().gate);
             add(bar);
         }
+    for (const auto& trend : m_bench.analysis().trends)
+        if (trend.fault == fault)
+            if (const auto help = drillHelpWords(m_bench.data(), m_bench.blueprint(), trend, d->id); !help.empty())
+                add(wrapped(tr("Does it help? %1").arg(q(help))));
     m_rules = wrapped({}, "quiet");
     add(m_rules);
     addButtons(id);

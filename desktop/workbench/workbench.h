@@ -136,6 +136,7 @@ signals:
     void selectionChanged();
     void frameChanged();
     void workspaceWanted(riflesso::Workspace where);
+    void diaryWanted(riflesso::Day day); ///< in Practice, open at the newest practised day up to this one
 
 private:
     void applyPictures() {

@@ -243,6 +243,19 @@ private slots:
         QVERIFY(a.gates.front().gate.answer == GateAnswer::countMore);
         QVERIFY(stageReached(m_blueprint, "hand_late", a.gates) == Stage::constrained);
         QVERIFY(stageReached(m_blueprint, "hand_late", {}) == Stage::shadow);
+        // Days alone have no verdicts: they hide no block that has.
+        CaseData alone = m_demo;
+        for (const Id id : {Id(90001), Id(90002)}) {
+            Block& b = alone.blocks[id];
+            b.id = id;
+            b.day = m_today;
+            b.drill = "coin_drop";
+            b.stage = Stage::constrained;
+            b.own = SelfCoached{20, 30, {}, 5, 5, {}, {}};
+        }
+        const auto same = analyse(alone, m_blueprint, m_today).gates;
+        QVERIFY(same.size() == a.gates.size() && same.front().good == a.gates.front().good);
+        QVERIFY(same.front().bad == a.gates.front().bad && same.front().gate.words == a.gates.front().gate.words);
         std::vector<DrillGate> up = {a.gates.front()};
         up[0].gate.answer = GateAnswer::stepUp;
         QVERIFY(stageReached(m_blueprint, "hand_late", up) == Stage::fixedFeed);

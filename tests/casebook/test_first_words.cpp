@@ -37,6 +37,7 @@ Ask ask(int frame, double gain, std::vector<std::string> measures) {
 class TestFirstWords : public QObject {
     Q_OBJECT
     const Blueprint m_lunge = *shippedBlueprint("fencing-lunge");
+    const Day m_today = *dayFromIso("2026-11-30");
 private slots:
     void looksThatDecideComeFirst() {
         CaseData data;
@@ -71,7 +72,7 @@ private slots:
     void whatIsNext() {
         CaseData data;
         Analysis a;
-        const auto next = [&] { return nextStep(data, m_lunge, a); };
+        const auto next = [&] { return nextStep(data, m_lunge, a, m_today); };
         QVERIFY(next().where == Workspace::brief);
         data.brief.athlete.name = "Ana Quist";
         QVERIFY(next().where == Workspace::footage);
@@ -113,6 +114,39 @@ private slots:
         take.day -= std::chrono::days(30);
         data.takes[8] = take;
         QVERIFY(next().words.find("model performance") != std::string::npos);
+    }
+    void whenToFilmAgain() {
+        CaseData data;
+        Analysis a;
+        const auto when = [&] { return filmAgain(data, m_lunge, a); };
+        FindingDecision d;
+        d.id = 1;
+        d.fault = "hand_late";
+        d.kind = DecisionKind::takenUp;
+        data.decisions[1] = d;
+        QVERIFY(!when()); // nothing is judged
+        a.judgedDay = m_today - std::chrono::days(21);
+        QVERIFY(!when());                                     // it was not shown, and nothing was practised
+        data.blocks[2].day = m_today - std::chrono::days(22); // before that film
+        data.blocks[3].day = m_today - std::chrono::days(5);
+        data.blocks[4].day = m_today - std::chrono::days(5);
+        QVERIFY(!when());
+        data.blocks[5].day = m_today - std::chrono::days(2);
+        QVERIFY(when() && when()->day == *a.judgedDay + std::chrono::days(14));
+        QCOMPARE(when()->words, std::string("Film again: 2 days of practice since the last film"));
+        // Held: three weeks after, whether it was practised or not.
+        for (const auto& i : m_lunge.fault("hand_late")->indicators) {
+            Deviation deviation;
+            deviation.measure = i.measure;
+            deviation.judged = true;
+            deviation.verdict.decision = Decision::inside;
+            a.deviations.push_back(deviation);
+        }
+        QVERIFY(stateOf(m_lunge, a, "hand_late") == FaultState::held);
+        QVERIFY(when() && when()->day == m_today);
+        QVERIFY(when()->words.find(m_lunge.fault("hand_late")->name) != std::string::npos);
+        data.decisions[1].closed = m_today;
+        QVERIFY(!when());
     }
     void whatEachWorkspaceLacks() {
         CaseData data;

@@ -111,11 +111,17 @@ private slots:
         auto data = withPlan({planned(1, kToday + days(1), "a"), planned(2, kToday - days(1), "c", BlockState::done)});
         data.brief.regime = "keep";
         data.brief.alone[3] = true;
+        data.brief.places[2] = PracticePlace::home;
+        data.brief.lacks = {{{"fioretto", "of another version"}, {"glove"}}}; // filled in with an Italian program
         data.brief.competitions = {kToday + days(40)};
         Block practised;
         practised.drill = "wall_point";
         practised.reps = {{true, {}, {}}};
         data.blocks[9] = practised;
+        Block alone; // nobody counted, and it is known for all that
+        alone.drill = "slow_count";
+        alone.own = SelfCoached{20, 0, {}, 0, 0, {}, {}};
+        data.blocks[11] = alone;
         Block empty;
         empty.drill = "never_done";
         data.blocks[10] = empty;
@@ -127,7 +133,9 @@ private slots:
         QCOMPARE(in.standing.size(), std::size_t(2));
         QCOMPARE(in.regime, std::string("keep"));
         QVERIFY(in.alone[3] && in.agreed && in.competitions.size() == 1);
-        QVERIFY((in.known == std::set<std::string>{"wall_point", "c"}));
+        QVERIFY(in.places[2] == PracticePlace::home && in.places[3] == PracticePlace::club);
+        QVERIFY((in.lacks[0] == std::set<std::string>{"foil"} && in.lacks[1] == std::set<std::string>{"glove"}));
+        QVERIFY((in.known == std::set<std::string>{"wall_point", "slow_count", "c"}));
         QVERIFY(in.reached.at("hand_late") == Stage::shadow);
         QCOMPARE(availableOn(in, kToday + days(1)), 5.0); // the other technique has 15 of the 20
         QCOMPARE(availableOn(in, kToday + days(40)), 0.0);
@@ -280,6 +288,11 @@ private slots:
             QString::fromStdString(blueprint.drill("coin_drop")->cue)));
         QCOMPARE(first[2].toObject()["status"].toString(), QString("CANCELLED"));
         QCOMPARE(read({true, "3", 1'795'000'000}).size(), 1);
+        std::array<PracticePlace, 7> places{};
+        places[5] = PracticePlace::home; // the Saturday of the other two
+        const auto homeDays = read({true, "3", 1'795'000'000, places});
+        QCOMPARE(homeDays.size(), 3);
+        QVERIFY(homeDays[1].toObject()["summary"].toString().contains("at home"));
         QVERIFY(read({false, "4", 1'795'000'000})[0].toObject()["uid"] != first[0].toObject()["uid"]);
     }
     void aCalendarTakesMinutesAndBringsCompetitions() {

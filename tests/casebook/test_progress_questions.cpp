@@ -149,6 +149,36 @@ private slots:
         c.data.reps[11].positions.erase("on_guard");
         QVERIFY(timedReps(c.data, m_blueprint, c.analysis, "rear_knee").empty()); // one position is no stretch
     }
+    void practiceStaysBelowTheSpeedAtWhichItFallsApart() {
+        // The shorter the rep, the straighter the knee: 2 degrees for each 10 % of speed, out of the band from 80 % on.
+        auto c = reps({60, 65, 70, 75, 82, 90, 100, 110, 120});
+        const auto timed = timedReps(c.data, m_blueprint, c.analysis, "rear_knee");
+        double fastest = 1e9;
+        for (const auto& t : timed)
+            fastest = std::min(fastest, t.duration);
+        std::size_t i = 0;
+        for (auto& [id, measured] : c.analysis.measured) {
+            measured.values[0].value = 150.0 + 20.0 * fastest / timed[i++].duration;
+            measured.values[0].u = 0.2;
+        }
+        FocusTrend trend;
+        trend.fault = "rear_leg_soft";
+        trend.measure = "rear_knee";
+        trend.band = {100.0, 166.0};
+        c.analysis.trends = {trend};
+        const auto limit = speedLimitOf(c.data, m_blueprint, c.analysis, "rear_leg_soft");
+        QVERIFY(limit.verdict == SpeedVerdict::leavesAt && limit.by == SpeedBy::speed);
+        QVERIFY2(std::abs(limit.leaves->x - 80.0) < 1.0, qPrintable(QString::number(limit.leaves->x)));
+        QVERIFY(limit.practiseAt > 0.0 && limit.practiseAt < limit.leaves->x);
+        QVERIFY(speedLimitOf(c.data, m_blueprint, c.analysis, "hand_late").verdict == SpeedVerdict::tooFew);
+        // Without a capture rate, what was stated says it.
+        c.data.takes[1].captureRate.reset();
+        QVERIFY(speedLimitOf(c.data, m_blueprint, c.analysis, "rear_leg_soft").verdict == SpeedVerdict::tooFew);
+        i = 0;
+        for (auto& [id, rep] : c.data.reps)
+            rep.effort = std::min(1.0, fastest / timed[i++].duration);
+        QVERIFY(speedLimitOf(c.data, m_blueprint, c.analysis, "rear_leg_soft").by == SpeedBy::effort);
+    }
     void theDrillWithTheMostCuesIsCompared() {
         CaseData data;
         data.blocks = {{1, block(1, "slow_count", "", 5, 5)},   {2, block(2, "slow_count", "", 3, 1)},
@@ -325,7 +355,15 @@ private slots:
         CaseCard c;
         c.next = "look";
         c.detail = toJson(d);
+        c.again = "2026-12-10";
+        c.againWords = "film again";
         QCOMPARE(cardFromJson(toJson(c)), c);
+        // A card speaks of the day on which it is read, not of the day on which it was made.
+        QCOMPARE(cardOn(c, *dayFromIso("2026-12-09")), c);
+        QVERIFY(cardOn(c, *dayFromIso("2026-12-10")).needsCoach);
+        QCOMPARE(cardOn(c, *dayFromIso("2026-12-10")).next, std::string("film again"));
+        c.needsCoach = true;
+        QCOMPARE(cardOn(c, *dayFromIso("2026-12-10")).next, std::string("look")); // that comes first
         for (const char* bad : {"", "{}", "[]", "{\"faults\":[[\"a\",99,0,[]]]}", "{\"faults\":3}", "\xff"})
             QCOMPARE(detailFromJson(bad), CardDetail{});
     }

@@ -24,9 +24,11 @@
 #include <QFile>
 #include <QLabel>
 #include <QLineEdit>
+#include <QListWidget>
 #include <QMenu>
 #include <QMimeData>
 #include <QPushButton>
+#include <QSet>
 #include <QSettings>
 #include <QTableWidget>
 #include <QTest>
@@ -190,11 +192,21 @@ private slots:
         auto* story = child<StoryLine>("storyLine");
         // Somewhere along the line there is a film, and practice below it.
         QSet<int> reached;
+        QSet<QString> diaries;
         for (int x = 20; x < story->width() - 20; x += 8) {
             view()->show(Workspace::progress);
             QTest::mouseClick(story, Qt::LeftButton, {}, QPoint(x, 58));
             reached.insert(static_cast<int>(view()->current()));
+            // A practised day opens the diary there.
+            if (auto* diary = m_window->findChild<QDialog*>("diary")) {
+                QCOMPARE(view()->current(), Workspace::practice);
+                diaries.insert(diary->findChild<QListWidget*>("diaryDays")->currentItem()->text());
+                diary->reject();
+                QCoreApplication::sendPostedEvents(nullptr, QEvent::DeferredDelete);
+                QVERIFY(!m_window->findChild<QDialog*>("diary"));
+            }
         }
+        QVERIFY2(diaries.size() >= 2, qPrintable(QStringList(diaries.values()).join("; ")));
         QVERIFY(reached.contains(static_cast<int>(Workspace::footage)));
         QVERIFY(reached.contains(static_cast<int>(Workspace::practice)));
         QVERIFY(reached.contains(static_cast<int>(Workspace::programme))); // the competition
@@ -417,10 +429,14 @@ private slots:
         b.competitions = {m_today + std::chrono::days(40), m_today + std::chrono::days(70)};
         QVERIFY(book().setBrief(b));
         go(Workspace::brief);
-        for (auto* box : view()->page(Workspace::brief)->findChildren<QCheckBox*>())
-            if (box->accessibleName() == "Alone on Tue")
-                QTest::mouseClick(box, Qt::LeftButton, {}, QPoint(8, box->height() / 2));
+        for (const QString name : {"Alone on Tue", "At home on Tue", "foil at the club"})
+            for (auto* box : view()->page(Workspace::brief)->findChildren<QCheckBox*>())
+                if (box->accessibleName() == name)
+                    QTest::mouseClick(box, Qt::LeftButton, {}, QPoint(8, box->height() / 2));
         QVERIFY(data().brief.alone[1]);
+        QVERIFY(data().brief.places[1] == PracticePlace::home);
+        QCOMPARE(data().brief.lacks[0], std::vector<std::string>{"foil"});
+        QVERIFY(data().brief.lacks[1].empty());
         QCOMPARE(data().brief.athlete.squad, std::string("Thursday"));
         QCOMPARE(data().brief.competitions, b.competitions);
         // One more, in its place; the first is taken away; undo brings it back.

@@ -135,6 +135,22 @@ private slots:
             for (const auto& [position, at] : data().reps.at(id).positions)
                 QVERIFY(!at.proposed);
     }
+    void aPegIsTakenAwayByKey() {
+        view()->show(Workspace::marking);
+        MarkingPage* page = view()->marking();
+        const Rep rep = *repsOf(data(), view()->bench().take()->id)[0];
+        const auto [position, at] = *rep.positions.begin();
+        view()->bench().selectRep(rep.id);
+        view()->bench().setFrame(at.frame.value);
+        page->setFocus();
+        QTest::keyClick(page, Qt::Key_Delete, Qt::ControlModifier);
+        QVERIFY(!data().reps.at(rep.id).positions.contains(position));
+        QCOMPARE(data().reps.at(rep.id).positions.size(), rep.positions.size() - 1);
+        QTest::keyClick(page, Qt::Key_Delete, Qt::ControlModifier); // nothing stands here any more
+        QCOMPARE(data().reps.at(rep.id).positions.size(), rep.positions.size() - 1);
+        QVERIFY(book().undo());
+        QVERIFY(data().reps.at(rep.id).positions.contains(position));
+    }
 };
 QTEST_MAIN(TestKeys)
 #include "test_keys.moc"

@@ -25,6 +25,8 @@
 #include <QListWidget>
 #include <QMenuBar>
 #include <QRegularExpression>
+#include <QScrollArea>
+#include <QScrollBar>
 #include <QSettings>
 #include <QStandardPaths>
 #include <QStatusBar>
@@ -202,13 +204,26 @@ private slots:
         QCOMPARE(pointDuties(exampleOf(MeasureKind::twist)).front(), QString("asse: in basso"));
         QCOMPARE(kindTitle(MeasureKind::twist), QString("Torsione"));
         open();
-        for (const Workspace w : m_all) {
-            m_window->caseView()->show(w);
-            QVERIFY(settle(*m_window));
-            picture("it-" + workspaceId(w));
-            const QStringList cut = test::cutTexts(m_window.get());
-            QVERIFY2(cut.isEmpty(), qPrintable(workspaceId(w) + ": " + cut.join("; ")));
+        QStringList wrong;
+        for (const QSize size : {QSize(1280, 800), QSize(1024, 700)}) {
+            m_window->resize(size);
+            for (const Workspace w : m_all) {
+                m_window->caseView()->show(w);
+                QVERIFY(settle(*m_window));
+                const QString where = QString("it-%1-%2").arg(workspaceId(w)).arg(size.width());
+                picture(where);
+                for (const auto& text : test::cutTexts(m_window.get()))
+                    wrong << where + " cut, " + text;
+                // A page goes on below its window at most, never beside it.
+                for (const auto* area : m_window->findChildren<QScrollArea*>())
+                    if (area->isVisible() && area->widgetResizable() && area->horizontalScrollBar()->maximum() > 0)
+                        wrong << where +
+                                     QString(" goes on beside, by %1 px").arg(area->horizontalScrollBar()->maximum());
+            }
         }
+        for (const auto& w : wrong)
+            qWarning("%s", qPrintable(w));
+        QVERIFY(wrong.isEmpty());
     }
     // "2026-11-22" is for files.
     void daysAreWrittenForPeople() {

@@ -270,6 +270,12 @@ private slots:
         QVERIFY(readable("A mark is good to"));
         QVERIFY(child<QTableWidget>("agreement")->rowCount() >= 1);
         picture("marking-between");
+        // One of them was a bad evening: it goes, and comes back.
+        QTest::mouseClick(child<QPushButton>("forgetRepeat"), Qt::LeftButton);
+        QVERIFY(data().repeats.contains(id) && !data().repeats.contains(other));
+        QCOMPARE(right->count(), 1);
+        QVERIFY(m_window->caseView()->bench().book().undo());
+        QVERIFY(data().repeats.contains(other));
         page()->tabs()->setCurrentIndex(0);
     }
     void darkAndSmall() {

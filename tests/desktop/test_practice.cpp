@@ -1,5 +1,6 @@
 // A practice through the real window: reps by one key each, a camera beside it, its cue and tempo, a day on one's own.
 
+#include "casebook/diary.h"
 #include "casebook/planner.h"
 #include "desktop/practice/practice_page.h"
 #include "footage/camera.h"
@@ -92,7 +93,14 @@ private slots:
         QTest::keyClicks(note, "calm hands");
         QTest::keyClick(note, Qt::Key_Return);
         QCOMPARE(data().blocks.rbegin()->second.note, std::string("calm hands"));
-        for (int i = 0; i < 32; ++i) // 30 reps, the note, and one too many for this page
+        // It was said of this block, not of the next one.
+        page->setFocus();
+        QTest::keyClick(page, Qt::Key_N);
+        QVERIFY2(note->text().isEmpty(), qPrintable(note->text()));
+        QTest::keyClick(page, Qt::Key_G);
+        QCOMPARE(data().blocks.size(), before + 2);
+        QVERIFY(data().blocks.rbegin()->second.note.empty());
+        for (int i = 0; i < 33; ++i) // 30 reps, the note, a rep, and one too many for this page
             if (data().blocks.size() > before)
                 book().undo();
         QCOMPARE(data().blocks.size(), before);
@@ -406,6 +414,7 @@ private slots:
     }
     void aDayOnOnesOwn() {
         const std::size_t before = data().blocks.size();
+        const QString gate = child<QLabel>("gate")->text();
         test::whenModal(m_window.get(), [this](QWidget* own) {
             auto* dialog = qobject_cast<QDialog*>(own);
             QVERIFY(dialog && dialog->objectName() == "ownDayDialog");
@@ -419,6 +428,45 @@ private slots:
         QCOMPARE(data().blocks.size(), before + 1);
         const Block& b = data().blocks.rbegin()->second;
         QVERIFY(b.own && b.own->minutes == 25 && b.own->hits == 14 && b.own->noticed == "calmer after ten");
+        QCOMPARE(child<QLabel>("gate")->text(), gate); // nobody counted: the block before still says it
+        // It is said again before the next block of that drill.
+        QVERIFY(child<QLabel>("lastSaid")->isVisible());
+        QVERIFY2(child<QLabel>("lastSaid")->text().contains("calmer after ten"),
+                 qPrintable(child<QLabel>("lastSaid")->text()));
+    }
+    void theDiaryKeepsWhatWasSaid() {
+        const Id newest = data().blocks.rbegin()->first; // of the test before
+        auto* page = view()->page(Workspace::practice);
+        page->setFocus();
+        QTest::keyClick(page, Qt::Key_Y);
+        auto* diary = m_window->findChild<QDialog*>("diary");
+        QVERIFY(diary && diary->isVisible());
+        auto* list = diary->findChild<QListWidget*>("diaryDays");
+        QVERIFY(list->count() >= 1);
+        const auto says = [&](const QString& words) {
+            for (const auto* label : diary->findChildren<QLabel*>())
+                if (label->isVisible() && label->text().contains(words))
+                    return true;
+            return false;
+        };
+        QVERIFY(says("Noticed: calmer after ten"));
+        picture("diary", diary);
+        // A note in place; Return does not press a button.
+        const auto inNewest = static_cast<qsizetype>(diaryOf(data()).front().blocks.size()) - 1; // the day's last block
+        auto* note = diary->findChildren<QLineEdit*>("diaryNote").at(inNewest);
+        QTest::keyClicks(note, "written later");
+        QTest::keyClick(note, Qt::Key_Return);
+        QCOMPARE(data().blocks.at(newest).note, std::string("written later"));
+        QVERIFY(diary->isVisible());
+        QTest::qWait(0);
+        // Taken away, and back.
+        QTest::mouseClick(diary->findChildren<QPushButton*>("diaryTakeAway").at(inNewest), Qt::LeftButton);
+        QVERIFY(!data().blocks.contains(newest));
+        QTRY_VERIFY(!says("Noticed: calmer after ten"));
+        QTest::keyClick(diary, Qt::Key_Escape);
+        QTRY_VERIFY(!m_window->findChild<QDialog*>("diary"));
+        QVERIFY(book().undo());
+        QCOMPARE(data().blocks.at(newest).note, std::string("written later"));
     }
 };
 

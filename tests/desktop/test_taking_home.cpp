@@ -363,6 +363,11 @@ private slots:
         QTest::mouseClick(dose, Qt::LeftButton, {}, dose->placeOf(0).toPoint());
         QVERIFY(settle(*m_window));
         QVERIFY(view()->current() == Workspace::practice);
+        auto* diary = m_window->findChild<QDialog*>("diary"); // the days of that week
+        QVERIFY(diary && diary->isVisible());
+        diary->reject();
+        m_window->activateWindow(); // off screen no window manager does it
+        QTRY_VERIFY(m_window->isActiveWindow());
     }
     // How hard it was, as the athlete says, instead of how fast it was.
     void measuresAgainstStatedEffort() {

@@ -128,6 +128,22 @@ private slots:
         }
         QVERIFY(!athlete.html.contains("guardian"));
     }
+    void theCoachReadsWhatWasPractised() {
+        auto c = found();
+        c.data.blocks.clear();
+        QVERIFY(!report(c, Reader::coach).html.contains("What was practised"));
+        Block counted, alone;
+        counted.day = alone.day = *dayFromIso("2026-11-20");
+        counted.drill = alone.drill = m_blueprint.drills.front().id;
+        counted.reps = {{true, {}, {}}, {false, {}, "too <early>"}};
+        alone.own = SelfCoached{25, 0, {}, 0, 0, {}, "half the distance"};
+        c.data.blocks = {{1, counted}, {2, alone}};
+        const auto html = report(c, Reader::coach).html;
+        QVERIFY(html.contains("What was practised") && html.contains("1 of 2 good"));
+        QVERIFY(html.contains("too &lt;early&gt; (1)"));
+        QVERIFY(html.contains("25 minutes") && html.contains("to try: half the distance"));
+        QVERIFY(!report(c, Reader::athlete).html.contains("What was practised"));
+    }
     void picturesAndClipsAreInTheFile() {
         PaperContent content;
         content.html = "<img src=\"picture:one\">";

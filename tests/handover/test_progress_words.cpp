@@ -1,6 +1,7 @@
 // Progress in sentences.
 
 #include "casebook/shipped.h"
+#include "casebook/trends.h"
 #include "handover/progress_words.h"
 
 #include <QTest>
@@ -36,6 +37,16 @@ private slots:
         QVERIFY(
             says(words({{150, calm}, {150.5, calm}, {170, calm}, {170.4, calm}, {169.8, calm}}), "It came at once"));
         QVERIFY(says(words({{150, calm}, {155, calm}, {160, calm}, {165, calm}, {170, calm}}), "little by little"));
+    }
+    void whereToPractise() {
+        SpeedAnswer a;
+        QVERIFY(practiseAtWords(a).empty());
+        a.verdict = SpeedVerdict::leavesAt;
+        QVERIFY(practiseAtWords(a).empty()); // it leaves the band, but nobody knows where one is safe
+        a.practiseAt = 79.6;
+        QCOMPARE(practiseAtWords(a), std::string("no faster than 80 % of the fastest"));
+        a.by = SpeedBy::effort;
+        QCOMPARE(practiseAtWords(a), std::string("no harder than 80 % of the utmost effort"));
     }
     void stagesAreNotMixed() {
         const auto t = trend({{150, Stage::fixedFeed}, {170, Stage::shadow}, {151, Stage::fixedFeed}});
@@ -77,6 +88,75 @@ private slots:
         QVERIFY(says(againstLastWords(m_blueprint, trend({{150, calm}, {170, calm}, {170.3, calm}})), "not more than"));
         QVERIFY(againstLastWords(m_blueprint, trend({{150, calm}, {170, calm}})).empty()); // the change itself
     }
+    // Quicker steps that are shorter: the walker is glad of the wrong number.
+    void moreOfOneAloneProvesNothing() {
+        const Blueprint walking = *shippedBlueprint("race-walking");
+        const auto words = [&](const char* measure, double speedNow) {
+            CaseData data;
+            Analysis a;
+            for (const auto& [id, ago, rate, stride, speed] :
+                 {std::tuple{Id(1), 30, 90.0, 2.0, 3.0}, {Id(2), 2, 100.0, 1.8, speedNow}}) {
+                Take& take = data.takes[id];
+                take.id = id;
+                take.day = m_today - days(ago);
+                for (int i = 0; i < 4; ++i) {
+                    Rep& rep = data.reps[10 * id + i];
+                    rep.id = 10 * id + i;
+                    rep.take = id;
+                    for (const auto& [name, value] : {std::pair{"rate", rate}, {"stride", stride}, {"speed", speed}}) {
+                        MeasureValue v;
+                        v.measure = name;
+                        v.value = value + 0.01 * i;
+                        v.u = 0.02;
+                        a.measured[rep.id].values.push_back(v);
+                    }
+                }
+            }
+            return productWords(data, walking, a, trendOf(data, walking, a, {}, measure));
+        };
+        QVERIFY2(says(words("rate", 3.0), "no more than could be chance") && says(words("rate", 3.0), "proves nothing"),
+                 words("rate", 3.0).c_str());
+        QVERIFY2(says(words("rate", 3.5), "went up with it: +0.5"), words("rate", 3.5).c_str());
+        QVERIFY2(says(words("stride", 2.6), "went down: \u22120.4") || says(words("stride", 2.6), "went down: -0.4"),
+                 words("stride", 2.6).c_str());
+        QVERIFY(words("speed", 3.5).empty()); // that is the thing itself
+        QVERIFY(words("lead_knee", 3.5).empty());
+    }
+    void doesADrillHelp() {
+        const std::string drill = m_blueprint.fault("rear_leg_soft")->drills.front();
+        const Stage calm = Stage::fixedFeed;
+        CaseData data;
+        auto t = trend({{150, calm}, {151, calm}});
+        for (Id id = 1; id <= 3; ++id) {
+            Block& b = data.blocks[id];
+            b.day = t.points[0].day + days(id);
+            b.drill = drill;
+            b.reps.resize(10);
+        }
+        data.blocks[3].own = SelfCoached{20, 0, {}, 0, 0, {}, {}};
+        const auto words = [&] { return drillHelpWords(data, m_blueprint, t, drill); };
+        QVERIFY2(says(words(), "Practised (30 reps, 20 minutes alone on 3 days)") && says(words(), "late, and then"),
+                 words().c_str());
+        QVERIFY(uselessDrillWords(data, m_blueprint, t).empty()); // it may come yet
+        t.points[1].day = t.points[0].day + days(20);
+        for (Id id = 11; id <= 15; ++id) {
+            data.blocks[id] = data.blocks[1];
+            data.blocks[id].day = t.points[0].day + days(id);
+        }
+        QVERIFY2(says(words(), "another cue"), words().c_str());
+        QVERIFY(says(uselessDrillWords(data, m_blueprint, t), m_blueprint.drill(drill)->name.c_str()));
+        t.points[1].value = 160;
+        QVERIFY2(says(words(), "it moved by +10") && says(words(), "towards the band"), words().c_str());
+        QVERIFY(uselessDrillWords(data, m_blueprint, t).empty());
+        t.points[1].value = 140;
+        QVERIFY(says(words(), "the wrong way"));
+        t.points[0].value = t.points[1].value = 170;
+        QVERIFY(says(words(), "inside the band"));
+        QVERIFY(drillHelpWords(data, m_blueprint, t, "no_such_drill").empty());
+        for (auto& [id, b] : data.blocks)
+            b.film = "rear_knee"; // verdicts on a film are no practice
+        QVERIFY(words().empty());
+    }
     // Eight reps of two stages six weeks ago and eight now: what broke then is owned now.
     void whereItBreaksThenAndNow() {
         CaseData data;
@@ -105,6 +185,7 @@ private slots:
         t.points[0].day = m_today - days(2);
         auto found = breakOf(data, a, t);
         QVERIFY(!found.since && found.then.stages.empty() && says(found.words, "breaks at scored"));
+        QVERIFY(says(found.words, "An old habit comes back under stress"));
         film(3, 45, Stage::slow, 150);
         found = breakOf(data, a, t);
         QCOMPARE(*found.since, m_today - days(29));

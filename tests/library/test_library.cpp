@@ -91,6 +91,8 @@ private slots:
             own.reason = "long shins";
             brief.targets = {own};
             brief.alone[3] = true;
+            brief.places[2] = PracticePlace::home;
+            brief.lacks = {{{"tape"}, {"tape", "a box, high"}}};
             brief.regime = "keep";
             expected.marks[take]["left_knee"][FrameIndex(1)] = {{1.25, -2.5}, 0.75, How::proxy};
             QVERIFY(l->apply(

@@ -102,7 +102,6 @@ private slots:
         }
         QVERIFY(learnt);
         in.days = 56; // six weeks on, the ladder is forecast to have climbed
-        in.equipment = {"glove"};
         const auto far = prescribe(twoFaults(), in);
         QVERIFY(std::any_of(far.blocks.begin(), far.blocks.end(),
                             [](const auto& b) { return b.drill == "open" && b.forecast; }));
@@ -128,9 +127,43 @@ private slots:
         for (const auto& b : owned.blocks)
             QVERIFY(in.known.contains(b.drill) && b.day != in.competitions[0]);
     }
+    void atHomeOnlyWhatCanBeDoneThere() {
+        auto in = week();
+        in.reached = {{"late", Stage::open}};
+        in.known = {"feed", "shadow", "slow", "open"};
+        in.focus = {"late"};
+        in.places.fill(PracticePlace::home);
+        const auto p = prescribe(twoFaults(), in);
+        QVERIFY((p.ladder == std::vector<std::string>{"shadow"}));
+        QVERIFY(!p.blocks.empty());
+        for (const auto& b : p.blocks)
+            QCOMPARE(b.drill, std::string("shadow"));
+        // One day at the club brings the rest back, and only on that day.
+        in.places[5] = PracticePlace::club;
+        std::set<std::string> atClub;
+        for (const auto& b : prescribe(twoFaults(), in).blocks) {
+            QVERIFY2(weekdayOf(b.day) == 5 || b.drill == "shadow", b.drill.c_str());
+            if (weekdayOf(b.day) == 5)
+                atClub.insert(b.drill);
+        }
+        QVERIFY(atClub.contains("open"));
+    }
+    void aRungThatCannotBeDoneIsPassedOver() {
+        auto in = week();
+        in.focus = {"late"};
+        in.reached.clear();
+        Blueprint b = twoFaults();
+        b.drills[1].equipment = {"tape"}; // the only drill of the first rung
+        QVERIFY(stageAllowed(b, in, {}, "late", kMonday) == Stage::shadow);
+        in.lacks = {{{"tape"}, {"tape"}}};
+        QVERIFY(stageAllowed(b, in, {}, "late", kMonday) == Stage::slow);
+        const auto p = prescribe(b, in);
+        QVERIFY(p.infeasible.empty() && p.breaches.empty());
+        QVERIFY(std::any_of(p.blocks.begin(), p.blocks.end(), [](const auto& x) { return x.drill == "slow"; }));
+    }
     void equipmentAndPartner() {
         auto in = week();
-        in.equipment = {"tape"};
+        in.lacks = {{{"glove"}, {"glove"}}};
         in.alone.fill(true);
         QVERIFY((prescribe(twoFaults(), in).ladder == std::vector<std::string>{"shadow", "slow"}));
         Blueprint only = twoFaults();
@@ -276,6 +309,8 @@ private slots:
                     d.partner = any(5) == 0;
                     d.speed = any(4) == 0 ? "full" : "";
                     d.contrast = any(3) == 0 ? "the wrong way" : "";
+                    if (any(4) == 0)
+                        d.equipment = {"tape"};
                     b.drills.push_back(d);
                     fault.drills.push_back(id);
                 }
@@ -286,6 +321,11 @@ private slots:
                 m = any(3) ? 7 + any(54) : 0;
             for (auto& alone : in.alone)
                 alone = any(3) == 0;
+            for (auto& place : in.places)
+                place = any(4) == 0 ? PracticePlace::home : PracticePlace::club;
+            for (auto& lacks : in.lacks)
+                if (any(3) == 0)
+                    lacks = {"tape"};
             for (int c = any(3); c > 0; --c)
                 in.competitions.push_back(kMonday + days(any(40)));
             for (int absent = any(4); absent > 0; --absent)
@@ -376,8 +416,14 @@ private slots:
                     Rule::share));
         in.alone.fill(true);
         QVERIFY(has(in, {block(tue, "open", "late", 8)}, Rule::partner));
-        in.equipment = {"tape"};
+        in.lacks[1] = {"glove"};
+        QVERIFY(!has(in, {block(tue, "feed", "late", 6)}, Rule::equipment)); // it is at the club
+        in.lacks[0] = {"glove"};
         QVERIFY(has(in, {block(tue, "feed", "late", 6)}, Rule::equipment));
+        QVERIFY(!has(in, {block(tue, "feed", "late", 6)}, Rule::place));
+        in.places[1] = PracticePlace::home;
+        QVERIFY(has(in, {block(tue, "feed", "late", 6)}, Rule::place));
+        QVERIFY(!has(in, {block(tue, "shadow", "late", 3)}, Rule::place));
         in.reached.clear();
         QVERIFY(has(in, {block(tue, "feed", "late", 6)}, Rule::stage));
         in.known.clear();

@@ -1,5 +1,6 @@
 // Readings of a plan's input that checker and solver share.
 
+#include "core/programme/at_home.h"
 #include "core/programme/plan_parts.h"
 
 #include "core/technique/blueprint.h"
@@ -62,12 +63,58 @@ private slots:
         PlanInput in;
         Drill d;
         d.equipment = {"mat", "ball"};
-        QVERIFY(equipped(in, d)); // nobody said what there is
-        in.equipment = {"ball", "wall"};
-        QVERIFY(!equipped(in, d));
-        in.equipment.push_back("mat");
-        QVERIFY(equipped(in, d));
-        QVERIFY(equipped(in, Drill{}));
+        using enum PracticePlace;
+        QVERIFY(missingFor(in, d, club).empty()); // nobody said what there is
+        in.lacks = {{{"wall"}, {"ball", "mat", "wall"}}};
+        QVERIFY(missingFor(in, d, club).empty());
+        QCOMPARE(missingFor(in, d, home), std::string("mat, ball"));
+        QVERIFY(missingFor(in, Drill{}, home).empty());
+    }
+    void whatIsDoneAtHome() {
+        PlannedBlock b;
+        b.day = m_monday + days(1);
+        std::array<PracticePlace, 7> places{};
+        QVERIFY(!atHome(b, places));
+        b.kind = BlockKind::home;
+        QVERIFY(atHome(b, places));
+        b.kind = BlockKind::session;
+        places[0] = PracticePlace::home;
+        QVERIFY(!atHome(b, places));
+        places[1] = PracticePlace::home;
+        QVERIFY(atHome(b, places));
+    }
+    void whereADayIs() {
+        PlanInput in;
+        in.places[1] = PracticePlace::home;
+        const Day tuesday = m_monday + days(1);
+        QVERIFY(placeOf(BlockKind::session, m_monday, in.places) == PracticePlace::club);
+        QVERIFY(placeOf(BlockKind::home, m_monday, in.places) == PracticePlace::home);
+        QVERIFY(placeOf(BlockKind::session, tuesday, in.places) == PracticePlace::home);
+        Drill d;
+        QVERIFY(possibleOn(in, d, m_monday, BlockKind::session));
+        QVERIFY(!possibleOn(in, d, tuesday, BlockKind::session));
+        d.home = true;
+        QVERIFY(possibleOn(in, d, tuesday, BlockKind::session));
+        d.partner = true;
+        in.alone[1] = true;
+        QVERIFY(!possibleOn(in, d, tuesday, BlockKind::session));
+        // A day without minutes does not make it possible.
+        d = {};
+        in.from = m_monday;
+        in.minutes = {0, 20, 0, 0, 0, 0, 0};
+        QVERIFY(!canCome(in, d));
+        in.minutes[0] = 20;
+        QVERIFY(canCome(in, d));
+        in.banned = {d.id};
+        QVERIFY(!canCome(in, d));
+        // What home work needs must be at home; at the club it may be missing.
+        in.banned.clear();
+        d.home = true;
+        d.equipment = {"tape"};
+        in.lacks[0] = {"tape"};
+        QVERIFY(canCome(in, d));
+        in.lacks[1] = {"tape"};
+        QVERIFY(!canCome(in, d));
     }
 };
 
