@@ -26,7 +26,8 @@ endfunction()
 
 # riflesso_test(<name> SOURCE file.cpp [LINKS ...] [LABELS ...] [FILMS] [ENVIRONMENT ...] [PARTS ...])
 # One Qt Test executable per tested header. FILMS: the test needs the demo library to have been made. PARTS: functions
-# of a long test that are run as tests of their own, so that two can run beside one another; the first has its name.
+# of a long test that are run as tests of their own, so that two can run beside one another; the first has its name, and
+# functions with commas between stay together.
 function(riflesso_test name)
   cmake_parse_arguments(T "FILMS" "SOURCE" "LINKS;LABELS;ENVIRONMENT;PARTS" ${ARGN})
   add_executable(${name} ${T_SOURCE})
@@ -50,11 +51,14 @@ function(riflesso_test name)
     RIFLESSO_DEMO_DIR="${PROJECT_BINARY_DIR}/demo-library"
     RIFLESSO_SCRATCH_DIR="${PROJECT_BINARY_DIR}/tests")
   list(POP_FRONT T_PARTS first)
-  add_test(NAME ${name} COMMAND ${name} ${first})
+  string(REPLACE "," ";" functions "${first}")
+  add_test(NAME ${name} COMMAND ${name} ${functions})
   set(tests ${name})
   foreach(part ${T_PARTS})
-    add_test(NAME ${name}_${part} COMMAND ${name} ${part})
-    list(APPEND tests ${name}_${part})
+    string(REPLACE "," ";" functions "${part}")
+    list(GET functions 0 called)
+    add_test(NAME ${name}_${called} COMMAND ${name} ${functions})
+    list(APPEND tests ${name}_${called})
   endforeach()
   set_tests_properties(${tests} PROPERTIES TIMEOUT 1800
     ENVIRONMENT "QT_QPA_PLATFORM=offscreen;QTEST_FUNCTION_TIMEOUT=1790000;${T_ENVIRONMENT}" LABELS "${T_LABELS}")

@@ -987,7 +987,7 @@
     </message>
     <message>
         <source>name: “%1” → “%2”</source>
-        <translation>nome: “%1” → “%2”</translation>
+        <translation>nome: «%1» → «%2»</translation>
     </message>
     <message>
         <source>is gone</source>
@@ -2948,7 +2948,7 @@ non fanno diagnosi.</translation>
     </message>
     <message>
         <source>&quot;%1&quot; does not lie after &quot;%2&quot;</source>
-        <translation>“%1” non sta dopo “%2”</translation>
+        <translation>«%1» non sta dopo «%2»</translation>
     </message>
     <message>
         <source>the two are never in front at the same time</source>
@@ -2976,7 +2976,7 @@ non fanno diagnosi.</translation>
     </message>
     <message>
         <source>this view cannot show the direction &quot;%1&quot;</source>
-        <translation>questa vista non può mostrare la direzione “%1”</translation>
+        <translation>questa vista non può mostrare la direzione «%1»</translation>
     </message>
     <message>
         <source>the measures that it compares are not known</source>
@@ -2992,7 +2992,7 @@ non fanno diagnosi.</translation>
     </message>
     <message>
         <source>it is not back before &quot;%1&quot;</source>
-        <translation>non è tornata prima di “%1”</translation>
+        <translation>non è tornata prima di «%1»</translation>
     </message>
     <message>
         <source>not judged by eye yet</source>
@@ -3016,7 +3016,7 @@ non fanno diagnosi.</translation>
     </message>
     <message>
         <source>key position &quot;%1&quot; is not placed</source>
-        <translation>la posizione chiave “%1” non è posta</translation>
+        <translation>la posizione chiave «%1» non è posta</translation>
     </message>
     <message>
         <source>only this frame is marked: the error of the instant is not counted</source>
@@ -3318,11 +3318,11 @@ non fanno diagnosi.</translation>
     </message>
     <message>
         <source>“%1”, on which it leans, is unsure</source>
-        <translation>“%1”, su cui si appoggia, è incerta</translation>
+        <translation>«%1», su cui si appoggia, è incerta</translation>
     </message>
     <message>
         <source>it comes out before “%1”</source>
-        <translation>risulta prima di “%1”</translation>
+        <translation>risulta prima di «%1»</translation>
     </message>
     <message>
         <source>the position it leans on was not found</source>
@@ -3373,7 +3373,7 @@ non fanno diagnosi.</translation>
     </message>
     <message>
         <source>%1 is of the stage “%2”; practice has come to “%3” by then</source>
-        <translation>%1 è del livello “%2”; per allora la pratica è arrivata a “%3”</translation>
+        <translation>%1 è del livello «%2»; per allora la pratica è arrivata a «%3»</translation>
     </message>
     <message>
         <source>%1 would be new in a time of competitions</source>
@@ -3397,11 +3397,11 @@ non fanno diagnosi.</translation>
     </message>
     <message>
         <source>session %1 in seven days; “%2” means %3</source>
-        <translation>seduta %1 in sette giorni; “%2” ne prevede %3</translation>
+        <translation>seduta %1 in sette giorni; «%2» ne prevede %3</translation>
     </message>
     <message>
         <source>%1 days after the last session; “%2” wants %3</source>
-        <translation>%1 giorni dopo l&apos;ultima seduta; “%2” ne vuole %3</translation>
+        <translation>%1 giorni dopo l&apos;ultima seduta; «%2» ne vuole %3</translation>
     </message>
     <message>
         <source>technique takes %1 minutes of this week, %2 are its share</source>
@@ -4002,15 +4002,15 @@ non fanno diagnosi.</translation>
     </message>
     <message>
         <source>one cue so far, &quot;%1&quot;, %2. Try another at the same drill, and they can be compared.</source>
-        <translation>finora un solo richiamo, “%1”, %2. Provane un altro sullo stesso esercizio, e si potranno confrontare.</translation>
+        <translation>finora un solo richiamo, «%1», %2. Provane un altro sullo stesso esercizio, e si potranno confrontare.</translation>
     </message>
     <message>
         <source>&quot;%1&quot; works better than the rest (%2), %3.</source>
-        <translation>“%1” funziona meglio degli altri (%2), %3.</translation>
+        <translation>«%1» funziona meglio degli altri (%2), %3.</translation>
     </message>
     <message>
         <source>%1 more with &quot;%2&quot;</source>
-        <translation>ancora %1 con “%2”</translation>
+        <translation>ancora %1 con «%2»</translation>
     </message>
     <message>
         <source>not enough yet, %1.</source>
@@ -4018,7 +4018,7 @@ non fanno diagnosi.</translation>
     </message>
     <message>
         <source>no cue is clearly better yet; &quot;%1&quot; leads (%2).</source>
-        <translation>nessun richiamo è ancora nettamente migliore; “%1” è avanti (%2).</translation>
+        <translation>nessun richiamo è ancora nettamente migliore; «%1» è avanti (%2).</translation>
     </message>
     <message>
         <source>Nothing was practised in the last four weeks.</source>
@@ -4471,7 +4471,7 @@ non fanno diagnosi.</translation>
     </message>
     <message>
         <source>To do: %1, %2. &quot;%3&quot;</source>
-        <translation>Da fare: %1, %2. “%3”</translation>
+        <translation>Da fare: %1, %2. «%3»</translation>
     </message>
     <message>
         <source>You said: %1</source>
@@ -4934,7 +4934,7 @@ non fanno diagnosi.</translation>
     </message>
     <message>
         <source>Frame %1 of “%2”. Two points: a length, a lean. Three: an angle. Four: two lines.</source>
-        <translation>Fotogramma %1 di “%2”. Due punti: una lunghezza, un&apos;inclinazione. Tre: un angolo. Quattro: due linee.</translation>
+        <translation>Fotogramma %1 di «%2». Due punti: una lunghezza, un&apos;inclinazione. Tre: un angolo. Quattro: due linee.</translation>
     </message>
     <message>
         <source>Frames %1 and %2. Click the same points again, or only read the time.</source>
@@ -4946,7 +4946,7 @@ non fanno diagnosi.</translation>
     </message>
     <message>
         <source>%1; frame %2 of “%3”</source>
-        <translation>%1; fotogramma %2 di “%3”</translation>
+        <translation>%1; fotogramma %2 di «%3»</translation>
     </message>
     <message>
         <source>Begin a technique with it (W)</source>
@@ -5995,7 +5995,7 @@ non fanno diagnosi.</translation>
     </message>
     <message>
         <source>Draft of “%1”</source>
-        <translation>Bozza di “%1”</translation>
+        <translation>Bozza di «%1»</translation>
     </message>
     <message>
         <source>%1 marks drafted on %2%3. Drafts, not measurements: press W for those that matter.</source>
@@ -6303,7 +6303,7 @@ Marca una ripetizione dell&apos;atleta, e porta un modello.</translation>
     </message>
     <message>
         <source>“%1”: %2 of %3 good, 95 % from %4 to %5 %</source>
-        <translation>“%1”: %2 buone su %3, 95 % da %4 a %5 %</translation>
+        <translation>«%1»: %2 buone su %3, 95 % da %4 a %5 %</translation>
     </message>
     <message>
         <source>Practice counts reps by the cue they were done with.</source>
@@ -6319,7 +6319,7 @@ Marca una ripetizione dell&apos;atleta, e porta un modello.</translation>
     </message>
     <message>
         <source>“%1”</source>
-        <translation>“%1”</translation>
+        <translation>«%1»</translation>
     </message>
     <message>
         <source>%1 of %2 good</source>
@@ -6468,11 +6468,11 @@ Marca una ripetizione dell&apos;atleta, e porta un modello.</translation>
     </message>
     <message>
         <source>It did not go with its cause: “%1” moved by more than its error, this stayed. Look for another cause, or take it up by itself.</source>
-        <translation>Non è andato con la sua causa: “%1” si è mosso più del suo errore, questo è rimasto. Cerca un&apos;altra causa, o lavoraci da solo.</translation>
+        <translation>Non è andato con la sua causa: «%1» si è mosso più del suo errore, questo è rimasto. Cerca un&apos;altra causa, o lavoraci da solo.</translation>
     </message>
     <message>
         <source>“%1”</source>
-        <translation>“%1”</translation>
+        <translation>«%1»</translation>
     </message>
     <message>
         <source>Seen in</source>
@@ -6524,11 +6524,11 @@ Marca una ripetizione dell&apos;atleta, e porta un modello.</translation>
     </message>
     <message>
         <source>The athlete says: “%1”</source>
-        <translation>L&apos;atleta dice: “%1”</translation>
+        <translation>L&apos;atleta dice: «%1»</translation>
     </message>
     <message>
         <source>Heard from others: “%1”</source>
-        <translation>Sentito da altri: “%1”</translation>
+        <translation>Sentito da altri: «%1»</translation>
     </message>
     <message>
         <source>Said and seen</source>
@@ -6724,7 +6724,7 @@ Marca una ripetizione dell&apos;atleta, e porta un modello.</translation>
     </message>
     <message>
         <source>with the frame looked at last (%1 of “%2”)</source>
-        <translation>con il fotogramma guardato per ultimo (%1 di “%2”)</translation>
+        <translation>con il fotogramma guardato per ultimo (%1 di «%2»)</translation>
     </message>
     <message>
         <source>%1: &lt;b&gt;%2&lt;/b&gt;, band %3 %4. %5, %6.%8&lt;br&gt;Reps: %7</source>
@@ -6965,7 +6965,7 @@ Marca una ripetizione dell&apos;atleta, e porta un modello.</translation>
     </message>
     <message>
         <source>“%1”</source>
-        <translation>“%1”</translation>
+        <translation>«%1»</translation>
     </message>
     <message>
         <source>Right and wrong: %1</source>
@@ -7195,11 +7195,11 @@ Marca una ripetizione dell&apos;atleta, e porta un modello.</translation>
     </message>
     <message>
         <source>take back “%1”</source>
-        <translation>togliere “%1”</translation>
+        <translation>togliere «%1»</translation>
     </message>
     <message>
         <source>judge “%1”</source>
-        <translation>giudicare “%1”</translation>
+        <translation>giudicare «%1»</translation>
     </message>
     <message>
         <source>not judged</source>
@@ -7572,7 +7572,7 @@ Arriva la prossima ripetizione …</translation>
     </message>
     <message>
         <source>“%1”: %2</source>
-        <translation>“%1”: %2</translation>
+        <translation>«%1»: %2</translation>
     </message>
     <message>
         <source>take the film as it is now</source>
@@ -7813,7 +7813,7 @@ Atleta: %3. Allenatore: %4.</translation>
     </message>
     <message>
         <source>“%1” is in the library.</source>
-        <translation>“%1” è nella libreria.</translation>
+        <translation>«%1» è nella libreria.</translation>
     </message>
     <message>
         <source> It is cut off: %1 frames are lost, the others are good.</source>
@@ -7873,7 +7873,7 @@ Atleta: %3. Allenatore: %4.</translation>
     </message>
     <message>
         <source>Looking for “%1”</source>
-        <translation>Cerco “%1”</translation>
+        <translation>Cerco «%1»</translation>
     </message>
     <message>
         <source>The film is not in this folder. Nothing was changed.</source>
@@ -8004,7 +8004,7 @@ Atleta: %3. Allenatore: %4.</translation>
 Drop films or folders on this window, or press “Bring in films”.
 Film from the side first, camera level with the hips, the whole movement in the picture.</source>
         <translation>Ancora nessun filmato.
-Trascina filmati o cartelle su questa finestra, o premi “Porta filmati”.
+Trascina filmati o cartelle su questa finestra, o premi «Porta filmati».
 Filma prima di lato, telecamera all&apos;altezza delle anche, tutto il movimento nell&apos;immagine.</translation>
     </message>
     <message>
@@ -8958,11 +8958,11 @@ Filma prima di lato, telecamera all&apos;altezza delle anche, tutto il movimento
     </message>
     <message>
         <source>“%1” is proposed here. %2 Enter accepts it, Ctrl and the arrow keys move it.</source>
-        <translation>“%1” è proposta qui. %2 Invio la accetta, Ctrl e le frecce la spostano.</translation>
+        <translation>«%1» è proposta qui. %2 Invio la accetta, Ctrl e le frecce la spostano.</translation>
     </message>
     <message>
         <source>The %1 disagrees with “%2” by %3 px: one of the two marks is off. The line is where the other view sees it.</source>
-        <translation>%1 non concorda con “%2” per %3 px: uno dei due segni è sbagliato. La linea è dove lo vede l&apos;altra vista.</translation>
+        <translation>%1 non concorda con «%2» per %3 px: uno dei due segni è sbagliato. La linea è dove lo vede l&apos;altra vista.</translation>
     </message>
     <message>
         <source>The %1 is not marked here. Click it, or press X when it is not to be seen. %2 until every measure can be decided.</source>
@@ -8986,7 +8986,7 @@ Filma prima di lato, telecamera all&apos;altezza delle anche, tutto il movimento
     </message>
     <message>
         <source>Step to “%1” with the arrow keys and press %2. %3</source>
-        <translation>Vai a “%1” con le frecce e premi %2. %3</translation>
+        <translation>Vai a «%1» con le frecce e premi %2. %3</translation>
     </message>
     <message>
         <source>Rep %1: %2 until every measure can be decided. Press W for the one that tells most.</source>
@@ -9229,7 +9229,7 @@ Filma prima di lato, telecamera all&apos;altezza delle anche, tutto il movimento
     </message>
     <message>
         <source>“at” reads it at the position, “just before” from the frames before it only, because a contact changes what follows; anything else over the frames until the second</source>
-        <translation>“a” la legge nella posizione, “appena prima” dai soli fotogrammi precedenti, perché un contatto cambia ciò che segue; ogni altra scelta sui fotogrammi fino alla seconda</translation>
+        <translation>«a» la legge nella posizione, «appena prima» dai soli fotogrammi precedenti, perché un contatto cambia ciò che segue; ogni altra scelta sui fotogrammi fino alla seconda</translation>
     </message>
     <message>
         <source>lead_hip, lead_knee, lead_ankle; two joined by + are their middle</source>
@@ -9237,7 +9237,7 @@ Filma prima di lato, telecamera all&apos;altezza delle anche, tutto il movimento
     </message>
     <message>
         <source>“%1” has a name in it that is no landmark.</source>
-        <translation>“%1” contiene un nome che non è un punto.</translation>
+        <translation>«%1» contiene un nome che non è un punto.</translation>
     </message>
     <message>
         <source>Reading</source>
@@ -9345,7 +9345,7 @@ Filma prima di lato, telecamera all&apos;altezza delle anche, tutto il movimento
     </message>
     <message>
         <source>“%1” is no link: a name, a colon, one to three landmarks.</source>
-        <translation>“%1” non è un anello: un nome, due punti, da uno a tre punti del corpo.</translation>
+        <translation>«%1» non è un anello: un nome, due punti, da uno a tre punti del corpo.</translation>
     </message>
     <message>
         <source>Checkpoint</source>
@@ -9895,7 +9895,7 @@ Ponile in Marcatura: vai al momento e premi il suo numero.</translation>
     </message>
     <message>
         <source>“%1” stands on the ladder now.</source>
-        <translation>“%1” ora è sulla scala.</translation>
+        <translation>«%1» ora è sulla scala.</translation>
     </message>
 </context>
 <context>
@@ -10275,7 +10275,7 @@ Ponile in Marcatura: vai al momento e premi il suo numero.</translation>
     </message>
     <message>
         <source>“%1”</source>
-        <translation>“%1”</translation>
+        <translation>«%1»</translation>
     </message>
     <message>
         <source>%1 · %2</source>
@@ -11027,7 +11027,7 @@ Ponile in Marcatura: vai al momento e premi il suo numero.</translation>
     </message>
     <message>
         <source>Reading “%1” from the last rep …</source>
-        <translation>Leggo “%1” dall&apos;ultima ripetizione …</translation>
+        <translation>Leggo «%1» dall&apos;ultima ripetizione …</translation>
     </message>
     <message>
         <source>This rep could not be measured: %1</source>
@@ -11078,7 +11078,7 @@ Ponile in Marcatura: vai al momento e premi il suo numero.</translation>
     </message>
     <message>
         <source>No reps in this take yet: “Reps” proposes where they are.</source>
-        <translation>Ancora nessuna ripetizione in questa ripresa: “Ripetizioni” propone dove sono.</translation>
+        <translation>Ancora nessuna ripetizione in questa ripresa: «Ripetizioni» propone dove sono.</translation>
     </message>
 </context>
 <context>
@@ -11768,11 +11768,11 @@ Ponile in Marcatura: vai al momento e premi il suo numero.</translation>
     </message>
     <message>
         <source>From “%1” to “%2”: nothing can be told from so few reps.</source>
-        <translation>Da “%1” a “%2”: da così poche ripetizioni non si può dire nulla.</translation>
+        <translation>Da «%1» a «%2»: da così poche ripetizioni non si può dire nulla.</translation>
     </message>
     <message>
         <source>From “%1” to “%2”: %3. Of the rest nothing can be told.</source>
-        <translation>Da “%1” a “%2”: %3. Del resto non si può dire nulla.</translation>
+        <translation>Da «%1» a «%2»: %3. Del resto non si può dire nulla.</translation>
     </message>
     <message>
         <source>%1: %2</source>
@@ -12319,7 +12319,7 @@ Esc svuota la ricerca.</translation>
     </message>
     <message>
         <source>“%1”</source>
-        <translation>“%1”</translation>
+        <translation>«%1»</translation>
     </message>
     <message>
         <source>%1 of %2 good</source>
@@ -12610,7 +12610,7 @@ Esc svuota la ricerca.</translation>
     </message>
     <message>
         <source>frame %1 of “%2”</source>
-        <translation>fotogramma %1 di “%2”</translation>
+        <translation>fotogramma %1 di «%2»</translation>
     </message>
     <message>
         <source>No rep of this set shows it: it is seen %1.</source>
@@ -13321,11 +13321,11 @@ Esc svuota la ricerca.</translation>
     </message>
     <message>
         <source>“%1” causes “%2”</source>
-        <translation>“%1” causa “%2”</translation>
+        <translation>«%1» causa «%2»</translation>
     </message>
     <message>
         <source>“%1”</source>
-        <translation>“%1”</translation>
+        <translation>«%1»</translation>
     </message>
     <message>
         <source>Sound: nothing to mend.</source>
@@ -13443,7 +13443,7 @@ Esercizi per livello: %7.</translation>
     </message>
     <message>
         <source>“%1” is no landmark.</source>
-        <translation>“%1” non è un punto del corpo.</translation>
+        <translation>«%1» non è un punto del corpo.</translation>
     </message>
     <message>
         <source>Points of the rule</source>
@@ -14833,11 +14833,11 @@ Esercizi per livello: %7.</translation>
     </message>
     <message>
         <source>Only reps of the situation &quot;%1&quot; are compared.</source>
-        <translation>Si confrontano solo le ripetizioni della situazione “%1”.</translation>
+        <translation>Si confrontano solo le ripetizioni della situazione «%1».</translation>
     </message>
     <message>
         <source>Looks like &quot;%1&quot; (%2 of %3 faults): %4 Repair in this order.</source>
-        <translation>Somiglia a “%1” (%2 difetti su %3): %4 Ripara in quest&apos;ordine.</translation>
+        <translation>Somiglia a «%1» (%2 difetti su %3): %4 Ripara in quest&apos;ordine.</translation>
     </message>
     <message numerus="yes">
         <source>%n sets of %1, %2 min</source>
@@ -14859,8 +14859,8 @@ Esercizi per livello: %7.</translation>
         <source>Nearer to the school &quot;%1&quot; in %2 of %n measures that tell the schools apart.</source>
         <comment>Nearer to the school &quot;%1&quot; in %2 of %n measure that tells the schools apart.</comment>
         <translation>
-            <numerusform>Più vicino alla scuola “%1” in %2 su %n misura che distingue le scuole.</numerusform>
-            <numerusform>Più vicino alla scuola “%1” in %2 su %n misure che distinguono le scuole.</numerusform>
+            <numerusform>Più vicino alla scuola «%1» in %2 su %n misura che distingue le scuole.</numerusform>
+            <numerusform>Più vicino alla scuola «%1» in %2 su %n misure che distinguono le scuole.</numerusform>
         </translation>
     </message>
     <message>

@@ -1,6 +1,7 @@
 // Background work of a case: none of it outlives its owner.
 
 #include "casebook/jobs.h"
+#include "tests/support/patience.h"
 
 #include <QSemaphore>
 #include <QTest>

@@ -3,6 +3,7 @@
 #include "desktop/theme/theme.h"
 #include "tests/support/colour_vision.h"
 #include "tests/support/contrast.h"
+#include "tests/support/patience.h"
 #include "tests/support/window_test.h"
 
 #include <QAbstractButton>

@@ -10,6 +10,7 @@
 #include "desktop/shell/walk.h"
 #include "desktop/theme/theme.h"
 #include "desktop/workbench/moving.h"
+#include "tests/support/patience.h"
 #include "tests/support/window_test.h"
 
 #include <QAction>
@@ -223,7 +224,7 @@ private slots:
         AskDialog* dialog = nullptr;
         QTRY_VERIFY((dialog = m_window->findChild<AskDialog*>("askDialog")) && dialog->isVisible());
         AskView* ask = dialog->view();
-        QTRY_VERIFY_WITH_TIMEOUT(!ask->picture().isNull(), 20000);
+        QTRY_VERIFY(!ask->picture().isNull());
         const auto click = [&](double x, double y) {
             QTest::mouseClick(ask, Qt::LeftButton, {}, ask->toView().map(QPointF(x, y)).toPoint());
         };

@@ -9,6 +9,7 @@
 #include "intake/found_file.h"
 #include "tests/support/demo_copy.h"
 #include "tests/support/film_truth.h"
+#include "tests/support/patience.h"
 
 #include <QApplication>
 #include <QComboBox>
@@ -44,7 +45,7 @@ class TestDrafts : public QObject {
     }
     void key(Qt::Key k, Qt::KeyboardModifiers m = {}) { QTest::keyClick(canvas(), k, m); }
     bool done() {
-        return QTest::qWaitFor([&] { return !page()->carrier()->busy(); }, 240000) && settle(*m_window);
+        return QTest::qWaitFor([&] { return !page()->carrier()->busy(); }, test::kPatience) && settle(*m_window);
     }
     void dragBox(const QRectF& box) {
         const QTransform t = canvas()->toView();
@@ -73,7 +74,7 @@ class TestDrafts : public QObject {
         QVERIFY(settle(*m_window));
         key(Qt::Key_B);
         QVERIFY(page()->draft()->asking());
-        QVERIFY(QTest::qWaitFor([&] { return !canvas()->box().isEmpty(); }, 60000));
+        QVERIFY(QTest::qWaitFor([&] { return !canvas()->box().isEmpty(); }, test::kPatience));
         QVERIFY(readable("Draft the body in this box?"));
         const Pixel hip = m_truth.places.at("left_hip")[static_cast<std::size_t>(bench().frame())];
         QVERIFY(canvas()->box().contains(QPointF(hip.x, hip.y))); // the person who is there
@@ -251,7 +252,7 @@ private slots:
             key(Qt::Key_Return);
         };
         whole();
-        QVERIFY(QTest::qWaitFor([&] { return FoundFile::read(file).size() > first + 20; }, 60000));
+        QVERIFY(QTest::qWaitFor([&] { return FoundFile::read(file).size() > first + 20; }, test::kPatience));
         key(Qt::Key_Escape);
         QVERIFY(done());
         QVERIFY(readable("then stopped"));
@@ -297,7 +298,7 @@ private slots:
         qputenv("RIFLESSO_MODELS", m_dir.path().toLocal8Bit());
         key(Qt::Key_B);
         QVERIFY(!page()->draft()->asking());
-        QVERIFY(QTest::qWaitFor([&] { return readable("the body model is missing"); }, 5000));
+        QVERIFY(QTest::qWaitFor([&] { return readable("the body model is missing"); }, test::kPatience));
         qunsetenv("RIFLESSO_MODELS");
     }
 };

@@ -1,6 +1,7 @@
 // The coach's own eye: one fault, any of them, films of one's own; how large it was.
 
 #include "desktop/eye/eye_trainer.h"
+#include "tests/support/patience.h"
 #include "tests/support/window_test.h"
 
 #include <QComboBox>
@@ -29,7 +30,7 @@ private slots:
             trainer.choose("fencing-lunge", "trunk_falls_deg");
             bool sized = false;
             for (int i = 0; i < 5; ++i) {
-                QTRY_VERIFY_WITH_TIMEOUT(trainer.ready(), 60000);
+                QTRY_VERIFY(trainer.ready());
                 if (i == 2)
                     picture("eye", &trainer);
                 const double size = trainer.size();
@@ -68,7 +69,7 @@ private slots:
         trainer.show();
         trainer.choose("fencing-lunge", "trunk_falls_deg");
         const auto no = [&] {
-            QTRY_VERIFY_WITH_TIMEOUT(trainer.ready(), 60000);
+            QTRY_VERIFY(trainer.ready());
             QTest::keyClick(&trainer, Qt::Key_N);
         };
         no();
@@ -88,7 +89,7 @@ private slots:
         trainer.choose("fencing-lunge", EyeTrainer::kAnyFault);
         int there = 0, confused = 0;
         for (int i = 0; i < 6; ++i) {
-            QTRY_VERIFY_WITH_TIMEOUT(trainer.ready(), 60000);
+            QTRY_VERIFY(trainer.ready());
             if (i == 0)
                 picture("eye-which", &trainer);
             const std::string shown = trainer.fault();
@@ -133,7 +134,7 @@ private slots:
             trainer.show();
             trainer.choose(EyeTrainer::kOwnFilms, QString::fromStdString("own:" + measure));
             for (int i = 0; i < 4; ++i) {
-                QTRY_VERIFY_WITH_TIMEOUT(trainer.ready(), 60000);
+                QTRY_VERIFY(trainer.ready());
                 if (i == 2)
                     picture("eye-own", &trainer);
                 QTest::keyClick(&trainer, trainer.size() > 0.0 ? Qt::Key_Y : Qt::Key_N);

@@ -7,6 +7,7 @@
 #include "simulator/live_camera.h"
 #include "tests/support/coded_films.h"
 #include "tests/support/drop.h"
+#include "tests/support/patience.h"
 
 #include <QApplication>
 #include <QDoubleSpinBox>
@@ -117,7 +118,7 @@ private slots:
         QApplication::processEvents();
         shot("busy");
         QVERIFY(page()->busy());
-        QTRY_COMPARE_WITH_TIMEOUT(data().takes.size(), std::size_t(3), 20000);
+        QTRY_COMPARE(data().takes.size(), std::size_t(3));
         QVERIFY(settle(*m_window));
         QVERIFY(!page()->busy());
         for (const char* title : {"side", "front", "model"}) {
@@ -175,13 +176,13 @@ private slots:
         select("side");
         key(Qt::Key_Home);
         key(Qt::Key_Space);
-        QTRY_VERIFY_WITH_TIMEOUT(bench().frame() > 30, 5000); // 1/4 speed of 120 Hz: 30 frames a second
+        QTRY_VERIFY(bench().frame() > 30); // 1/4 speed of 120 Hz: 30 frames a second
         key(Qt::Key_Space);
         const int stopped = bench().frame();
         QTest::qWait(60);
         QCOMPARE(bench().frame(), stopped);
         key(Qt::Key_B);
-        QTRY_VERIFY_WITH_TIMEOUT(bench().frame() < stopped - 15, 5000);
+        QTRY_VERIFY(bench().frame() < stopped - 15);
         key(Qt::Key_B);
         key(Qt::Key_Comma); // slower
         QCOMPARE(child<QComboBox>("speed")->currentIndex(), 1);
@@ -226,7 +227,7 @@ private slots:
         page()->showPanel(2);
         click("cameraPath");
         QVERIFY(page()->busy());
-        QTRY_VERIFY_WITH_TIMEOUT(!bench().take()->camera.empty(), 60000);
+        QTRY_VERIFY(!bench().take()->camera.empty());
         QVERIFY2(words("calibrationAnswer").contains("stands still"), qPrintable(words("calibrationAnswer")));
     }
     void locksTwoAnglesBySound() {
@@ -238,7 +239,7 @@ private slots:
         QVERIFY(settle(*m_window));
         QVERIFY(words("lockAnswer").contains("Not locked"));
         click("bySound");
-        QTRY_COMPARE_WITH_TIMEOUT(data().links.size(), std::size_t(1), 20000);
+        QTRY_COMPARE(data().links.size(), std::size_t(1));
         const auto lock = lockOf(data(), data().links.begin()->second);
         // The front camera was switched on 0.31 s later; half a frame at 120 Hz is 4 ms.
         QVERIFY2(std::abs(lock->offset + 0.31) < 0.0042, qPrintable(QString::number(lock->offset)));
@@ -272,7 +273,7 @@ private slots:
         select("side");
         page()->showPanel(3);
         click("findSound");
-        QTRY_COMPARE_WITH_TIMEOUT(page()->strip()->proposals().size(), std::size_t(5), 60000);
+        QTRY_COMPARE(page()->strip()->proposals().size(), std::size_t(5));
         QVERIFY(settle(*m_window));
         shot("proposed");
         key(Qt::Key_Home);
@@ -355,11 +356,11 @@ private slots:
         select("front");
         select("model");
         auto* anew = child<QPushButton>("filmAnew");
-        QVERIFY(QTest::qWaitFor([&] { return anew->isVisible(); }, 10000));
+        QVERIFY(QTest::qWaitFor([&] { return anew->isVisible(); }, test::kPatience));
         QVERIFY(readable("has 60 frames, that one had"));
         shot("replaced");
         QTest::mouseClick(anew, Qt::LeftButton);
-        QVERIFY(QTest::qWaitFor([&] { return data().takes.at(id).times.size() == 60; }, 10000));
+        QVERIFY(QTest::qWaitFor([&] { return data().takes.at(id).times.size() == 60; }, test::kPatience));
         QVERIFY(data().takes.at(id).checksum != before.checksum);
         QCOMPARE(data().marks.at(id).at("neck").at(beyond), mark); // kept, though no frame shows it now
         QVERIFY(settle(*m_window));
@@ -399,12 +400,12 @@ private slots:
         which->setCurrentIndex(which->count() - 1); // the simulated one
         child<QDoubleSpinBox>("delay")->setValue(0.5);
         click("startCamera");
-        QTRY_VERIFY_WITH_TIMEOUT(!camera->findChildren<PictureView*>()[1]->picture().isNull(), 60000);
+        QTRY_VERIFY(!camera->findChildren<PictureView*>()[1]->picture().isNull());
         click("record");
         QTest::qWait(1200);
         shot("camera");
         click("record");
-        QTRY_COMPARE_WITH_TIMEOUT(data().takes.size(), before + 1, 60000);
+        QTRY_COMPARE(data().takes.size(), before + 1);
         QTest::keyClick(camera, Qt::Key_Escape);
         QVERIFY(!camera->running());
         QVERIFY(settle(*m_window));
@@ -430,7 +431,7 @@ private slots:
         QTest::keyClick(camera, Qt::Key_S);
         QTest::qWait(900);
         QTest::keyClick(camera, Qt::Key_R);
-        QTRY_COMPARE_WITH_TIMEOUT(data().takes.size(), before + 2, 20000);
+        QTRY_COMPARE(data().takes.size(), before + 2);
         QTest::keyClick(camera, Qt::Key_Escape);
         QVERIFY(settle(*m_window));
         const auto last = data().takes.rbegin();

@@ -10,6 +10,7 @@
 #include "tests/support/cut_texts.h"
 #include "tests/support/film_truth.h"
 #include "tests/support/modal.h"
+#include "tests/support/patience.h"
 
 #include <QAbstractItemView>
 #include <QApplication>
@@ -160,7 +161,7 @@ private slots:
         QVERIFY(tabTo("bringIn"));
         answerFile(test::demoFilm("athlete-before"));
         key(Qt::Key_Space);
-        QTRY_COMPARE_WITH_TIMEOUT(data().takes.size(), std::size_t(1), 120000);
+        QTRY_COMPARE(data().takes.size(), std::size_t(1));
         QVERIFY(settle(*m_window));
         key(Qt::Key_H); // no slow motion
         QVERIFY(settle(*m_window));
@@ -168,9 +169,9 @@ private slots:
         picture("filmati");
         QVERIFY(tabTo("readIt"));
         key(Qt::Key_Space);
-        QTRY_VERIFY_WITH_TIMEOUT(!view()->readingWords().isEmpty() || !view()->shownError().isEmpty(), 900000);
+        QTRY_VERIFY(!view()->readingWords().isEmpty() || !view()->shownError().isEmpty());
         QVERIFY2(view()->shownError().isEmpty(), qPrintable(view()->shownError()));
-        QVERIFY(settle(*m_window, 120000));
+        QVERIFY(settle(*m_window));
         picture("letto");
         QVERIFY2(view()->readingWords().contains("Lettura") && view()->readingWords().contains("non decis"),
                  qPrintable(view()->readingWords()));
@@ -228,8 +229,8 @@ private slots:
 
         // The plan.
         key(Qt::Key_6, Qt::ControlModifier);
-        QVERIFY(settle(*m_window, 60000));
-        QTRY_VERIFY_WITH_TIMEOUT(!view()->bench().analysis().plan.blocks.empty(), 30000);
+        QVERIFY(settle(*m_window));
+        QTRY_VERIFY(!view()->bench().analysis().plan.blocks.empty());
         QVERIFY(tabTo("keepPlan"));
         key(Qt::Key_Space);
         QVERIFY(settle(*m_window));
@@ -251,7 +252,7 @@ private slots:
 
         // And home with it.
         key(Qt::Key_9, Qt::ControlModifier);
-        QVERIFY(settle(*m_window, 60000));
+        QVERIFY(settle(*m_window));
         picture("consegna");
         QVERIFY(QDir(m_dir.path()).mkdir("consegna"));
         QVERIFY(tabTo("makeFolder"));
@@ -263,14 +264,14 @@ private slots:
                     return folder.filePath() + "/" + name;
             return m_dir.filePath("consegna/" + name);
         };
-        QTRY_VERIFY_WITH_TIMEOUT(QFile::exists(file("README.txt")), 300000);
+        QTRY_VERIFY(QFile::exists(file("README.txt")));
         QFile readme(file("README.txt")), report(file("report.html"));
         QVERIFY(readme.open(QIODevice::ReadOnly) && report.open(QIODevice::ReadOnly));
         QVERIFY(QString::fromUtf8(readme.readAll()).contains("Tutto ciò che è qui si apre"));
         QVERIFY(QString::fromUtf8(report.readAll()).contains("Che cosa"));
         for (const char* name : {"report.pdf", "home.pdf", "home.html", "plan.ics"})
             QVERIFY2(QFile::exists(file(name)), name);
-        QVERIFY(settle(*m_window, 60000));
+        QVERIFY(settle(*m_window));
         picture("fatto");
         m_window.reset();
     }

@@ -20,6 +20,7 @@
 #include "handover/review_film.h"
 #include "library/shelves.h"
 #include "simulator/movement.h"
+#include "tests/support/patience.h"
 #include "tests/support/window_test.h"
 
 #include <QDialogButtonBox>
@@ -134,7 +135,7 @@ private slots:
         QTest::mouseClick(child<QPushButton>("panel3"), Qt::LeftButton); // Reps
         QVERIFY(settle(*m_window));
         auto* stage = m_window->findChild<StageView*>();
-        QTRY_VERIFY_WITH_TIMEOUT(!stage->picture().isNull(), 20000);
+        QTRY_VERIFY(!stage->picture().isNull());
         const auto click = [&](double x, double y) {
             QTest::mouseClick(stage, Qt::LeftButton, {}, stage->toView().map(QPointF(x, y)).toPoint());
         };
@@ -223,7 +224,7 @@ private slots:
         AskDialog* dialog = nullptr;
         QTRY_VERIFY((dialog = m_window->findChild<AskDialog*>("askDialog")) && dialog->isVisible());
         AskView* ask = dialog->view();
-        QTRY_VERIFY_WITH_TIMEOUT(!ask->picture().isNull(), 20000);
+        QTRY_VERIFY(!ask->picture().isNull());
         for (const auto& [x, y] : {std::pair(100.0, 100.0), {200.0, 100.0}, {200.0, 200.0}})
             QTest::mouseClick(ask, Qt::LeftButton, {}, ask->toView().map(QPointF(x, y)).toPoint());
         QTest::keyClick(dialog, Qt::Key_Return);
@@ -306,7 +307,7 @@ private slots:
         view()->bench().setFrame(all->value);
         dialog = ask();
         QVERIFY(dialog);
-        QTRY_VERIFY_WITH_TIMEOUT(!dialog->view()->picture().isNull(), 20000);
+        QTRY_VERIFY(!dialog->view()->picture().isNull());
         for (const auto& name : leg) {
             const Pixel at = marks.at(name).at(*all).at;
             QTest::mouseClick(dialog->view(), Qt::LeftButton, {},
@@ -355,7 +356,7 @@ private slots:
         const std::size_t blocks = data().blocks.size();
         auto* answer = dialog->findChild<QLabel*>("verdictAnswer");
         QVERIFY(dialog->question().contains("Athlete"));
-        QTRY_VERIFY_WITH_TIMEOUT(dialog->findChild<LoopView*>()->hasPicture(), 30000);
+        QTRY_VERIFY(dialog->findChild<LoopView*>()->hasPicture());
         QTest::keyClick(dialog, Qt::Key_G);
         QVERIFY(dialog->question().contains("Coach") && answer->text().isEmpty()); // hidden until both have said
         QTest::keyClick(dialog, Qt::Key_Space);

@@ -6,6 +6,7 @@
 #include "footage/camera.h"
 #include "simulator/eye_trial.h"
 #include "tests/support/modal.h"
+#include "tests/support/patience.h"
 #include "tests/support/window_test.h"
 
 #include <QComboBox>
@@ -119,7 +120,7 @@ private slots:
         QTest::keyClick(page, Qt::Key_C);
         QVERIFY(screen->running() && screen->isVisible() && !page->findChild<RightAndWrong*>()->isVisible());
         QSignalSpy seen(screen, &RepScreen::repSeen);
-        QTRY_VERIFY_WITH_TIMEOUT(!seen.isEmpty(), 60000);
+        QTRY_VERIFY(!seen.isEmpty());
         QVERIFY(screen->playing()); // once more, by itself
         QTest::qWait(300);
         picture("practice-camera");
@@ -128,13 +129,13 @@ private slots:
         const std::string clip = block().reps.back().clip;
         QVERIFY(!clip.empty());
         const auto film = book().library().practiceClips(1) / clip;
-        QTRY_VERIFY_WITH_TIMEOUT(std::filesystem::exists(film), 20000);
-        QTRY_VERIFY_WITH_TIMEOUT(screen->words().contains("Rep 1 kept"), 20000);
+        QTRY_VERIFY(std::filesystem::exists(film));
+        QTRY_VERIFY(screen->words().contains("Rep 1 kept"));
         // What the focus measure says of the last rep: a draft beside the coach's verdict, or why there is none.
         QSignalSpy measured(screen, &RepScreen::read);
         QTest::keyClick(page, Qt::Key_M);
         QVERIFY(screen->reading());
-        QTRY_VERIFY_WITH_TIMEOUT(!screen->reading(), 120000);
+        QTRY_VERIFY(!screen->reading());
         if (measured.isEmpty()) {
             qInfo("%s", qPrintable(screen->words()));
             QVERIFY2(screen->words().contains("could not be measured"), qPrintable(screen->words()));
@@ -160,14 +161,14 @@ private slots:
         QTest::mouseClick(dots, Qt::LeftButton, {}, dot(1));
         QVERIFY(!screen->isVisible());
         QTest::mouseClick(dots, Qt::LeftButton, {}, dot(0));
-        QTRY_VERIFY_WITH_TIMEOUT(screen->playing() && screen->isVisible(), 20000);
-        QTRY_VERIFY_WITH_TIMEOUT(!screen->playing() && !screen->isVisible(), 20000);
+        QTRY_VERIFY(screen->playing() && screen->isVisible());
+        QTRY_VERIFY(!screen->playing() && !screen->isVisible());
         QTest::keyClick(page, Qt::Key_Left); // the same by key: the second rep has no film and is passed over
-        QTRY_VERIFY_WITH_TIMEOUT(screen->playing() && screen->isVisible(), 20000);
-        QTRY_VERIFY_WITH_TIMEOUT(!screen->playing() && !screen->isVisible(), 20000);
+        QTRY_VERIFY(screen->playing() && screen->isVisible());
+        QTRY_VERIFY(!screen->playing() && !screen->isVisible());
         std::filesystem::remove(film);
         QTest::mouseClick(dots, Qt::LeftButton, {}, dot(0));
-        QTRY_VERIFY_WITH_TIMEOUT(screen->words().contains("not there any more"), 20000);
+        QTRY_VERIFY(screen->words().contains("not there any more"));
         QTest::keyClick(page, Qt::Key_C);
         QVERIFY(screen->running());
         go(Workspace::programme); // nobody is filmed unseen
@@ -186,15 +187,15 @@ private slots:
         screen.show();
         screen.start();
         QSignalSpy seen(&screen, &RepScreen::repSeen);
-        QTRY_VERIFY_WITH_TIMEOUT(!seen.isEmpty(), 60000);
-        QTRY_VERIFY_WITH_TIMEOUT(screen.words().contains("kept"), 20000);
+        QTRY_VERIFY(!seen.isEmpty());
+        QTRY_VERIFY(screen.words().contains("kept"));
         screen.stop();
         // Wide: the number itself is checked against the simulated fault in test_reading.
         const Band upright{-90.0, 90.0, 1.0};
         QSignalSpy measured(&screen, &RepScreen::read);
         screen.readLast({{"land_trunk", upright}});
         QVERIFY(screen.reading());
-        QTRY_VERIFY_WITH_TIMEOUT(!screen.reading(), 120000);
+        QTRY_VERIFY(!screen.reading());
         QVERIFY2(measured.size() == 1, qPrintable(screen.words()));
         QVERIFY2(screen.words().contains("A draft: it counts for nothing"), qPrintable(screen.words()));
         QVERIFY(measured[0][1].toBool());
@@ -230,8 +231,8 @@ private slots:
         cut->setFocus();
         QTest::keyClick(cut, Qt::Key_Down);
         QCOMPARE(cut->currentIndex(), 1);
-        QTRY_VERIFY_WITH_TIMEOUT(seen.size() >= 2, 60000);
-        QTRY_VERIFY_WITH_TIMEOUT(screen.words().contains("kept"), 20000);
+        QTRY_VERIFY(seen.size() >= 2);
+        QTRY_VERIFY(screen.words().contains("kept"));
         const auto clip = screen.takeUnjudged();
         QVERIFY(!clip.empty() && screen.takeUnjudged().empty());
         screen.stop();

@@ -46,7 +46,7 @@ private:
             p.start(QString(RIFLESSO_BIN_DIR) + "/riflesso-cli",
                     {"practice", "log", "1", "--library", m_library, "--drill", "coin_drop", "--reps", "GGB",
                      "--reason", kReason, "--today", "2026-11-23"});
-            const bool ended = p.waitForFinished(60000);
+            const bool ended = p.waitForFinished(240000);
             if (ended && p.exitStatus() == QProcess::NormalExit && p.exitCode() == 0)
                 ++written;
             else

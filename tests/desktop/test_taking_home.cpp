@@ -12,6 +12,7 @@
 #include "desktop/shell/strips.h"
 #include "desktop/shell/tour.h"
 #include "files/write_file.h"
+#include "tests/support/patience.h"
 #include "tests/support/window_test.h"
 
 #include <QApplication>
@@ -65,7 +66,7 @@ private slots:
         QVERIFY(moving->speed() < 0.0);
         QTest::keyClick(mirror(), Qt::Key_Space);
         std::vector<int> seen;
-        QTRY_VERIFY_WITH_TIMEOUT((seen.push_back(view()->bench().frame()), seen.size() > 25), 20000);
+        QTRY_VERIFY((seen.push_back(view()->bench().frame()), seen.size() > 25));
         QTest::keyClick(mirror(), Qt::Key_Space);
         int back = 0;
         for (std::size_t i = 1; i < seen.size(); ++i) {
@@ -130,11 +131,11 @@ private slots:
     void aPhaseOnOnePicture() {
         key(mirror(), Qt::Key_T);
         auto* trace = mirror()->trace();
-        QTRY_VERIFY_WITH_TIMEOUT(!trace->busy() && !trace->picture().isNull(), 240000);
+        QTRY_VERIFY(!trace->busy() && !trace->picture().isNull());
         picture("trace");
         const QImage seven = trace->picture();
         child<QSpinBox>("traceExposures")->setValue(3);
-        QTRY_VERIFY_WITH_TIMEOUT(!trace->busy() && trace->picture() != seven, 240000);
+        QTRY_VERIFY(!trace->busy() && trace->picture() != seven);
         key(mirror(), Qt::Key_T);
         QVERIFY(mirror()->moving()->isHidden() || !trace->isVisible());
     }
@@ -149,7 +150,7 @@ private slots:
         const QString file = m_dir.filePath("clip.mp4");
         dialog->writeTo(file);
         QVERIFY(dialog->busy());
-        QTRY_VERIFY_WITH_TIMEOUT(!dialog->busy(), 120000);
+        QTRY_VERIFY(!dialog->busy());
         const auto clip = Film::open(file.toStdString());
         QVERIFY(clip.ok());
         QCOMPARE((*clip)->info().width, 1280);
@@ -158,13 +159,13 @@ private slots:
     void theReviewIsRecordedSceneByScene() {
         go(Workspace::handover);
         press("handoverReview");
-        QTRY_VERIFY_WITH_TIMEOUT(!review()->review().scenes.empty(), 10000);
+        QTRY_VERIFY(!review()->review().scenes.empty());
         const auto scenes = review()->review().scenes;
         QVERIFY(scenes.size() >= 4);
         auto* microphone = child<QComboBox>("reviewMicrophone");
         microphone->setCurrentIndex(microphone->count() - 1); // the simulated one
         auto* stage = child<SceneStage>("sceneStage");
-        QTRY_VERIFY_WITH_TIMEOUT(!stage->picture().isNull(), 30000);
+        QTRY_VERIFY(!stage->picture().isNull());
         picture("review");
         review()->choose(0);
         for (int i = 0; i < 3; ++i) {
@@ -226,7 +227,7 @@ private slots:
         openWindow();
         go(Workspace::handover);
         press("handoverReview");
-        QTRY_VERIFY_WITH_TIMEOUT(!review()->review().scenes.empty(), 10000); // made of the findings again
+        QTRY_VERIFY(!review()->review().scenes.empty()); // made of the findings again
         QVERIFY(std::filesystem::exists(folder / "review.damaged.json"));
         QVERIFY(!view()->shownError().isEmpty());
         QVERIFY(keepReview(folder, *whole).ok());
@@ -251,7 +252,7 @@ private slots:
         go(Workspace::handover);
         const QString folder = m_dir.filePath("home");
         handover()->writeTo(folder);
-        QTRY_VERIFY_WITH_TIMEOUT(!handover()->busy(), 180000);
+        QTRY_VERIFY(!handover()->busy());
         for (const char* name : {"README.txt", "review.mp4", "review.vtt", "movement.mp4", "report.pdf", "report.html"})
             QVERIFY2(QFile::exists(folder + "/" + name), name);
         QVERIFY(soundOf((folder + "/review.mp4").toStdString(), 16000.0).ok()); // with the voice
@@ -492,7 +493,7 @@ private slots:
         const auto first = shelf()->model().people().front();
         const std::size_t before = shelf()->model().people().size(), films = m_window->library()->knownFilms()->size();
         shelf()->duplicate(first.id);
-        QTRY_VERIFY_WITH_TIMEOUT(!shelf()->busy(), 120000);
+        QTRY_VERIFY(!shelf()->busy());
         QCOMPARE(shelf()->model().people().size(), before + 1);
         const auto people = shelf()->model().people();
         const auto copy = std::find_if(people.begin(), people.end(),
@@ -519,23 +520,23 @@ private slots:
         const auto people = shelf()->model().people();
         const QString file = m_dir.filePath("one.riflesso");
         shelf()->handOver({people.front().id}, file);
-        QTRY_VERIFY_WITH_TIMEOUT(!shelf()->busy(), 120000);
+        QTRY_VERIFY(!shelf()->busy());
         QVERIFY(QFile::exists(file));
         const std::size_t before = m_window->library()->cases()->size();
         const auto arrival = [&] { return m_window->findChild<ArrivalDialog*>("arrivalDialog"); };
         shelf()->takeIn(file);
-        QTRY_VERIFY_WITH_TIMEOUT(arrival(), 60000);
+        QTRY_VERIFY(arrival());
         QVERIFY(settle(*m_window));
         picture("arrival", arrival());
         QCOMPARE(arrival()->choice(0)->currentIndex(), 0); // here already: left out unless asked for
         arrival()->choice(0)->setCurrentIndex(1);
         QTest::mouseClick(arrival()->findChild<QPushButton*>("arrivalTake"), Qt::LeftButton);
-        QTRY_VERIFY_WITH_TIMEOUT(!arrival(), 120000);
+        QTRY_VERIFY(!arrival());
         QVERIFY(settle(*m_window));
         QVERIFY(m_window->library()->cases()->size() > before);
         QSignalSpy failed(shelf(), &ShelfPage::failed);
         shelf()->takeIn(m_dir.filePath("clip.mp4")); // no bundle: words, and nothing happens
-        QTRY_COMPARE_WITH_TIMEOUT(failed.size(), 1, 60000);
+        QTRY_COMPARE(failed.size(), 1);
         QVERIFY(!arrival());
         // Two entries of one person become one again.
         Id second = 0;

@@ -2,6 +2,7 @@
 
 #include "desktop/parts/picture_view.h"
 #include "tests/support/contrast.h"
+#include "tests/support/patience.h"
 
 #include <QApplication>
 #include <QFontMetrics>

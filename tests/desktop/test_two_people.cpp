@@ -2,6 +2,7 @@
 
 #include "demo/demo_library.h"
 #include "desktop/marking/marking_page.h"
+#include "tests/support/patience.h"
 #include "tests/support/window_test.h"
 
 #include <QApplication>
@@ -51,7 +52,7 @@ class TestTwoPeople : public test::WindowTest {
         for (int i = 0; i < who; ++i)
             QTest::keyClick(box, Qt::Key_Down);
         QCOMPARE(box->currentIndex(), who);
-        QTRY_VERIFY_WITH_TIMEOUT(!canvas()->box().isEmpty(), 60000);
+        QTRY_VERIFY(!canvas()->box().isEmpty());
         drag(boxOf(who == 1, frame));
         if (who == 1) {
             auto* called = child<QLineEdit>("draftCalled");
@@ -61,7 +62,7 @@ class TestTwoPeople : public test::WindowTest {
         }
         picture(who ? "draft-other" : "draft-athlete");
         QTest::keyClick(canvas(), Qt::Key_Return);
-        QTRY_VERIFY_WITH_TIMEOUT(!page()->carrier()->busy(), 240000);
+        QTRY_VERIFY(!page()->carrier()->busy());
         QVERIFY(settle(*m_window));
     }
     // Drafted marks of one person, and the median of how far they lie from that one's and from the other's true places.
@@ -186,10 +187,10 @@ private slots:
         who->setFocus();
         QTest::keyClick(who, Qt::Key_End);
         QCOMPARE(who->currentIndex(), 2);
-        QTRY_VERIFY_WITH_TIMEOUT(canvas()->people().size() >= 2 && !canvas()->box().isEmpty(), 60000);
+        QTRY_VERIFY(canvas()->people().size() >= 2 && !canvas()->box().isEmpty());
         drag(boxOf(false, view()->bench().frame()));
         QTest::keyClick(canvas(), Qt::Key_Return);
-        QTRY_VERIFY_WITH_TIMEOUT(!page()->carrier()->busy(), 240000);
+        QTRY_VERIFY(!page()->carrier()->busy());
         QVERIFY(settle(*m_window));
         for (const bool other : {false, true}) {
             const Found f = found(other);
@@ -237,7 +238,7 @@ private slots:
         view()->bench().selectTake(m_take);
         press("readIt");
         QDialog* dialog = nullptr;
-        QTRY_VERIFY_WITH_TIMEOUT((dialog = m_window->findChild<QDialog*>("whoDialog")) && dialog->isVisible(), 120000);
+        QTRY_VERIFY((dialog = m_window->findChild<QDialog*>("whoDialog")) && dialog->isVisible());
         QVERIFY(dialog->findChild<QToolButton*>("person1") && dialog->findChild<QToolButton*>("person2"));
         picture("who", dialog);
         QTest::keyClick(dialog, Qt::Key_Escape);
@@ -245,11 +246,11 @@ private slots:
         QVERIFY(!page()->carrier()->busy()); // nothing is read
         go(Workspace::footage);
         press("readIt");
-        QTRY_VERIFY_WITH_TIMEOUT((dialog = m_window->findChild<QDialog*>("whoDialog")) && dialog->isVisible(), 120000);
+        QTRY_VERIFY((dialog = m_window->findChild<QDialog*>("whoDialog")) && dialog->isVisible());
         QTest::keyClick(dialog, Qt::Key_2);
         QTRY_VERIFY(page()->carrier()->busy());
         page()->carrier()->cancel();
-        QTRY_VERIFY_WITH_TIMEOUT(!page()->carrier()->busy(), 60000);
+        QTRY_VERIFY(!page()->carrier()->busy());
         QVERIFY(settle(*m_window));
     }
 };

@@ -10,6 +10,7 @@
 #include "desktop/workshop/workshop.h"
 #include "library/blueprint_json.h"
 #include "tests/support/demo_copy.h"
+#include "tests/support/patience.h"
 
 #include <QApplication>
 #include <QDialogButtonBox>
@@ -70,7 +71,7 @@ class TestWorkshop : public QObject {
                     if (QPushButton* accept = box->button(kind))
                         QTest::mouseClick(accept, Qt::LeftButton);
             }
-            done = name && QTest::qWaitFor([&] { return !dialog->isVisible(); }, 3000);
+            done = name && QTest::qWaitFor([&] { return !dialog->isVisible(); }, test::kPatience);
             if (dialog && !done)
                 dialog->reject(); // a test that fails must not wait for ever
         });
@@ -278,7 +279,7 @@ private slots:
         m_window->caseView()->show(Workspace::marking);
         QVERIFY(settle(*m_window));
         press("takePicture");
-        QTRY_VERIFY_WITH_TIMEOUT((press("takePicture"), !value().positions[3].picture.empty()), 5000);
+        QTRY_VERIFY((press("takePicture"), !value().positions[3].picture.empty()));
         picture("positions");
     }
     void keptAndCarriedOver() {

@@ -395,14 +395,14 @@ private slots:
             const QString plain = path(qPrintable(QFileInfo(file).completeBaseName()));
             unpack.setStandardOutputFile(plain);
             unpack.start("gzip", {"-dc", file});
-            QVERIFY(unpack.waitForFinished(30000) && unpack.exitCode() == 0);
+            QVERIFY(unpack.waitForFinished(240000) && unpack.exitCode() == 0);
             file = plain;
         }
         QVERIFY2(QFile::exists(file), "the package opencv-doc is missing");
         QProcess p;
         p.start("ffprobe", {"-v", "error", "-select_streams", "v:0", "-show_entries",
                             "frame=best_effort_timestamp_time", "-of", "csv=p=0", file});
-        QVERIFY(p.waitForFinished(60000));
+        QVERIFY(p.waitForFinished(240000));
         std::vector<double> theirs;
         for (const QString& line : QString(p.readAllStandardOutput()).split('\n', Qt::SkipEmptyParts))
             theirs.push_back(line.split(',')[0].toDouble());

@@ -138,7 +138,7 @@ private slots:
         QProcess p;
         p.start("ffprobe",
                 {"-v", "error", "-select_streams", "v", "-show_entries", "frame=pts_time", "-of", "csv=p=0", file});
-        QVERIFY(p.waitForFinished(30000));
+        QVERIFY(p.waitForFinished(240000));
         const auto lines = QString(p.readAllStandardOutput()).split('\n', Qt::SkipEmptyParts);
         const auto film = Film::open(file.toStdString());
         QCOMPARE((*film)->info().frames, lines.size());

@@ -25,7 +25,7 @@ class TestFilmWriter : public QObject {
         QProcess p;
         p.start("ffprobe",
                 QStringList{"-v", "error", "-of", "json"} + what + QStringList{QString::fromStdString(file.string())});
-        p.waitForFinished(60000);
+        p.waitForFinished(240000);
         return QJsonDocument::fromJson(p.readAllStandardOutput()).object();
     }
     static Sound tone(double hertz, double seconds, double rate = 48000.0) {

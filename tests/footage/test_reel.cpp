@@ -1,6 +1,7 @@
 #include "footage/film_index.h"
 #include "footage/reel.h"
 #include "tests/support/coded_films.h"
+#include "tests/support/patience.h"
 
 #include <QTemporaryDir>
 #include <QTest>

@@ -32,7 +32,7 @@ class TestClip : public QObject {
     static QByteArray output(const char* program, const QStringList& arguments) {
         QProcess p;
         p.start(program, arguments);
-        p.waitForFinished(60000);
+        p.waitForFinished(240000);
         return p.readAllStandardOutput();
     }
     std::string path(const char* name) const { return m_dir.filePath(name).toStdString(); }

@@ -24,7 +24,7 @@ class TestPaper : public QObject {
     static QByteArray output(const char* program, const QStringList& arguments) {
         QProcess p;
         p.start(program, arguments);
-        p.waitForFinished(60000);
+        p.waitForFinished(240000);
         return p.readAllStandardOutput();
     }
     QByteArray textOf(const QByteArray& pdf) const {

@@ -23,7 +23,7 @@ class TestReport : public QObject {
     static std::string run(const char* program, const QStringList& arguments) {
         QProcess p;
         p.start(program, arguments);
-        p.waitForFinished(30000);
+        p.waitForFinished(240000);
         return p.readAllStandardOutput().toStdString();
     }
 private slots:

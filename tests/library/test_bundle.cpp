@@ -55,7 +55,7 @@ class TestBundle : public QObject {
     bool python(const QString& code, const QStringList& arguments) const {
         QProcess p;
         p.start("/usr/bin/python3", QStringList{"-c", code} + arguments);
-        const bool well = p.waitForFinished(60000) && p.exitCode() == 0;
+        const bool well = p.waitForFinished(240000) && p.exitCode() == 0;
         if (!well)
             qWarning("%s", p.readAllStandardError().constData());
         return well;

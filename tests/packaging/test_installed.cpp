@@ -87,7 +87,7 @@ private slots:
         for (const char* name : {"riflesso", "riflesso-cli"}) {
             QProcess p;
             p.start("readelf", {"-hldsW", m_prefix + "/bin/" + name});
-            QVERIFY(p.waitForFinished(60000));
+            QVERIFY(p.waitForFinished(240000));
             const QByteArray said = p.readAllStandardOutput();
             for (const char* sign : {"DYN (", "GNU_RELRO", "BIND_NOW", "__stack_chk_fail", "_chk@"})
                 QVERIFY2(said.contains(sign), qPrintable(QString(name) + " lacks " + sign));

@@ -27,7 +27,7 @@ protected:
     static Answer run(const QStringList& arguments) {
         QProcess p;
         p.start(QString(RIFLESSO_BIN_DIR) + "/riflesso-cli", arguments);
-        p.waitForFinished(60000);
+        p.waitForFinished(240000);
         return {p.exitCode(), p.readAllStandardOutput(), p.readAllStandardError()};
     }
     static void failsInOneLine(const Answer& a, const char* says) {

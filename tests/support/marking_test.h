@@ -3,6 +3,7 @@
 /// What tests of Marking share: the demo's side take with its first rep marked or with nothing, the eye that knows
 /// where everything is, keys and clicks on the canvas.
 
+#include "tests/support/patience.h"
 #include "tests/support/window_test.h"
 
 #include <QApplication>
@@ -69,7 +70,7 @@ protected:
         return clicks;
     }
     bool carried() {
-        return QTest::qWaitFor([&] { return !page()->carrier()->busy(); }, 120000) && settle(*m_window);
+        return QTest::qWaitFor([&] { return !page()->carrier()->busy(); }, test::kPatience) && settle(*m_window);
     }
     // Opens the menu of points and chooses by keys, in its submenu when \p sub is given.
     void choosePoint(const QString& action, const QString& sub = {}) {
@@ -101,7 +102,7 @@ protected:
                     return;
                 }
                 QMenu* more = choose(menu, action, sub.isEmpty() ? Qt::Key_Return : Qt::Key_Right);
-                if (!sub.isEmpty() && more && QTest::qWaitFor([&] { return more->isVisible(); }, 3000))
+                if (!sub.isEmpty() && more && QTest::qWaitFor([&] { return more->isVisible(); }, test::kPatience))
                     choose(more, sub, Qt::Key_Return);
             });
             tick.start(50);

@@ -19,7 +19,7 @@ inline QJsonObject runReference(const QString& script, const QByteArray& input =
                   QStringList{QString(RIFLESSO_SOURCE_DIR) + "/tests/references/" + script} + arguments);
     process.write(input);
     process.closeWriteChannel();
-    if (!process.waitForFinished(60000) || process.exitCode() != 0) {
+    if (!process.waitForFinished(240000) || process.exitCode() != 0) {
         qWarning() << process.readAllStandardError();
         return {};
     }

@@ -7,6 +7,7 @@
 #include "desktop/shell/walk.h"
 #include "desktop/theme/theme.h"
 #include "tests/support/demo_copy.h"
+#include "tests/support/patience.h"
 
 #include <QCoreApplication>
 #include <QPushButton>
@@ -73,7 +74,7 @@ protected:
     ProgrammePage* programme() const { return static_cast<ProgrammePage*>(view()->page(Workspace::programme)); }
     /// Until the plan is laid and the case read again.
     void planned() {
-        QTRY_VERIFY_WITH_TIMEOUT(!programme()->planning() && !book().analysing(), 60000);
+        QTRY_VERIFY(!programme()->planning() && !book().analysing());
         QVERIFY(settle(*m_window));
     }
 };

@@ -53,7 +53,7 @@ private slots:
             }
             r.write(text);
             r.closeWriteChannel();
-            QVERIFY2(r.waitForFinished(60000) && r.exitCode() == 0, r.readAllStandardError());
+            QVERIFY2(r.waitForFinished(240000) && r.exitCode() == 0, r.readAllStandardError());
             const auto lines = r.readAllStandardOutput().trimmed().split('\n');
             QCOMPARE(lines.size(), 2);
             const auto ours = reliabilityOf(t);

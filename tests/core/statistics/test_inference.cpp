@@ -20,7 +20,7 @@ std::vector<double> fromR(const char* what, const QByteArray& input) {
     r.start("Rscript", {QString(RIFLESSO_SOURCE_DIR) + "/tests/references/tables.R", what});
     r.write(input);
     r.closeWriteChannel();
-    if (!r.waitForFinished(60000) || r.exitCode() != 0) {
+    if (!r.waitForFinished(240000) || r.exitCode() != 0) {
         qWarning() << r.readAllStandardError();
         return {};
     }
