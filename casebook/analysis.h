@@ -37,6 +37,7 @@ struct NextStep {
     Id take = 0;
     Id rep = 0;
     std::optional<FrameIndex> frame;
+    std::optional<Day> due{}; ///< the later day that it is for; empty = now
 };
 
 /// What the second analyst, or the second camera, reads more than the first, in the measure's unit.

@@ -25,10 +25,99 @@ bool hasCarried(const CaseData& data, const Rep& rep) {
     return false;
 }
 
+// The first fault that was taken up and is not held yet; null when there is none.
+const Fault* workedOn(const CaseData& data, const Blueprint& blueprint, const Analysis& a) {
+    for (const auto& d : openDecisions(data))
+        if (const Fault* fault = blueprint.fault(d.fault);
+            fault && d.kind == DecisionKind::takenUp && stateOf(blueprint, a, d.fault) != FaultState::held)
+            return fault;
+    return nullptr;
+}
+
+// What the plan that stands has on its next day, from today on. Empty when it has nothing.
+std::optional<NextStep> nextPractice(const CaseData& data, const Blueprint& blueprint, Day today) {
+    const PlannedBlock* first = nullptr;
+    std::size_t more = 0;
+    for (const auto& [id, b] : data.planned) {
+        if (b.day < today || (b.state != BlockState::planned && b.state != BlockState::moved) ||
+            !blueprint.drill(b.drill) || (first && b.day > first->day))
+            continue;
+        more = first && b.day == first->day ? more + 1 : 0;
+        if (!first || b.day < first->day)
+            first = &b;
+    }
+    if (!first)
+        return std::nullopt;
+    const std::string drill = quoted(blueprint.drill(first->drill)->name);
+    NextStep out{more ? fill(sayCount("next", "Practise %1 and %n more", "Practise %1 and %n more", more), {drill})
+                      : fill(say("next", "Practise %1"), {drill}),
+                 Workspace::practice,
+                 0,
+                 0,
+                 {}};
+    if (first->day > today)
+        out.due = first->day;
+    return out;
+}
+
+// What a coach decides of what was measured, and what comes of it: a plan, the athlete's folder, practice, a new film.
+NextStep onceItIsMeasured(const CaseData& data, const Blueprint& blueprint, const Analysis& a, Day today) {
+    if (const auto again = filmAgain(data, blueprint, a); again && again->day <= today)
+        return {again->words, Workspace::footage, 0, 0, {}};
+    const auto practice = nextPractice(data, blueprint, today);
+    if (practice && !practice->due)
+        return *practice;
+    for (const auto& g : a.gates)
+        if (g.gate.answer == GateAnswer::countMore)
+            return {fill(say("next", "Count %1 more reps of %2"),
+                         {std::to_string(g.gate.more), quoted(blueprint.drill(g.drill)->name)}),
+                    Workspace::practice,
+                    0,
+                    0,
+                    {}};
+    const Fault* worked = workedOn(data, blueprint, a);
+    for (const auto& f : a.judgement.findings)
+        if (!worked && !decisionOn(data, f.fault))
+            return {fill(say("next", "Read why %1 comes first"), {quoted(blueprint.fault(f.fault)->name)}),
+                    Workspace::findings,
+                    0,
+                    0,
+                    {}};
+    if (worked && !practice) {
+        const auto& week = data.brief.minutes;
+        if (std::all_of(week.begin(), week.end(), [](int m) { return m <= 0; }))
+            return {say("next", "Say on which days there is time for practice"), Workspace::brief, 0, 0, {}};
+        return {fill(a.plan.blocks.empty() ? say("next", "See why no practice fits for %1")
+                                           : say("next", "Keep a plan for %1"),
+                     {quoted(worked->name)}),
+                Workspace::programme,
+                0,
+                0,
+                {}};
+    }
+    // What was decided today goes home with the athlete; from tomorrow on it is practised.
+    const NextStep home{say("next", "Hand over the report"), Workspace::handover, 0, 0, {}};
+    const auto open = openDecisions(data);
+    if (practice)
+        return std::any_of(open.begin(), open.end(), [&](const auto& d) { return d.day == today; }) ? home : *practice;
+    if (!a.judgement.undecided.empty())
+        return {fill(say("next", "See what would decide %1"),
+                     {quoted(blueprint.measure(a.judgement.undecided.front())->definition.name)}),
+                Workspace::findings,
+                0,
+                0,
+                {}};
+    return home;
+}
+
 } // namespace
 
 std::string count(std::size_t n, const std::string& one, const std::string& many) {
     return std::to_string(n) + " " + (n == 1 ? one : many);
+}
+
+std::string nextWords(const NextStep& step) {
+    return step.due ? fill(say("next", "%1 on %2"), {step.words, dayWords(*step.due)}) : step.words;
 }
 
 std::optional<FilmAgain> filmAgain(const CaseData& data, const Blueprint& blueprint, const Analysis& a) {
@@ -37,14 +126,9 @@ std::optional<FilmAgain> filmAgain(const CaseData& data, const Blueprint& bluepr
     if (!a.judgedDay)
         return std::nullopt;
     std::optional<FilmAgain> out;
-    bool open = false; // something is worked on, and not held yet
     for (const auto& d : openDecisions(data)) {
         const Fault* fault = blueprint.fault(d.fault);
-        if (d.kind != DecisionKind::takenUp || !fault)
-            continue;
-        if (stateOf(blueprint, a, d.fault) != FaultState::held)
-            open = true;
-        else if (!out)
+        if (fault && !out && d.kind == DecisionKind::takenUp && stateOf(blueprint, a, d.fault) == FaultState::held)
             out = FilmAgain{*a.judgedDay + std::chrono::days(kLookAgainDays),
                             fill(say("next", "Film again: does %1 still hold?"), {quoted(fault->name)})};
     }
@@ -52,7 +136,7 @@ std::optional<FilmAgain> filmAgain(const CaseData& data, const Blueprint& bluepr
     for (const auto& [id, b] : data.blocks)
         if (b.film.empty() && b.day > *a.judgedDay)
             practised.insert(b.day);
-    if (open && practised.size() >= kFewestDays)
+    if (workedOn(data, blueprint, a) && practised.size() >= kFewestDays)
         if (const Day day = *a.judgedDay + kPractised; !out || day < out->day)
             out = FilmAgain{day, sayCount("next", "Film again: %n days of practice since the last film",
                                           "Film again: %n day of practice since the last film", practised.size())};
@@ -128,31 +212,7 @@ NextStep nextStep(const CaseData& data, const Blueprint& blueprint, const Analys
     }
     if (!model)
         return {say("next", "Bring in a model performance to compare with"), Workspace::footage, 0, 0, {}};
-    if (const auto again = filmAgain(data, blueprint, a); again && again->day <= today)
-        return {again->words, Workspace::footage, 0, 0, {}};
-    for (const auto& g : a.gates)
-        if (g.gate.answer == GateAnswer::countMore)
-            return {fill(say("next", "Count %1 more reps of %2"),
-                         {std::to_string(g.gate.more), quoted(blueprint.drill(g.drill)->name)}),
-                    Workspace::practice,
-                    0,
-                    0,
-                    {}};
-    if (!a.judgement.findings.empty())
-        return {fill(say("next", "Read why %1 comes first"),
-                     {quoted(blueprint.fault(a.judgement.findings.front().fault)->name)}),
-                Workspace::findings,
-                0,
-                0,
-                {}};
-    if (!a.judgement.undecided.empty())
-        return {fill(say("next", "See what would decide %1"),
-                     {quoted(blueprint.measure(a.judgement.undecided.front())->definition.name)}),
-                Workspace::findings,
-                0,
-                0,
-                {}};
-    return {say("next", "Hand over the report"), Workspace::handover, 0, 0, {}};
+    return onceItIsMeasured(data, blueprint, a, today);
 }
 
 void sayLacking(const CaseData& data, Analysis& a) {
@@ -178,11 +238,16 @@ void sayLacking(const CaseData& data, Analysis& a) {
     lack[3] = a.reference.empty() ? say("lack", "a model") : a.athleteReps.empty() ? say("lack", "a marked rep") : "";
     const bool judged =
         std::any_of(a.deviations.begin(), a.deviations.end(), [](const Deviation& d) { return d.judged; });
-    lack[4] = !judged ? say("lack", "a measured rep")
-              : a.judgement.undecided.empty()
-                  ? ""
-                  : sayCount("lack", "%n undecided", "%n undecided", a.judgement.undecided.size());
-    lack[5] = a.plan.blocks.empty() ? say("lack", "a focus") : "";
+    const bool decided = std::any_of(data.decisions.begin(), data.decisions.end(),
+                                     [](const auto& one) { return !one.second.closed.has_value(); });
+    const std::size_t undecided = a.judgement.undecided.size();
+    lack[4] = !judged                                     ? say("lack", "a measured rep")
+              : !a.judgement.findings.empty() && !decided ? say("lack", "a decision")
+              : undecided                                 ? sayCount("lack", "%n undecided", "%n undecided", undecided)
+                                                          : "";
+    const bool kept = std::any_of(data.planned.begin(), data.planned.end(),
+                                  [](const auto& one) { return one.second.state != BlockState::dropped; });
+    lack[5] = a.plan.blocks.empty() ? say("lack", "a focus") : kept ? "" : say("lack", "a kept plan");
     const bool practised =
         std::any_of(data.blocks.begin(), data.blocks.end(), [](const auto& one) { return one.second.film.empty(); });
     lack[6] = practised ? "" : say("lack", "a block");

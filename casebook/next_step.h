@@ -11,6 +11,9 @@ namespace riflesso {
 /// What the athlete's newest session still needs, in working order. Only the first is shown on the case strip. Pure.
 NextStep nextStep(const CaseData& data, const Blueprint& blueprint, const Analysis& analysis, Day today);
 
+/// Its words with the day that it is for, as on the case strip. A card has the words alone: its last line says the day.
+std::string nextWords(const NextStep& step);
+
 /// When the athlete is to be filmed again, and what for.
 struct FilmAgain {
     Day day{};

@@ -59,7 +59,7 @@ Result<Blueprint> shippedBlueprint(const std::string& id) {
     initShippedBlueprints();
     QFile file(":/blueprints/" + QString::fromStdString(id) + ".json");
     if (!file.open(QIODevice::ReadOnly))
-        return Error{fill(say("error", "no blueprint \"%1\" ships with this program"), {id}), {}, {}, {}};
+        return Error{fill(say("error", "no blueprint “%1” ships with this program"), {id}), {}, {}, {}};
     return blueprintFromJson(file.readAll().toStdString(), id + ".json");
 }
 
@@ -74,7 +74,7 @@ std::vector<std::string> blueprintIds(const fs::path& library) {
 
 Result<Blueprint> blueprintFor(const fs::path& library, const std::string& id) {
     if (!isBlueprintId(id))
-        return Error{fill(say("error", "\"%1\" is no name of a blueprint"), {id}), {}, {}, {}};
+        return Error{fill(say("error", "“%1” is no name of a blueprint"), {id}), {}, {}, {}};
     const fs::path own = folderOf(library) / (id + ".json");
     std::error_code ec;
     return fs::exists(own, ec) ? readBlueprint(own) : shippedBlueprint(id);
@@ -91,7 +91,7 @@ Result<Blueprint> blueprintForCase(const fs::path& library, const std::string& i
 Result<int> keepBlueprint(const fs::path& library, Blueprint blueprint) {
     if (!isBlueprintId(blueprint.id))
         return Error{
-            fill(say("error", "\"%1\" is no name for a blueprint: letters, digits, - and _ only"), {blueprint.id}),
+            fill(say("error", "“%1” is no name for a blueprint: letters, digits, - and _ only"), {blueprint.id}),
             {},
             {},
             {}};
@@ -121,14 +121,14 @@ std::vector<int> keptVersions(const fs::path& library, const std::string& id) {
 
 Result<Blueprint> keptVersion(const fs::path& library, const std::string& id, int version) {
     if (!isBlueprintId(id))
-        return Error{fill(say("error", "\"%1\" is no name of a blueprint"), {id}), {}, {}, {}};
+        return Error{fill(say("error", "“%1” is no name of a blueprint"), {id}), {}, {}, {}};
     std::error_code ec;
     const fs::path own = folderOf(library) / (id + ".v" + std::to_string(version) + ".json");
     if (fs::exists(own, ec))
         return readBlueprint(own);
     auto shipped = shippedBlueprint(id);
     if (shipped && shipped->version != version)
-        return Error{fill(say("error", "there is no version %1 of \"%2\""), {std::to_string(version), id}), {}, {}, {}};
+        return Error{fill(say("error", "there is no version %1 of “%2”"), {std::to_string(version), id}), {}, {}, {}};
     return shipped;
 }
 

@@ -85,7 +85,7 @@ Story storyOf(const CaseData& data, const Blueprint& blueprint, Day today) {
     }
     for (const auto& [which, day] : cues)
         out.marks.push_back(
-            {Kind::cue, day, fill(say("story", "a cue, %1: \"%2\""), {dayWords(day), cueName(which.second)}), 0});
+            {Kind::cue, day, fill(say("story", "a cue, %1: “%2”"), {dayWords(day), cueName(which.second)}), 0});
     for (const Day day : data.brief.competitions)
         out.marks.push_back({Kind::competition, day, fill(say("story", "competition, %1"), {dayWords(day)}), 0});
     for (const auto& note : data.brief.athlete.body)

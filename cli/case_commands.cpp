@@ -2,6 +2,7 @@
 
 #include "casebook/casebook.h"
 #include "casebook/landings.h"
+#include "casebook/next_step.h"
 #include "casebook/shipped.h"
 #include "core/progress/sets.h"
 #include "core/statistics/numbers.h"
@@ -466,7 +467,7 @@ Status findings(const CaseArguments& a) {
                              {"focus", j.focus},
                              {"expected_to_follow", j.expectedToFollow},
                              {"guesses", guesses},
-                             {"next", result.next.words}}
+                             {"next", nextWords(result.next)}}
                             .dump(1)
                             .c_str());
     return Done{};

@@ -37,7 +37,7 @@ public:
         if (r == AVERROR(EBUSY))
             return fail("the camera is in use by another program", "close that program and try again");
         if (r == AVERROR(EACCES) || r == AVERROR(EPERM))
-            return fail("this user may not use the camera", "add the user to the group \"video\"");
+            return fail("this user may not use the camera", "add the user to the group “video”");
         if (r < 0)
             return fail("the camera does not start (" + av::text(r) + ")", "unplug it and plug it in again");
         m_format.reset(raw);

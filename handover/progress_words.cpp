@@ -375,20 +375,20 @@ std::string cueWords(const Blueprint& blueprint, const CueTrial& trial, const st
     const std::string where =
         (drill ? drill->name : trial.drill) + ", " + word(kStageNames[static_cast<std::size_t>(trial.stage)]) + ": ";
     if (s.size() < 2)
-        return where + fill(say("progress", "one cue so far, \"%1\", %2. Try another at the same drill, and they can "
+        return where + fill(say("progress", "one cue so far, “%1”, %2. Try another at the same drill, and they can "
                                             "be compared."),
                             {cueName(s.front().cue), counts(s.front())});
     if (const CueStanding* best = clearlyBest(s))
-        return where + fill(say("progress", "\"%1\" works better than the rest (%2), %3."),
+        return where + fill(say("progress", "“%1” works better than the rest (%2), %3."),
                             {cueName(best->cue), figure(best->pBest, 2), counts(*best)});
     std::string more;
     for (const auto& c : s)
         if (c.more > 0)
             more += (more.empty() ? "" : ", ") +
-                    fill(say("progress", "%1 more with \"%2\""), {std::to_string(c.more), cueName(c.cue)});
+                    fill(say("progress", "%1 more with “%2”"), {std::to_string(c.more), cueName(c.cue)});
     if (!more.empty())
         return where + fill(say("progress", "not enough yet, %1."), {more});
-    return where + fill(say("progress", "no cue is clearly better yet; \"%1\" leads (%2)."),
+    return where + fill(say("progress", "no cue is clearly better yet; “%1” leads (%2)."),
                         {cueName(s.front().cue), figure(s.front().pBest, 2)});
 }
 

@@ -171,7 +171,7 @@ Review proposedReview(const CaseData& data, const Blueprint& b, const Analysis& 
             continue;
         Scene s;
         s.kind = SceneKind::todo;
-        s.words = fill(say("review", "To do: %1, %2. \"%3\""), {d->name, doseWords(d->dose), d->cue});
+        s.words = fill(say("review", "To do: %1, %2. “%3”"), {d->name, doseWords(d->dose), d->cue});
         if (const auto reps = a.modelReps; !reps.empty())
             s.rep = reps.front(); // good performers are shown, not words alone
         addScene(out, std::move(s));

@@ -1,5 +1,6 @@
 #include "handover/words.h"
 
+#include "casebook/next_step.h"
 #include "core/statistics/numbers.h"
 #include "core/words/say.h"
 
@@ -277,7 +278,7 @@ std::vector<std::string> contextWords(const Casebook& book) {
         for (const auto& s : b.situations)
             if (s.id == a.situation)
                 name = s.name;
-        out.push_back(fill(say("words", "Only reps of the situation \"%1\" are compared."), {name}));
+        out.push_back(fill(say("words", "Only reps of the situation “%1” are compared."), {name}));
     }
     const SchoolNearness* nearest = nullptr;
     for (const auto& s : a.schools)
@@ -291,13 +292,13 @@ std::vector<std::string> contextWords(const Casebook& book) {
         for (const auto& s : b.schools)
             if (s.id == nearest->school)
                 out.push_back(fill(
-                    sayCount("words", "Nearer to the school \"%1\" in %2 of %n measures that tell the schools apart.",
-                             "Nearer to the school \"%1\" in %2 of %n measure that tells the schools apart.", telling),
+                    sayCount("words", "Nearer to the school “%1” in %2 of %n measures that tell the schools apart.",
+                             "Nearer to the school “%1” in %2 of %n measure that tells the schools apart.", telling),
                     {s.name, std::to_string(nearest->nearer)}));
     if (const auto p = profileOf(b, a.judgement))
         for (const auto& profile : b.profiles)
             if (profile.id == p->profile)
-                out.push_back(fill(say("words", "Looks like \"%1\" (%2 of %3 faults): %4 Repair in this order."),
+                out.push_back(fill(say("words", "Looks like “%1” (%2 of %3 faults): %4 Repair in this order."),
                                    {profile.name, std::to_string(p->active), std::to_string(p->of), profile.words}));
     return out;
 }
@@ -354,7 +355,7 @@ std::string findingsWords(const Casebook& book) {
             lines.push_back(guessWords(b, g));
         out += bulleted(lines);
     }
-    return out + "\n" + fill(say("words", "Next: %1"), {a.next.words}) + "\n";
+    return out + "\n" + fill(say("words", "Next: %1"), {nextWords(a.next)}) + "\n";
 }
 
 std::string planWords(const Casebook& book) {

@@ -441,7 +441,7 @@ Result<std::filesystem::path> modelFile(const std::string& name) {
     const auto known =
         std::find_if(kKnownModels.begin(), kKnownModels.end(), [&](const KnownModel& m) { return m.name == name; });
     if (known == kKnownModels.end())
-        return Error{fill(say("error", "there is no body model called \"%1\""), {name}),
+        return Error{fill(say("error", "there is no body model called “%1”"), {name}),
                      {},
                      "nothing was changed",
                      "lite, full or heavy"};

@@ -64,7 +64,7 @@ Result<double> CsvTable::number(std::size_t row, std::string_view name) const {
     const auto text = cell(row, name);
     if (const auto value = numberFrom(text))
         return *value;
-    return wrong(row, fill(say("error", "%1 must be a number, not \"%2\""), {std::string(name), text}));
+    return wrong(row, fill(say("error", "%1 must be a number, not “%2”"), {std::string(name), text}));
 }
 
 Error CsvTable::wrong(std::size_t row, const std::string& what) const {

@@ -88,7 +88,7 @@ Error Database::failed(const QSqlError& e, const std::string& doing) const {
     case 11:
     case 26:
         error.what = "the library is damaged or is no library";
-        error.advice = "an earlier copy of it can be restored from its folder \"copies\"";
+        error.advice = "an earlier copy of it can be restored from its folder “copies”";
         error.kind = ErrorKind::damaged;
         break;
     default:

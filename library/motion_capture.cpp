@@ -101,11 +101,11 @@ Result<std::vector<BvhJoint>> bvhJoints(std::istream& in, const std::string& fil
                 if (word.size() < 9 || axes.find(word[0]) == std::string::npos ||
                     (word.substr(1) != "position" && word.substr(1) != "rotation"))
                     return brokenCapture(fileName, fill(say("error", "joint %1"), {joints.back().name}),
-                                         fill(say("error", "\"%1\" is no channel"), {word}));
+                                         fill(say("error", "“%1” is no channel"), {word}));
                 joints[static_cast<std::size_t>(open.back())].channels.push_back(word);
             }
         } else {
-            return brokenCapture(fileName, {}, fill(say("error", "\"%1\" is not expected in the hierarchy"), {word}));
+            return brokenCapture(fileName, {}, fill(say("error", "“%1” is not expected in the hierarchy"), {word}));
         }
     }
     if (!open.empty() || joints.empty())
@@ -244,7 +244,7 @@ Result<MotionCapture> captureFromTrc(const std::string& text, const std::string&
                     break; // not seen
                 if (!readNumber(row[i], at[axis]))
                     return brokenCapture(fileName, fill(say("error", "line %1"), {std::to_string(l + 1)}),
-                                         fill(say("error", "\"%1\" is no number"), {row[i]}));
+                                         fill(say("error", "“%1” is no number"), {row[i]}));
             }
             places[p].push_back(at.allFinite() ? at : kNowhere);
         }

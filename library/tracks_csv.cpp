@@ -75,7 +75,7 @@ Result<TracksFile> tracksFromCsv(const std::string& text, const std::string& fil
         const auto frameValue = numberFrom(cell("frame"));
         if (!frameValue || *frameValue < 0 || *frameValue != std::floor(*frameValue) || *frameValue > kMostFrames)
             return wrong(
-                fill(say("error", "frame must be a whole number from 0 on, not \"%1\""), {std::string(cell("frame"))}));
+                fill(say("error", "frame must be a whole number from 0 on, not “%1”"), {std::string(cell("frame"))}));
         const int frame = static_cast<int>(*frameValue);
         const auto time = numberFrom(cell("time_s"));
         const auto x = numberFrom(cell("x_px"));
@@ -83,24 +83,24 @@ Result<TracksFile> tracksFromCsv(const std::string& text, const std::string& fil
         if (!time || !x || !y) {
             const char* bad = !time ? "time_s" : !x ? "x_px" : "y_px";
             return wrong(
-                fill(say("error", "%1 must be a number, not \"%2\""), {std::string(bad), std::string(cell(bad))}));
+                fill(say("error", "%1 must be a number, not “%2”"), {std::string(bad), std::string(cell(bad))}));
         }
         if (std::abs(*x) > kFarthest || std::abs(*y) > kFarthest)
             return wrong("a place more than a million pixels away cannot be true");
         const std::string landmark(cell("landmark"));
         if (!isLandmarkName(landmark))
-            return wrong(fill(say("error", "\"%1\" is no landmark"), {landmark}));
+            return wrong(fill(say("error", "“%1” is no landmark"), {landmark}));
         Mark m{{*x, *y}, kAssumedHandSigma, How::hand};
         if (const auto s = cell("sigma_px"); !s.empty()) {
             const auto sigma = numberFrom(s);
             if (!sigma || *sigma < 0)
-                return wrong(fill(say("error", "sigma_px must be a number from 0 on, not \"%1\""), {std::string(s)}));
+                return wrong(fill(say("error", "sigma_px must be a number from 0 on, not “%1”"), {std::string(s)}));
             m.sigma = *sigma;
         }
         if (const auto h = cell("how"); !h.empty()) {
             const auto how = howFromName(h);
             if (!how)
-                return wrong(fill(say("error", "how must be hand, tracked, found, interpolated or proxy, not \"%1\""),
+                return wrong(fill(say("error", "how must be hand, tracked, found, interpolated or proxy, not “%1”"),
                                   {std::string(h)}));
             m.how = *how;
         }

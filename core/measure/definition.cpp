@@ -31,19 +31,18 @@ std::string problemOfParts(const MeasureDefinition& d, const std::string& kind) 
     if (auto own = spec.problem ? spec.problem(d) : std::string(); !own.empty())
         return own;
     if (spec.fullWidth && (d.per.size() != 2 || !(d.fullWidth > 0.0) || !(d.fullWidthSigma >= 0.0)))
-        return fill(say("problem", "a measure of kind %1 needs \"full_width\", in lengths of its \"per\" segment"),
-                    {kind});
+        return fill(say("problem", "a measure of kind %1 needs “full_width”, in lengths of its “per” segment"), {kind});
     if (d.of.size() != spec.others)
         return fill(spec.others == 0 ? say("problem", "a measure of kind %1 is not read from others")
-                                     : sayCount("problem", "a measure of kind %1 needs %n other measures in \"of\"",
-                                                "a measure of kind %1 needs %n other measure in \"of\"", spec.others),
+                                     : sayCount("problem", "a measure of kind %1 needs %n other measures in “of”",
+                                                "a measure of kind %1 needs %n other measure in “of”", spec.others),
                     {kind});
     for (const auto& b : d.base)
         if (isAcrossReps(b->kind) || (!spec.acrossReps && (isDerived(b->kind) || isNoted(b->kind))))
-            return fill(say("problem", "\"%1\" is of kind %2, which cannot be read on"),
+            return fill(say("problem", "“%1” is of kind %2, which cannot be read on"),
                         {b->id, enumName(kMeasureKindNames, b->kind)});
     if (d.base.size() == 2 && unitOf(*d.base[0]) != unitOf(*d.base[1]))
-        return fill(say("problem", "\"%1\" and \"%2\" have different units"), {d.of[0], d.of[1]});
+        return fill(say("problem", "“%1” and “%2” have different units"), {d.of[0], d.of[1]});
     return {};
 }
 
@@ -59,7 +58,7 @@ std::string refusedByView(const MeasureDefinition& d) {
 }
 
 std::string refusedByDirection(Direction direction) {
-    return fill(say("measure", "this view cannot show the direction \"%1\""),
+    return fill(say("measure", "this view cannot show the direction “%1”"),
                 {word(enumName(kDirectionNames, direction))});
 }
 
@@ -129,16 +128,16 @@ std::string problemOf(const MeasureDefinition& d) {
     if (d.reading == AngleReading::turned && !spec.signedAngle)
         return say("problem", "only an angle or a between can be read with its sign");
     if (!d.per.empty() && d.per.size() != 2)
-        return say("problem", "\"per\" needs two points, the ends of the segment");
+        return say("problem", "“per” needs two points, the ends of the segment");
     if (d.metres && (!d.per.empty() || !spec.lengthwise))
-        return say("problem", "only lengths and speeds without \"per\" can be in metres");
+        return say("problem", "only lengths and speeds without “per” can be in metres");
     if (spec.directed && !d.direction)
-        return fill(say("problem", "a measure of kind %1 needs a \"direction\": forward, up or across"), {kind});
+        return fill(say("problem", "a measure of kind %1 needs a “direction”: forward, up or across"), {kind});
     const bool fromAfar = d.view == View::above || d.view == View::below;
     if (d.direction == Direction::forward && d.view != View::side && !fromAfar)
-        return say("problem", "\"forward\" can be seen from the side, from above or from below only");
+        return say("problem", "“forward” can be seen from the side, from above or from below only");
     if (d.direction == Direction::across && d.view == View::side)
-        return say("problem", "\"across\" cannot be seen from the side");
+        return say("problem", "“across” cannot be seen from the side");
     return spec.upright || d.direction == Direction::up ? problemFromAfar(d) : std::string();
 }
 

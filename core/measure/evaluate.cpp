@@ -87,11 +87,11 @@ MeasureValue evaluateKind(const MeasureDefinition& d, const Motion& motion, cons
         return spec.ofRep(in);
     const auto at = positions.find(d.at);
     if (at == positions.end())
-        return refuse(d, fill(say("measure", "key position \"%1\" is not placed"), {d.at}));
+        return refuse(d, fill(say("measure", "key position “%1” is not placed"), {d.at}));
     if (needsUntil(d)) {
         const auto until = positions.find(d.until);
         if (until == positions.end())
-            return refuse(d, fill(say("measure", "key position \"%1\" is not placed"), {d.until}));
+            return refuse(d, fill(say("measure", "key position “%1” is not placed"), {d.until}));
         return spec.over ? spec.over(in, at->second, until->second)
                          : evaluateOver(d, motion, at->second, until->second, setup);
     }

@@ -234,7 +234,7 @@ MeasureValue PhaseReading::value() {
 MeasureValue evaluateOver(const MeasureDefinition& d, const Motion& motion, const PlacedPosition& from,
                           const PlacedPosition& until, const ViewSetup& setup) {
     if (until.frame - from.frame + 1 < 2)
-        return refuse(d, fill(say("measure", "\"%1\" does not lie after \"%2\""), {d.until, d.at}));
+        return refuse(d, fill(say("measure", "“%1” does not lie after “%2”"), {d.until, d.at}));
     if (isTime(d) && !motion.time().captureKnown())
         return refuse(d, say("measure", "the capture rate of this take is not set, so no time can be read"));
     return PhaseReading(d, motion, from, until, setup).value();
@@ -327,7 +327,7 @@ MeasureValue evaluateJustBefore(const MeasureDefinition& d, const Motion& motion
     }
     const auto n = static_cast<double>(times.size());
     if (n < 2 * degree)
-        return refuse(d, fill(say("measure", "fewer than %1 frames just before \"%2\" can be read"),
+        return refuse(d, fill(say("measure", "fewer than %1 frames just before “%2” can be read"),
                               {std::to_string(2 * degree), d.at}) +
                              (why.empty() ? "" : " (" + why + ")"));
     own /= n;

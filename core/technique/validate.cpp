@@ -41,7 +41,7 @@ public:
         for (std::size_t i = 0; i < m_b.checkpoints.size(); ++i)
             if (!m_b.position(m_b.checkpoints[i].at))
                 tell(at("checkpoints", i) + ".at",
-                     fill(say("problem", "no key position \"%1\""), {m_b.checkpoints[i].at}));
+                     fill(say("problem", "no key position “%1”"), {m_b.checkpoints[i].at}));
         for (std::size_t i = 0; i < m_b.proxies.size(); ++i) {
             const auto& p = m_b.proxies[i];
             for (const auto& role : {p.landmark, p.from, p.to})
@@ -60,7 +60,7 @@ public:
                 const auto* m = m_b.measure(limit.measure);
                 if (!m)
                     tell(at(at("situations", i) + ".decline", k),
-                         fill(say("problem", "no measure \"%1\""), {limit.measure}));
+                         fill(say("problem", "no measure “%1”"), {limit.measure}));
                 else if (isAcrossReps(m->definition.kind) || m->definition.kind == MeasureKind::choice)
                     tell(at(at("situations", i) + ".decline", k),
                          say("problem", "a limit is read from a measure of one rep"));
@@ -73,7 +73,7 @@ public:
                 tell(at("profiles", i) + ".faults", say("problem", "a profile is made of two faults or more"));
             for (std::size_t k = 0; k < faults.size(); ++k)
                 if (!m_b.fault(faults[k]))
-                    tell(at(at("profiles", i) + ".faults", k), fill(say("problem", "no fault \"%1\""), {faults[k]}));
+                    tell(at(at("profiles", i) + ".faults", k), fill(say("problem", "no fault “%1”"), {faults[k]}));
         }
         loops();
         return std::move(m_problems);
@@ -87,12 +87,12 @@ private:
         std::set<std::string> seen;
         for (std::size_t i = 0; i < items.size(); ++i)
             if (!seen.insert(id(items[i])).second)
-                tell(at(list, i) + ".id", fill(say("problem", "\"%1\" is used twice"), {id(items[i])}));
+                tell(at(list, i) + ".id", fill(say("problem", "“%1” is used twice"), {id(items[i])}));
     }
 
     void landmark(const std::string& place, const std::string& role) {
         if (std::find(m_b.landmarks.begin(), m_b.landmarks.end(), role) == m_b.landmarks.end())
-            tell(place, fill(say("problem", "landmark \"%1\" is not in the list of landmarks"), {role}));
+            tell(place, fill(say("problem", "landmark “%1” is not in the list of landmarks"), {role}));
     }
 
     void rule(const std::string& place, const KeyPosition& position) {
@@ -111,7 +111,7 @@ private:
                 landmark(place + ".of", role);
         for (const auto& other : {r.after, r.before})
             if (!other.empty() && (!m_b.position(other) || other == position.id))
-                tell(place, fill(say("problem", "no other key position \"%1\""), {other}));
+                tell(place, fill(say("problem", "no other key position “%1”"), {other}));
         if (!(r.level > 0.0 && r.level < 1.0))
             tell(place + ".level", say("problem", "must be between 0 and 1"));
     }
@@ -121,21 +121,21 @@ private:
         if (const auto p = problemOf(d); !p.empty())
             tell(place, p);
         if (!m_b.position(d.at))
-            tell(place + ".at", fill(say("problem", "no key position \"%1\""), {d.at}));
+            tell(place + ".at", fill(say("problem", "no key position “%1”"), {d.at}));
         if (needsUntil(d) && !m_b.position(d.until))
-            tell(place + ".until", fill(say("problem", "no key position \"%1\""), {d.until}));
+            tell(place + ".until", fill(say("problem", "no key position “%1”"), {d.until}));
         for (const auto& spec : pointsOf(d))
             for (const auto& role : spec.landmarks)
                 landmark(place, role);
         for (std::size_t i = 0; i < d.events.size(); ++i)
             if (!m_b.position(d.events[i]))
-                tell(at(place + ".events", i), fill(say("problem", "no key position \"%1\""), {d.events[i]}));
+                tell(at(place + ".events", i), fill(say("problem", "no key position “%1”"), {d.events[i]}));
         for (std::size_t i = 0; i < d.of.size(); ++i)
             if (!m_b.measure(d.of[i]) || d.of[i] == d.id)
-                tell(at(place + ".of", i), fill(say("problem", "no other measure \"%1\""), {d.of[i]}));
+                tell(at(place + ".of", i), fill(say("problem", "no other measure “%1”"), {d.of[i]}));
         if (!d.checkpoint.empty() && std::none_of(m_b.checkpoints.begin(), m_b.checkpoints.end(),
                                                   [&](const Checkpoint& c) { return c.id == d.checkpoint; }))
-            tell(place + ".checkpoint", fill(say("problem", "no checkpoint \"%1\""), {d.checkpoint}));
+            tell(place + ".checkpoint", fill(say("problem", "no checkpoint “%1”"), {d.checkpoint}));
         if (m.targets.empty())
             tell(place + ".targets", say("problem", "a measure without a target cannot be judged"));
         for (std::size_t i = 0; i < m.targets.size(); ++i) {
@@ -149,30 +149,29 @@ private:
                 tell(where + ".k", say("problem", "must be positive"));
             if (!t.school.empty() &&
                 std::none_of(m_b.schools.begin(), m_b.schools.end(), [&](const School& s) { return s.id == t.school; }))
-                tell(where + ".school", fill(say("problem", "no school \"%1\""), {t.school}));
+                tell(where + ".school", fill(say("problem", "no school “%1”"), {t.school}));
             if (!t.situation.empty() && std::none_of(m_b.situations.begin(), m_b.situations.end(),
                                                      [&](const Situation& s) { return s.id == t.situation; }))
-                tell(where + ".situation", fill(say("problem", "no situation \"%1\""), {t.situation}));
+                tell(where + ".situation", fill(say("problem", "no situation “%1”"), {t.situation}));
         }
     }
 
     void fault(const std::string& place, const Fault& f) {
         if (!m_b.position(f.phase))
-            tell(place + ".phase", fill(say("problem", "no key position \"%1\""), {f.phase}));
+            tell(place + ".phase", fill(say("problem", "no key position “%1”"), {f.phase}));
         if (f.indicators.empty())
             tell(place + ".indicators", say("problem", "a fault without an indicator can never be found"));
         if (!(f.trainability > 0.0 && f.trainability <= 1.0))
             tell(place + ".trainability", say("problem", "must be above 0 and at most 1"));
         for (std::size_t i = 0; i < f.indicators.size(); ++i) {
             if (!m_b.measure(f.indicators[i].measure))
-                tell(at(place + ".indicators", i),
-                     fill(say("problem", "no measure \"%1\""), {f.indicators[i].measure}));
+                tell(at(place + ".indicators", i), fill(say("problem", "no measure “%1”"), {f.indicators[i].measure}));
             if (!(f.indicators[i].weight > 0.0 && f.indicators[i].weight <= 1.0))
                 tell(at(place + ".indicators", i) + ".weight", say("problem", "must be above 0 and at most 1"));
         }
         for (std::size_t i = 0; i < f.causes.size(); ++i) {
             if (!m_b.fault(f.causes[i].fault))
-                tell(at(place + ".causes", i), fill(say("problem", "no fault \"%1\""), {f.causes[i].fault}));
+                tell(at(place + ".causes", i), fill(say("problem", "no fault “%1”"), {f.causes[i].fault}));
             if (!(f.causes[i].strength > 0.0 && f.causes[i].strength <= 1.0))
                 tell(at(place + ".causes", i) + ".strength", say("problem", "must be above 0 and at most 1"));
         }
@@ -180,7 +179,7 @@ private:
             tell(place + ".drills", say("problem", "a fault without a drill cannot be worked on"));
         for (std::size_t i = 0; i < f.drills.size(); ++i)
             if (!m_b.drill(f.drills[i]))
-                tell(at(place + ".drills", i), fill(say("problem", "no drill \"%1\""), {f.drills[i]}));
+                tell(at(place + ".drills", i), fill(say("problem", "no drill “%1”"), {f.drills[i]}));
     }
 
     // Depth-first over cause → fault; a fault met again on the way up closes a loop.

@@ -1581,19 +1581,19 @@
         <translation>le tracce audio non combaciano chiaramente in un solo punto (%1 % meglio del successivo)</translation>
     </message>
     <message>
-        <source>no blueprint &quot;%1&quot; ships with this program</source>
+        <source>no blueprint “%1” ships with this program</source>
         <translation>nessuna scheda «%1» fa parte di questo programma</translation>
     </message>
     <message>
-        <source>&quot;%1&quot; is no name of a blueprint</source>
+        <source>“%1” is no name of a blueprint</source>
         <translation>«%1» non è il nome di una scheda</translation>
     </message>
     <message>
-        <source>&quot;%1&quot; is no name for a blueprint: letters, digits, - and _ only</source>
+        <source>“%1” is no name for a blueprint: letters, digits, - and _ only</source>
         <translation>«%1» non può essere il nome di una scheda: solo lettere, cifre, - e _</translation>
     </message>
     <message>
-        <source>there is no version %1 of &quot;%2&quot;</source>
+        <source>there is no version %1 of “%2”</source>
         <translation>non esiste la versione %1 di «%2»</translation>
     </message>
     <message>
@@ -1673,23 +1673,23 @@
         <translation>manca il campo %1</translation>
     </message>
     <message>
-        <source>frame must be a whole number from 0 on, not &quot;%1&quot;</source>
+        <source>frame must be a whole number from 0 on, not “%1”</source>
         <translation>il fotogramma deve essere un numero intero da 0 in su, non «%1»</translation>
     </message>
     <message>
-        <source>%1 must be a number, not &quot;%2&quot;</source>
+        <source>%1 must be a number, not “%2”</source>
         <translation>%1 deve essere un numero, non «%2»</translation>
     </message>
     <message>
-        <source>&quot;%1&quot; is no landmark</source>
+        <source>“%1” is no landmark</source>
         <translation>«%1» non è un punto</translation>
     </message>
     <message>
-        <source>sigma_px must be a number from 0 on, not &quot;%1&quot;</source>
+        <source>sigma_px must be a number from 0 on, not “%1”</source>
         <translation>sigma_px deve essere un numero da 0 in su, non «%1»</translation>
     </message>
     <message>
-        <source>how must be hand, tracked, found, interpolated or proxy, not &quot;%1&quot;</source>
+        <source>how must be hand, tracked, found, interpolated or proxy, not “%1”</source>
         <translation>how deve essere hand, tracked, found, interpolated o proxy, non «%1»</translation>
     </message>
     <message>
@@ -1717,7 +1717,7 @@
         <translation>lo sfondo si è perso in %1 di %2 fotogrammi</translation>
     </message>
     <message>
-        <source>there is no body model called &quot;%1&quot;</source>
+        <source>there is no body model called “%1”</source>
         <translation>non c&apos;è un modello del corpo chiamato «%1»</translation>
     </message>
     <message>
@@ -1885,11 +1885,11 @@
         <translation>articolazione %1</translation>
     </message>
     <message>
-        <source>&quot;%1&quot; is no channel</source>
+        <source>“%1” is no channel</source>
         <translation>«%1» non è un canale</translation>
     </message>
     <message>
-        <source>&quot;%1&quot; is not expected in the hierarchy</source>
+        <source>“%1” is not expected in the hierarchy</source>
         <translation>«%1» non è atteso nella gerarchia</translation>
     </message>
     <message>
@@ -1897,7 +1897,7 @@
         <translation>riga %1</translation>
     </message>
     <message>
-        <source>&quot;%1&quot; is no number</source>
+        <source>“%1” is no number</source>
         <translation>«%1» non è un numero</translation>
     </message>
     <message>
@@ -1981,7 +1981,7 @@
         <translation>una } di troppo</translation>
     </message>
     <message>
-        <source>add the user to the group &quot;video&quot;</source>
+        <source>add the user to the group “video”</source>
         <translation>aggiungi l&apos;utente al gruppo «video»</translation>
     </message>
     <message>
@@ -1993,7 +1993,7 @@
         <translation>l&apos;aggiunta del caso</translation>
     </message>
     <message>
-        <source>an earlier copy of it can be restored from its folder &quot;copies&quot;</source>
+        <source>an earlier copy of it can be restored from its folder “copies”</source>
         <translation>una copia precedente si può ripristinare dalla sua cartella «copies»</translation>
     </message>
     <message>
@@ -2830,6 +2830,14 @@ non fanno diagnosi.</translation>
         <source>findings</source>
         <translation>rilievi</translation>
     </message>
+    <message>
+        <source>a decision</source>
+        <translation>una decisione</translation>
+    </message>
+    <message>
+        <source>a kept plan</source>
+        <translation>un piano tenuto</translation>
+    </message>
 </context>
 <context>
     <name>landings</name>
@@ -2947,7 +2955,7 @@ non fanno diagnosi.</translation>
         <translation>letto in parte da una lacuna riempita</translation>
     </message>
     <message>
-        <source>&quot;%1&quot; does not lie after &quot;%2&quot;</source>
+        <source>“%1” does not lie after “%2”</source>
         <translation>«%1» non sta dopo «%2»</translation>
     </message>
     <message>
@@ -2975,7 +2983,7 @@ non fanno diagnosi.</translation>
         <translation>serve una vista %1</translation>
     </message>
     <message>
-        <source>this view cannot show the direction &quot;%1&quot;</source>
+        <source>this view cannot show the direction “%1”</source>
         <translation>questa vista non può mostrare la direzione «%1»</translation>
     </message>
     <message>
@@ -2991,7 +2999,7 @@ non fanno diagnosi.</translation>
         <translation>la misura che dovrebbe tornare non è nota</translation>
     </message>
     <message>
-        <source>it is not back before &quot;%1&quot;</source>
+        <source>it is not back before “%1”</source>
         <translation>non è tornata prima di «%1»</translation>
     </message>
     <message>
@@ -3015,7 +3023,7 @@ non fanno diagnosi.</translation>
         <translation>si legge su più ripetizioni</translation>
     </message>
     <message>
-        <source>key position &quot;%1&quot; is not placed</source>
+        <source>key position “%1” is not placed</source>
         <translation>la posizione chiave «%1» non è posta</translation>
     </message>
     <message>
@@ -3119,7 +3127,7 @@ non fanno diagnosi.</translation>
         <translation>si leggono solo %1 di %2 fotogrammi (%3)</translation>
     </message>
     <message>
-        <source>fewer than %1 frames just before &quot;%2&quot; can be read</source>
+        <source>fewer than %1 frames just before “%2” can be read</source>
         <translation>si leggono meno di %1 fotogrammi subito prima di «%2»</translation>
     </message>
 </context>
@@ -3228,6 +3236,34 @@ non fanno diagnosi.</translation>
             <numerusform>Filma di nuovo: %n giorno di pratica dall&apos;ultimo filmato</numerusform>
             <numerusform>Filma di nuovo: %n giorni di pratica dall&apos;ultimo filmato</numerusform>
         </translation>
+    </message>
+    <message numerus="yes">
+        <source>Practise %1 and %n more</source>
+        <comment>Practise %1 and %n more</comment>
+        <translation>
+            <numerusform>Pratica: %1 e ancora %n</numerusform>
+            <numerusform>Pratica: %1 e altri %n</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>Practise %1</source>
+        <translation>Pratica: %1</translation>
+    </message>
+    <message>
+        <source>%1 on %2</source>
+        <translation>%1, %2</translation>
+    </message>
+    <message>
+        <source>Say on which days there is time for practice</source>
+        <translation>Di&apos; in quali giorni c&apos;è tempo per la pratica</translation>
+    </message>
+    <message>
+        <source>See why no practice fits for %1</source>
+        <translation>Vedi perché la pratica per %1 non trova posto</translation>
+    </message>
+    <message>
+        <source>Keep a plan for %1</source>
+        <translation>Tieni un piano per %1</translation>
     </message>
 </context>
 <context>
@@ -3546,7 +3582,7 @@ non fanno diagnosi.</translation>
         <translation>una misura di tipo %1 non ha l&apos;aspetto %2</translation>
     </message>
     <message>
-        <source>a measure of kind %1 needs &quot;full_width&quot;, in lengths of its &quot;per&quot; segment</source>
+        <source>a measure of kind %1 needs “full_width”, in lengths of its “per” segment</source>
         <translation>una misura di tipo %1 richiede «full_width», in lunghezze del suo segmento «per»</translation>
     </message>
     <message>
@@ -3554,19 +3590,19 @@ non fanno diagnosi.</translation>
         <translation>una misura di tipo %1 non si legge da altre</translation>
     </message>
     <message numerus="yes">
-        <source>a measure of kind %1 needs %n other measures in &quot;of&quot;</source>
-        <comment>a measure of kind %1 needs %n other measure in &quot;of&quot;</comment>
+        <source>a measure of kind %1 needs %n other measures in “of”</source>
+        <comment>a measure of kind %1 needs %n other measure in “of”</comment>
         <translation>
             <numerusform>una misura di tipo %1 richiede %n altra misura in «of»</numerusform>
             <numerusform>una misura di tipo %1 richiede altre %n misure in «of»</numerusform>
         </translation>
     </message>
     <message>
-        <source>&quot;%1&quot; is of kind %2, which cannot be read on</source>
+        <source>“%1” is of kind %2, which cannot be read on</source>
         <translation>«%1» è di tipo %2, da cui non si può leggere altro</translation>
     </message>
     <message>
-        <source>&quot;%1&quot; and &quot;%2&quot; have different units</source>
+        <source>“%1” and “%2” have different units</source>
         <translation>«%1» e «%2» hanno unità diverse</translation>
     </message>
     <message>
@@ -3582,23 +3618,23 @@ non fanno diagnosi.</translation>
         <translation>solo un angolo o un angolo fra segmenti si legge con il segno</translation>
     </message>
     <message>
-        <source>&quot;per&quot; needs two points, the ends of the segment</source>
+        <source>“per” needs two points, the ends of the segment</source>
         <translation>«per» richiede due punti, gli estremi del segmento</translation>
     </message>
     <message>
-        <source>only lengths and speeds without &quot;per&quot; can be in metres</source>
+        <source>only lengths and speeds without “per” can be in metres</source>
         <translation>solo lunghezze e velocità senza «per» possono essere in metri</translation>
     </message>
     <message>
-        <source>a measure of kind %1 needs a &quot;direction&quot;: forward, up or across</source>
+        <source>a measure of kind %1 needs a “direction”: forward, up or across</source>
         <translation>una misura di tipo %1 richiede una «direction»: avanti, su o di traverso</translation>
     </message>
     <message>
-        <source>&quot;forward&quot; can be seen from the side, from above or from below only</source>
+        <source>“forward” can be seen from the side, from above or from below only</source>
         <translation>«forward» si vede solo di lato, dall&apos;alto o dal basso</translation>
     </message>
     <message>
-        <source>&quot;across&quot; cannot be seen from the side</source>
+        <source>“across” cannot be seen from the side</source>
         <translation>«across» non si vede di lato</translation>
     </message>
     <message>
@@ -3606,7 +3642,7 @@ non fanno diagnosi.</translation>
         <translation>un&apos;inclinazione si legge rispetto alla verticale: la sua direzione è avanti o di traverso</translation>
     </message>
     <message>
-        <source>a chain needs two &quot;links&quot; or more</source>
+        <source>a chain needs two “links” or more</source>
         <translation>una catena richiede due o più «links»</translation>
     </message>
     <message>
@@ -3614,31 +3650,31 @@ non fanno diagnosi.</translation>
         <translation>un anello è un punto, un segmento di due o un&apos;articolazione di tre</translation>
     </message>
     <message>
-        <source>&quot;cycles&quot; must be positive</source>
+        <source>“cycles” must be positive</source>
         <translation>«cycles» deve essere positivo</translation>
     </message>
     <message>
-        <source>a third point needs the &quot;direction&quot; in which the two are in front of it</source>
+        <source>a third point needs the “direction” in which the two are in front of it</source>
         <translation>un terzo punto richiede la «direction» in cui i due gli stanno davanti</translation>
     </message>
     <message>
-        <source>an overlap needs four &quot;events&quot;: first on, first off, second on, second off</source>
+        <source>an overlap needs four “events”: first on, first off, second on, second off</source>
         <translation>una sovrapposizione richiede quattro «events»: inizio e fine del primo, inizio e fine del secondo</translation>
     </message>
     <message>
-        <source>contacts need the &quot;level&quot; of speed and the &quot;height&quot; below which a foot stands</source>
+        <source>contacts need the “level” of speed and the “height” below which a foot stands</source>
         <translation>i contatti richiedono il «level» di velocità e la «height» sotto cui un piede poggia</translation>
     </message>
     <message>
-        <source>a recovery needs the band &quot;lo&quot; to &quot;hi&quot; in which it is back</source>
+        <source>a recovery needs the band “lo” to “hi” in which it is back</source>
         <translation>un recupero richiede la fascia da «lo» a «hi» in cui è tornato</translation>
     </message>
     <message>
-        <source>&quot;%1&quot; has no value on a single frame, so nothing can come back</source>
+        <source>“%1” has no value on a single frame, so nothing can come back</source>
         <translation>«%1» non ha un valore su un singolo fotogramma, quindi nulla può tornare</translation>
     </message>
     <message>
-        <source>a measure of kind seen needs its &quot;checkpoint&quot;</source>
+        <source>a measure of kind seen needs its “checkpoint”</source>
         <translation>una misura a occhio richiede il suo «checkpoint»</translation>
     </message>
     <message>
@@ -3650,15 +3686,15 @@ non fanno diagnosi.</translation>
         <translation>un allineamento richiede due o più punti, prima l&apos;appoggio</translation>
     </message>
     <message>
-        <source>how far off a line needs the &quot;direction&quot; that is above zero</source>
+        <source>how far off a line needs the “direction” that is above zero</source>
         <translation>la distanza da una linea richiede la «direction» che sta sopra lo zero</translation>
     </message>
     <message>
-        <source>a dwell needs the &quot;level&quot; of speed below which it counts</source>
+        <source>a dwell needs the “level” of speed below which it counts</source>
         <translation>una sosta richiede il «level» di velocità sotto cui conta</translation>
     </message>
     <message>
-        <source>a ratio of times needs two &quot;events&quot;: the beginning and the end of the time that it is compared with</source>
+        <source>a ratio of times needs two “events”: the beginning and the end of the time that it is compared with</source>
         <translation>un rapporto fra tempi richiede due «events»: l&apos;inizio e la fine del tempo con cui si confronta</translation>
     </message>
     <message>
@@ -3670,7 +3706,7 @@ non fanno diagnosi.</translation>
         <translation>il secondo indizio richiede due punti</translation>
     </message>
     <message>
-        <source>a turn with a second cue needs the &quot;direction&quot; along which it leads</source>
+        <source>a turn with a second cue needs the “direction” along which it leads</source>
         <translation>una rotazione con un secondo indizio richiede la «direction» lungo cui guida</translation>
     </message>
     <message>
@@ -3690,7 +3726,7 @@ non fanno diagnosi.</translation>
         <translation>serie, ripetizioni e minuti devono essere positivi</translation>
     </message>
     <message>
-        <source>no key position &quot;%1&quot;</source>
+        <source>no key position “%1”</source>
         <translation>nessuna posizione chiave «%1»</translation>
     </message>
     <message>
@@ -3702,7 +3738,7 @@ non fanno diagnosi.</translation>
         <translation>una situazione senza una scelta giusta non si può giudicare</translation>
     </message>
     <message>
-        <source>no measure &quot;%1&quot;</source>
+        <source>no measure “%1”</source>
         <translation>nessuna misura «%1»</translation>
     </message>
     <message>
@@ -3714,15 +3750,15 @@ non fanno diagnosi.</translation>
         <translation>un profilo è fatto di due o più difetti</translation>
     </message>
     <message>
-        <source>no fault &quot;%1&quot;</source>
+        <source>no fault “%1”</source>
         <translation>nessun difetto «%1»</translation>
     </message>
     <message>
-        <source>&quot;%1&quot; is used twice</source>
+        <source>“%1” is used twice</source>
         <translation>«%1» è usato due volte</translation>
     </message>
     <message>
-        <source>landmark &quot;%1&quot; is not in the list of landmarks</source>
+        <source>landmark “%1” is not in the list of landmarks</source>
         <translation>il punto «%1» non è nell&apos;elenco dei segni del corpo</translation>
     </message>
     <message numerus="yes">
@@ -3738,7 +3774,7 @@ non fanno diagnosi.</translation>
         <translation>una posizione richiede una direzione</translation>
     </message>
     <message>
-        <source>no other key position &quot;%1&quot;</source>
+        <source>no other key position “%1”</source>
         <translation>nessun&apos;altra posizione chiave «%1»</translation>
     </message>
     <message>
@@ -3746,11 +3782,11 @@ non fanno diagnosi.</translation>
         <translation>deve stare fra 0 e 1</translation>
     </message>
     <message>
-        <source>no other measure &quot;%1&quot;</source>
+        <source>no other measure “%1”</source>
         <translation>nessun&apos;altra misura «%1»</translation>
     </message>
     <message>
-        <source>no checkpoint &quot;%1&quot;</source>
+        <source>no checkpoint “%1”</source>
         <translation>nessun punto di controllo «%1»</translation>
     </message>
     <message>
@@ -3766,11 +3802,11 @@ non fanno diagnosi.</translation>
         <translation>deve essere positivo</translation>
     </message>
     <message>
-        <source>no school &quot;%1&quot;</source>
+        <source>no school “%1”</source>
         <translation>nessuna scuola «%1»</translation>
     </message>
     <message>
-        <source>no situation &quot;%1&quot;</source>
+        <source>no situation “%1”</source>
         <translation>nessuna situazione «%1»</translation>
     </message>
     <message>
@@ -3786,7 +3822,7 @@ non fanno diagnosi.</translation>
         <translation>su un difetto senza esercizio non si può lavorare</translation>
     </message>
     <message>
-        <source>no drill &quot;%1&quot;</source>
+        <source>no drill “%1”</source>
         <translation>nessun esercizio «%1»</translation>
     </message>
 </context>
@@ -4001,15 +4037,15 @@ non fanno diagnosi.</translation>
         <translation>Ancora nulla è praticato. Scegli un richiamo prima di un blocco, e qui si conta.</translation>
     </message>
     <message>
-        <source>one cue so far, &quot;%1&quot;, %2. Try another at the same drill, and they can be compared.</source>
+        <source>one cue so far, “%1”, %2. Try another at the same drill, and they can be compared.</source>
         <translation>finora un solo richiamo, «%1», %2. Provane un altro sullo stesso esercizio, e si potranno confrontare.</translation>
     </message>
     <message>
-        <source>&quot;%1&quot; works better than the rest (%2), %3.</source>
+        <source>“%1” works better than the rest (%2), %3.</source>
         <translation>«%1» funziona meglio degli altri (%2), %3.</translation>
     </message>
     <message>
-        <source>%1 more with &quot;%2&quot;</source>
+        <source>%1 more with “%2”</source>
         <translation>ancora %1 con «%2»</translation>
     </message>
     <message>
@@ -4017,7 +4053,7 @@ non fanno diagnosi.</translation>
         <translation>non ancora abbastanza, %1.</translation>
     </message>
     <message>
-        <source>no cue is clearly better yet; &quot;%1&quot; leads (%2).</source>
+        <source>no cue is clearly better yet; “%1” leads (%2).</source>
         <translation>nessun richiamo è ancora nettamente migliore; «%1» è avanti (%2).</translation>
     </message>
     <message>
@@ -4470,7 +4506,7 @@ non fanno diagnosi.</translation>
         <translation>Dovrebbe andare con la causa: %1</translation>
     </message>
     <message>
-        <source>To do: %1, %2. &quot;%3&quot;</source>
+        <source>To do: %1, %2. “%3”</source>
         <translation>Da fare: %1, %2. «%3»</translation>
     </message>
     <message>
@@ -13819,8 +13855,8 @@ Esercizi per livello: %7.</translation>
         <translation>chiuso, %1: %2</translation>
     </message>
     <message>
-        <source>a cue, %1: &quot;%2&quot;</source>
-        <translation>un richiamo, %1: &quot;%2&quot;</translation>
+        <source>a cue, %1: “%2”</source>
+        <translation>un richiamo, %1: «%2»</translation>
     </message>
     <message>
         <source>competition, %1</source>
@@ -14832,11 +14868,11 @@ Esercizi per livello: %7.</translation>
         <translation>Confrontato con le ripetizioni dell&apos;atleta con meno pressione.</translation>
     </message>
     <message>
-        <source>Only reps of the situation &quot;%1&quot; are compared.</source>
+        <source>Only reps of the situation “%1” are compared.</source>
         <translation>Si confrontano solo le ripetizioni della situazione «%1».</translation>
     </message>
     <message>
-        <source>Looks like &quot;%1&quot; (%2 of %3 faults): %4 Repair in this order.</source>
+        <source>Looks like “%1” (%2 of %3 faults): %4 Repair in this order.</source>
         <translation>Somiglia a «%1» (%2 difetti su %3): %4 Ripara in quest&apos;ordine.</translation>
     </message>
     <message numerus="yes">
@@ -14856,8 +14892,8 @@ Esercizi per livello: %7.</translation>
         </translation>
     </message>
     <message numerus="yes">
-        <source>Nearer to the school &quot;%1&quot; in %2 of %n measures that tell the schools apart.</source>
-        <comment>Nearer to the school &quot;%1&quot; in %2 of %n measure that tells the schools apart.</comment>
+        <source>Nearer to the school “%1” in %2 of %n measures that tell the schools apart.</source>
+        <comment>Nearer to the school “%1” in %2 of %n measure that tells the schools apart.</comment>
         <translation>
             <numerusform>Più vicino alla scuola «%1» in %2 su %n misura che distingue le scuole.</numerusform>
             <numerusform>Più vicino alla scuola «%1» in %2 su %n misure che distinguono le scuole.</numerusform>

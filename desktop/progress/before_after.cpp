@@ -39,8 +39,8 @@ void BeforeAfter::show(const std::string& measure) {
 
 // Two days, or all of them: of more than there is room for the first and the newest.
 std::vector<RepBehind> BeforeAfter::shown() const {
-    if (m_all.empty())
-        return {};
+    if (m_all.size() < 2)
+        return m_all; // nothing came after
     if (m_strip) {
         std::vector<RepBehind> out = m_all;
         if (out.size() > kMost)
@@ -62,7 +62,7 @@ std::vector<Day> BeforeAfter::days() const {
 }
 
 QRectF BeforeAfter::placeOf(std::size_t index) const {
-    const auto n = static_cast<double>(std::max<std::size_t>(2, shown().size()));
+    const auto n = static_cast<double>(std::max<std::size_t>(1, shown().size()));
     const double w = (width() - (n - 1) * kStillGap) / n, h = (height() - kWaterline) / 2;
     return {static_cast<double>(index) * (w + kStillGap), 0, w, h};
 }
@@ -143,7 +143,7 @@ void BeforeAfter::paintEvent(QPaintEvent*) {
                   Type::small); // a narrow one has its day above
     };
     const auto all = shown();
-    for (std::size_t i = 0; i < std::max<std::size_t>(2, all.size()); ++i) {
+    for (std::size_t i = 0; i < std::max<std::size_t>(1, all.size()); ++i) {
         const QRectF box = placeOf(i);
         const RepBehind one = i < all.size() ? all[i] : RepBehind{};
         const QString day = q(dayWords(one.day)).mid(4);

@@ -1,5 +1,6 @@
 #include "desktop/shell/strips.h"
 
+#include "casebook/next_step.h"
 #include "casebook/text.h"
 #include "desktop/theme/theme.h"
 
@@ -58,7 +59,7 @@ void CaseStrip::refresh() {
     const Take* take = m_bench.take();
     m_detail->setText(q(m_bench.blueprint().name) +
                       (take ? QString("   %1, %2").arg(q(take->title), q(dateWords(take->day))) : QString()));
-    const QString next = q(m_bench.analysis().next.words);
+    const QString next = q(nextWords(m_bench.analysis().next));
     m_next->setText(next.isEmpty() ? tr("Measuring …") : next);
     m_next->setEnabled(!next.isEmpty());
     m_next->setAccessibleName(tr("Next: %1").arg(next));

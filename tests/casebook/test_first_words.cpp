@@ -115,6 +115,76 @@ private slots:
         data.takes[8] = take;
         QVERIFY(next().words.find("model performance") != std::string::npos);
     }
+    // What follows a decision: a plan, the athlete's folder, practice; and what was put aside is not asked again.
+    void whatIsNextOnceItIsDecided() {
+        CaseData data;
+        data.brief.athlete.name = "Ana Quist";
+        data.takes[4] = {};
+        data.takes[4].captureRate = 120;
+        Rep rep;
+        rep.take = 4;
+        for (const auto& position : positionsFor(m_lunge, View::side))
+            rep.positions[position].frame = FrameIndex(static_cast<int>(10 * rep.positions.size()));
+        data.reps[5] = rep;
+        for (const auto& [id, placed] : rep.positions)
+            for (const auto& l : missingAt(data, m_lunge, rep, id))
+                data.marks[4][l][placed.frame] = {{100, 100}, 1.0, How::hand};
+        Analysis a;
+        for (const char* fault : {"hand_late", "trunk_falls"}) {
+            a.judgement.findings.emplace_back();
+            a.judgement.findings.back().fault = fault;
+        }
+        data.takes[6] = {};
+        data.takes[6].performer = Performer::model;
+        data.takes[6].captureRate = 120;
+        data.reps[7] = rep;
+        data.reps[7].take = 6;
+        data.marks[6] = data.marks[4];
+        const auto next = [&] { return nextStep(data, m_lunge, a, m_today); };
+        const auto words = [&] { return next().words; };
+        QCOMPARE(words(), std::string("Read why “Hand later than foot” comes first"));
+        const auto lacks = [&](int workspace) {
+            sayLacking(data, a);
+            return a.lacking[static_cast<std::size_t>(workspace)];
+        };
+        a.deviations.emplace_back();
+        a.deviations.back().judged = true;
+        QCOMPARE(lacks(4), std::string("a decision"));
+        data.decisions[1].fault = "hand_late";
+        data.decisions[1].kind = DecisionKind::parked;
+        data.decisions[1].day = m_today;
+        QCOMPARE(lacks(4), std::string());
+        QCOMPARE(words(), std::string("Read why “Trunk falls forward” comes first"));
+        data.decisions[1].kind = DecisionKind::takenUp;
+        QVERIFY2(next().where == Workspace::brief && words().find("time") != std::string::npos, words().c_str());
+        data.brief.minutes[1] = 20;
+        QCOMPARE(words(), std::string("See why no practice fits for “Hand later than foot”"));
+        PlannedBlock b;
+        b.drill = "wall_point";
+        b.day = m_today + std::chrono::days(3);
+        a.plan.blocks = {b};
+        QVERIFY(next().where == Workspace::programme);
+        QCOMPARE(words(), std::string("Keep a plan for “Hand later than foot”"));
+        QCOMPARE(lacks(5), std::string("a kept plan"));
+        data.planned[20] = b;
+        QCOMPARE(lacks(5), std::string());
+        QVERIFY(next().where == Workspace::handover); // what was decided today goes home with the athlete
+        data.decisions[1].day = m_today - std::chrono::days(1);
+        QVERIFY(next().where == Workspace::practice && next().due == b.day);
+        QCOMPARE(words(), std::string("Practise “Point to the wall”"));
+        QCOMPARE(nextWords(next()), std::string("Practise “Point to the wall” on Thu 3 Dec"));
+        for (Id id : {21, 22}) {
+            data.planned[id] = b;
+            data.planned[id].day = m_today;
+        }
+        QCOMPARE(nextWords(next()), std::string("Practise “Point to the wall” and 1 more"));
+        data.decisions[1].day = m_today; // today's practice comes before the folder
+        QVERIFY(next().where == Workspace::practice && !next().due);
+        a.judgement.undecided = {"knee"}; // no more looks before that
+        data.planned[21].state = BlockState::done;
+        data.planned[22].state = BlockState::dropped;
+        QVERIFY(next().where == Workspace::handover);
+    }
     void whenToFilmAgain() {
         CaseData data;
         Analysis a;

@@ -312,6 +312,15 @@ private slots:
         QVERIFY(book().undo());
         QVERIFY(settle(*m_window));
         QVERIFY(!gatherReport(book()).pictures.contains("dates"));
+        // Of what was seen on one day there is no after.
+        const auto& measures = view()->bench().blueprint().measures;
+        const auto once = std::find_if(measures.begin(), measures.end(), [&](const auto& m) {
+            return newestByDay(data(), view()->bench().analysis(), m.definition.id).size() == 1;
+        });
+        QVERIFY(once != measures.end());
+        stills->show(once->definition.id);
+        QCOMPARE(stills->days().size(), std::size_t(1));
+        QCOMPARE(stills->placeOf(0).width(), static_cast<double>(stills->width()));
     }
     void progressAnswersSixQuestions() {
         go(Workspace::progress);

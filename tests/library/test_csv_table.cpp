@@ -53,7 +53,7 @@ private slots:
         const auto table = tableFromCsv("a,b\n1,2\n\nhigh,2\n", "some.csv", {"a", "b"});
         QVERIFY(table.ok());
         const auto number = table->number(1, "a");
-        QVERIFY(!number && says(number.error().text(), "line 4: a must be a number, not \"high\""));
+        QVERIFY(!number && says(number.error().text(), "line 4: a must be a number, not “high”"));
         for (const char* none : {"nan", "inf", "1,5", "0x10", "1 2"})
             QVERIFY(!tableFromCsv("a\n\"" + std::string(none) + "\"\n", "x", {"a"})->number(0, "a"));
         // Not text at all: refused or read, never more.

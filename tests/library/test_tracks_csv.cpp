@@ -52,13 +52,13 @@ private slots:
         QTest::newRow("inf") << "0,0,head,1,inf,1,hand\n"
                              << "y_px must be a number";
         QTest::newRow("word") << "0,0,head,1,abc,1,hand\n"
-                              << "not \"abc\"";
+                              << "not “abc”";
         QTest::newRow("landmark") << "0,0,head,1,1,1,hand\n0,0,left_nose,1,1,1,hand\n"
-                                  << "line 3: \"left_nose\" is no landmark";
+                                  << "line 3: “left_nose” is no landmark";
         QTest::newRow("sigma") << "0,0,head,1,1,-1,hand\n"
                                << "sigma_px";
         QTest::newRow("how") << "0,0,head,1,1,1,guessed\n"
-                             << "not \"guessed\"";
+                             << "not “guessed”";
         QTest::newRow("frame") << "0,1.5,head,1,1,1,hand\n"
                                << "frame must be a whole number";
         QTest::newRow("negative frame") << "0,-1,head,1,1,1,hand\n"

@@ -2,11 +2,11 @@
 
 #include <QTest>
 
-// How long a test waits for what has to come: Qt's own five seconds are too few on a machine four times slower. Included
-// by every test that uses these two.
+// How long a test waits for what has to come: Qt's own five seconds are too few on a machine four times slower.
+// Included by every test that uses these two.
 
 namespace riflesso::test {
-inline constexpr int kPatience = 240000; // milliseconds
+inline constexpr int kPatience = 900000; // milliseconds
 } // namespace riflesso::test
 
 #undef QTRY_VERIFY

@@ -173,7 +173,7 @@ private slots:
         (void)(*book)->analysisNow();
         const std::string words = findingsWords(**book);
         for (const char* part : {"Rowing stroke", "Arms bend early", "Trunk opens early", "Lies back",
-                                 "Looks like \"The lifter\"", "Repair in this order"})
+                                 "Looks like “The lifter”", "Repair in this order"})
             QVERIFY2(words.find(part) != std::string::npos, words.c_str());
         QVERIFY(words.find("own") == std::string::npos || words.find("Compared with") == std::string::npos);
         Brief brief = (*book)->data().brief;

@@ -256,7 +256,7 @@ constinit const KindSpec kChain = {
     .ofSpan = true,
     .problem = [](const MeasureDefinition& d) -> std::string {
         if (d.links.size() < 2)
-            return say("problem", "a chain needs two \"links\" or more");
+            return say("problem", "a chain needs two “links” or more");
         for (const auto& link : d.links)
             if (link.points.empty() || link.points.size() > 3)
                 return say("problem", "a link is one point, a segment of two or a joint of three");

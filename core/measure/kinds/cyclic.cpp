@@ -60,7 +60,7 @@ MeasureValue evaluateNearest(const MeasureDefinition& d, const Motion& motion, c
     }
     const int all = until.frame - from.frame + 1;
     if (all < 2)
-        return refuse(d, fill(say("measure", "\"%1\" does not lie after \"%2\""), {d.until, d.at}));
+        return refuse(d, fill(say("measure", "“%1” does not lie after “%2”"), {d.until, d.at}));
     if (const auto few = tooFewRead(readable, all, {}))
         return refuse(d, few->text());
     if (ahead == 0)
@@ -131,7 +131,7 @@ MeasureValue evaluateCadence(const MeasureDefinition& d, const Motion& motion, c
         return refuse(d, say("measure", "the capture rate of this take is not set, so no time can be read"));
     const double span = realInstant(until, time) - realInstant(from, time);
     if (!(span > 0.0))
-        return refuse(d, fill(say("measure", "\"%1\" does not lie after \"%2\""), {d.until, d.at}));
+        return refuse(d, fill(say("measure", "“%1” does not lie after “%2”"), {d.until, d.at}));
     MeasureValue v;
     v.measure = d.id;
     v.frames = {from.frame, until.frame};
@@ -192,7 +192,7 @@ MeasureValue evaluateOverlap(const MeasureDefinition& d, const Motion& motion, c
     v.measure = d.id;
     v.frames = instants->frames;
     if (!(instants->at.at(d.until) > instants->at.at(d.at)))
-        return refuse(d, fill(say("measure", "\"%1\" does not lie after \"%2\""), {d.until, d.at}));
+        return refuse(d, fill(say("measure", "“%1” does not lie after “%2”"), {d.until, d.at}));
     const auto value = [&](const std::map<PositionId, double>& t) {
         const double cycle = t.at(d.until) - t.at(d.at);
         // From one event to the next, counted on into the following cycle where it lies before.
@@ -346,7 +346,7 @@ constinit const KindSpec kCadence = {
     .ofSpan = true,
     .lengthwise = true,
     .problem = [](const MeasureDefinition& d) -> std::string {
-        return d.cycles > 0.0 ? "" : say("problem", "\"cycles\" must be positive");
+        return d.cycles > 0.0 ? "" : say("problem", "“cycles” must be positive");
     },
     .over =
         [](const RepInput& in, const PlacedPosition& from, const PlacedPosition& until) {
@@ -368,9 +368,9 @@ constinit const KindSpec kOverlap = {
     .lengthwise = true,
     .problem = [](const MeasureDefinition& d) -> std::string {
         if (d.points.size() == 3 && !d.direction)
-            return say("problem", "a third point needs the \"direction\" in which the two are in front of it");
+            return say("problem", "a third point needs the “direction” in which the two are in front of it");
         return d.aspect != Aspect::nearest && d.events.size() != 4
-                   ? say("problem", "an overlap needs four \"events\": first on, first off, second on, second off")
+                   ? say("problem", "an overlap needs four “events”: first on, first off, second on, second off")
                    : "";
     },
     .over = [](const RepInput& in, const PlacedPosition&,
@@ -380,7 +380,7 @@ constinit const KindSpec kOverlap = {
 std::string problemOfFeet(const MeasureDefinition& d) {
     return d.level > 0.0 && d.height > 0.0
                ? ""
-               : say("problem", "contacts need the \"level\" of speed and the \"height\" below which a foot stands");
+               : say("problem", "contacts need the “level” of speed and the “height” below which a foot stands");
 }
 
 constinit const KindSpec kContacts = {

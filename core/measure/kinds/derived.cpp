@@ -53,7 +53,7 @@ MeasureValue evaluateRecovery(const MeasureDefinition& d, const Motion& motion, 
         return refuse(d, say("measure", "the capture rate of this take is not set, so no time can be read"));
     const int all = until.frame - from.frame + 1;
     if (all < 3)
-        return refuse(d, fill(say("measure", "\"%1\" does not lie after \"%2\""), {d.until, d.at}));
+        return refuse(d, fill(say("measure", "“%1” does not lie after “%2”"), {d.until, d.at}));
     struct Seen {
         FrameIndex frame;
         double time, outside, u; // outside: beyond the band; below 0 inside it
@@ -82,7 +82,7 @@ MeasureValue evaluateRecovery(const MeasureDefinition& d, const Motion& motion, 
         }
     const double begins = time.real(from.frame).value + from.shift;
     if (last + 1 >= seen.size() && last < seen.size())
-        return refuse(d, fill(say("measure", "it is not back before \"%1\""), {d.until}));
+        return refuse(d, fill(say("measure", "it is not back before “%1”"), {d.until}));
     double back = begins;
     if (last < seen.size()) {
         const auto &a = seen[last], &b = seen[last + 1];
@@ -205,10 +205,10 @@ constinit const KindSpec kRecovery = {
             if (auto feet = problemOfFeet(d); !feet.empty())
                 return feet;
         if (!(d.lo < d.hi))
-            return say("problem", "a recovery needs the band \"lo\" to \"hi\" in which it is back");
+            return say("problem", "a recovery needs the band “lo” to “hi” in which it is back");
         for (const auto& b : d.base)
             if (isOfSpan(b->kind) || b->reduction != Reduction::at)
-                return fill(say("problem", "\"%1\" has no value on a single frame, so nothing can come back"), {b->id});
+                return fill(say("problem", "“%1” has no value on a single frame, so nothing can come back"), {b->id});
         return {};
     },
     .over =
@@ -235,7 +235,7 @@ constinit const KindSpec kDrift = {.others = 1, .quantityOf = asItsBase, .derive
 constinit const KindSpec kSeen = {
     .noted = true,
     .problem = [](const MeasureDefinition& d) -> std::string {
-        return d.checkpoint.empty() ? say("problem", "a measure of kind seen needs its \"checkpoint\"") : "";
+        return d.checkpoint.empty() ? say("problem", "a measure of kind seen needs its “checkpoint”") : "";
     },
     .ofRep = asNoted,
 };

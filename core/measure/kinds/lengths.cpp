@@ -100,7 +100,7 @@ constinit const KindSpec kAmid = {
     .lengthwise = true,
     .problem = [](const MeasureDefinition& d) -> std::string {
         return d.aspect == Aspect::off && !d.direction
-                   ? say("problem", "how far off a line needs the \"direction\" that is above zero")
+                   ? say("problem", "how far off a line needs the “direction” that is above zero")
                    : "";
     },
     .onFrame =

@@ -260,7 +260,7 @@ Result<std::vector<MovingPoint>> movingPoints(const MeasureDefinition& d, const 
                                               FrameIndex last, const ViewSetup& setup) {
     const int all = last - first + 1;
     if (all < 2)
-        return Error{fill(say("measure", "\"%1\" does not lie after \"%2\""), {d.until, d.at}), {}, {}, {}};
+        return Error{fill(say("measure", "“%1” does not lie after “%2”"), {d.until, d.at}), {}, {}, {}};
     const auto unit = unitLengthOver(d, motion, first, last, setup);
     if (!unit)
         return Error{say("measure", "the segment that is its unit of length is not marked"), {}, {}, {}};
@@ -453,7 +453,7 @@ constinit const KindSpec kDwell = {
     .ofSpan = true,
     .lengthwise = true,
     .problem = [](const MeasureDefinition& d) -> std::string {
-        return d.level > 0.0 ? "" : say("problem", "a dwell needs the \"level\" of speed below which it counts");
+        return d.level > 0.0 ? "" : say("problem", "a dwell needs the “level” of speed below which it counts");
     },
     .over = overDwell,
 };

@@ -108,7 +108,7 @@ MeasureValue wayOfEnd(const MeasureDefinition& d, const Motion& motion, const Pl
 MeasureValue evaluateSwing(const MeasureDefinition& d, const Motion& motion, const PlacedPosition& from,
                            const PlacedPosition& until, const ViewSetup& setup) {
     if (until.frame - from.frame < 2)
-        return refuse(d, fill(say("measure", "\"%1\" does not lie after \"%2\""), {d.until, d.at}));
+        return refuse(d, fill(say("measure", "“%1” does not lie after “%2”"), {d.until, d.at}));
     MeasureValue v = d.aspect == Aspect::share ? shareOfTurn(d, motion, from, until, setup)
                                                : wayOfEnd(d, motion, from, until, setup);
     if (v.refused)

@@ -14,7 +14,7 @@ Result<Instants> instantsOf(const MeasureDefinition& d, const Positions& positio
     for (const auto& id : positionsOf(d)) {
         const auto p = positions.find(id);
         if (p == positions.end())
-            return Error{fill(say("measure", "key position \"%1\" is not placed"), {id}), {}, {}, {}};
+            return Error{fill(say("measure", "key position “%1” is not placed"), {id}), {}, {}, {}};
         out.at[id] = time.real(p->second.frame).value + p->second.shift;
         out.errors[id] = instantError(p->second, time);
         out.frames.push_back(p->second.frame);
@@ -49,7 +49,7 @@ MeasureValue evaluateInterval(const MeasureDefinition& d, const Positions& posit
         return ratio ? span / (t.at(d.events[1]) - t.at(d.events[0])) : span;
     };
     if (ratio && !(instants->at.at(d.events[1]) > instants->at.at(d.events[0])))
-        return refuse(d, fill(say("measure", "\"%1\" does not lie after \"%2\""), {d.events[1], d.events[0]}));
+        return refuse(d, fill(say("measure", "“%1” does not lie after “%2”"), {d.events[1], d.events[0]}));
     MeasureValue v;
     v.measure = d.id;
     v.value = figure(instants->at);
@@ -70,7 +70,7 @@ constinit const KindSpec kInterval = {
     .ofSpan = true,
     .problem = [](const MeasureDefinition& d) -> std::string {
         return d.aspect == Aspect::ratio && d.events.size() != 2
-                   ? say("problem", "a ratio of times needs two \"events\": the beginning and the end of the time that "
+                   ? say("problem", "a ratio of times needs two “events”: the beginning and the end of the time that "
                                     "it is compared "
                                     "with")
                    : "";

@@ -97,7 +97,7 @@ constinit const KindSpec kTurn = {
     .problem = [](const MeasureDefinition& d) -> std::string {
         return d.points.size() == 3 ? oneCuePoint()
                : d.points.size() == 4 && !d.direction
-                   ? say("problem", "a turn with a second cue needs the \"direction\" along which it leads")
+                   ? say("problem", "a turn with a second cue needs the “direction” along which it leads")
                    : "";
     },
     .onFrame = turnSeen,

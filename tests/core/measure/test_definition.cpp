@@ -85,11 +85,11 @@ private slots:
         };
         row(MeasureKind::cadence, 0, "");
         row(MeasureKind::cadence, 1, "needs 0 points");
-        row(MeasureKind::overlap, 0, "four \"events\"");
-        row(MeasureKind::chain, 0, "two \"links\"");
+        row(MeasureKind::overlap, 0, "four “events”");
+        row(MeasureKind::chain, 0, "two “links”");
         row(MeasureKind::smoothness, 0, "needs 1 to 3 points");
         row(MeasureKind::smoothness, 2, "");
-        row(MeasureKind::contacts, 2, "\"level\" of speed and the \"height\"");
+        row(MeasureKind::contacts, 2, "“level” of speed and the “height”");
         row(MeasureKind::contacts, 5, "needs 1 to 4 points");
         row(MeasureKind::recovery, 0, "the band");
         row(MeasureKind::symmetry, 0, "2 other measures");

@@ -73,7 +73,7 @@ private slots:
         p["next"] = {FrameIndex(40), {}};
         QVERIFY(evaluate(d, slow, p, kSide).refused);
         p.erase("next");
-        QCOMPARE(evaluate(d, slow, p, kSide).reason, std::string("key position \"next\" is not placed"));
+        QCOMPARE(evaluate(d, slow, p, kSide).reason, std::string("key position “next” is not placed"));
     }
     void justBefore_data() {
         QTest::addColumn<double>("rate");
