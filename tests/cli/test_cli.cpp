@@ -357,7 +357,7 @@ private slots:
         failsInOneLine(run({"series", "--tracks", file, "--measure", "{", "--json"}), "not JSON");
         failsInOneLine(
             run({"series", "--tracks", file, "--measure", R"({"kind":"angle","points":["head","neck","left_hip"]})"}),
-            "no landmark “head”");
+            "no landmark \"head\"");
         failsInOneLine(run({"series", "--tracks", file, "--measure", knee, "--cutoff", "fast"}), "--cutoff");
         failsInOneLine(run({"series", "--tracks", file, "--measure", R"({"kind":"interval"})"}), "interval");
         failsInOneLine(run({"series", "--tracks", write("nan.csv", "time_s,frame,landmark,x_px,y_px\n0,0,head,nan,1\n"),

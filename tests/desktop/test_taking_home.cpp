@@ -313,14 +313,17 @@ private slots:
         QVERIFY(settle(*m_window));
         QVERIFY(!gatherReport(book()).pictures.contains("dates"));
         // Of what was seen on one day there is no after.
-        const auto& measures = view()->bench().blueprint().measures;
-        const auto once = std::find_if(measures.begin(), measures.end(), [&](const auto& m) {
-            return newestByDay(data(), view()->bench().analysis(), m.definition.id).size() == 1;
-        });
-        QVERIFY(once != measures.end());
-        stills->show(once->definition.id);
-        QCOMPARE(stills->days().size(), std::size_t(1));
+        edits.clear();
+        for (const auto& [id, r] : data().reps)
+            if (data().takes.at(r.take).day == all[0].day && data().takes.at(r.take).performer == Performer::athlete)
+                edits.push_back(RepEdit{id, r, std::nullopt});
+        QVERIFY(book().perform("without the first day", edits));
+        QVERIFY(settle(*m_window));
+        stills->show(measure);
+        QCOMPARE(stills->days(), std::vector<Day>{all[1].day});
         QCOMPARE(stills->placeOf(0).width(), static_cast<double>(stills->width()));
+        QVERIFY(book().undo());
+        QVERIFY(settle(*m_window));
     }
     void progressAnswersSixQuestions() {
         go(Workspace::progress);

@@ -217,10 +217,10 @@ private slots:
                                   << "faults[3].causes[0].strength: is missing";
         QTest::newRow("dangling") << "/faults/3/causes/0/fault"
                                   << "\"ghost\""
-                                  << "faults[3].causes[0]: no fault \"ghost\"";
+                                  << "faults[3].causes[0]: no fault “ghost”";
         QTest::newRow("position") << "/measures/2/at"
                                   << "\"jump\""
-                                  << "measures[2].at: no key position \"jump\"";
+                                  << "measures[2].at: no key position “jump”";
         QTest::newRow("source") << "/measures/2/targets/0/source"
                                 << "\"rumour\""
                                 << "is none of: model, literature";
