@@ -111,7 +111,7 @@ void StoryLine::paintEvent(QPaintEvent*) {
     p.setPen(QPen(t.quiet, 1.6));
     p.drawLine(QPointF(20, kStoryLine), QPointF(width() - 20, kStoryLine));
     p.setPen(QPen(t.text, 1, Qt::DashLine));
-    p.drawLine(QPointF(placeOf(today), 8), QPointF(placeOf(today), kStoryLine + 10));
+    p.drawLine(QPointF(placeOf(today), 22), QPointF(placeOf(today), kStoryLine + 10)); // below the names
     p.setFont(typeface(Type::small));
     // Nothing was done: the line is a dotted one on a pale ground, with its days.
     for (const auto& pause : m_story.pauses) {
@@ -155,9 +155,9 @@ double StoryLine::drawFocuses(QPainter& p) const {
         p.setPen(t.hues.athlete);
         const QString name = f ? q(f->name) : q(d.words);
         const double w = QFontMetricsF(p.font()).horizontalAdvance(name);
-        // The first name stands over its bar, beside the line of today; the second behind its own.
-        const double over = bar.left() + (placeOf(today) - bar.left() < 5.0 ? 5.0 : 0.0);
-        const double x = row == 0 ? std::min(over, width() - 14 - w) : std::min(bar.right() + 6, width() - 14 - w);
+        // The first name stands over its bar, the second behind its own.
+        const double x =
+            row == 0 ? std::min(bar.left(), width() - 14 - w) : std::min(bar.right() + 6, width() - 14 - w);
         p.drawText(QPointF(x, row == 0 ? 18 : bar.bottom()), name);
         if (row == 0)
             named = x + w;
