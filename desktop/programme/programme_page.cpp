@@ -65,11 +65,15 @@ ProgrammePage::ProgrammePage(Workbench& bench) : m_bench(bench), m_keys(new KeyT
     m_mend->setObjectName("planMend");
     m_accept = new QPushButton(tr("Accept it anyway"));
     m_accept->setObjectName("planAccept");
-    auto* line = new QHBoxLayout(m_line);
+    // Below the words: beside them both would be squeezed in a narrow window and a wordy language.
+    auto* ways = new QHBoxLayout;
+    ways->addStretch(1);
+    ways->addWidget(m_mend);
+    ways->addWidget(m_accept);
+    auto* line = new QVBoxLayout(m_line);
     line->setContentsMargins(12, 6, 8, 6);
-    line->addWidget(m_words, 1);
-    line->addWidget(m_mend);
-    line->addWidget(m_accept);
+    line->addWidget(m_words);
+    line->addLayout(ways);
     auto* centre = new QVBoxLayout;
     centre->setSpacing(6);
     centre->addWidget(m_calendar, 1);
